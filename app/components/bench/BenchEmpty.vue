@@ -1,0 +1,31 @@
+<script setup lang="ts">
+import { useSections } from '~/stores/sections'
+
+/** The bench with nothing on it: one act, the next coupon. */
+defineProps<{ nextName: string | null, problem: string, loading: boolean }>()
+defineEmits<{ next: [], choose: [] }>()
+const sections = useSections()
+</script>
+
+<template>
+  <div class="empty">
+    <h1>The bench is clear</h1>
+    <p v-if="problem" role="alert">{{ problem }}</p>
+    <v-progress-circular v-else-if="loading" indeterminate aria-label="Loading the section" />
+    <template v-else-if="nextName">
+      <p>{{ nextName }} has waited longest.</p>
+      <v-btn color="primary" size="large" @click="$emit('next')">Next coupon <kbd class="key">N</kbd></v-btn>
+      <v-btn variant="text" @click="$emit('choose')">Someone else <kbd class="key">/</kbd></v-btn>
+    </template>
+    <template v-else>
+      <p>{{ sections.current ? `Nobody is in ${sections.current.name} yet.` : 'There is no section yet.' }}</p>
+      <v-btn color="primary" to="/house">Fill the roster</v-btn>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.empty { height: 100%; min-height: 60dvh; display: grid; place-content: center; justify-items: center; gap: 12px; text-align: center; padding: 24px; }
+h1 { font-size: 1.6rem; font-weight: 700; letter-spacing: -0.01em; }
+.key { margin-left: 10px; }
+</style>

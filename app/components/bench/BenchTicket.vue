@@ -1,0 +1,41 @@
+<script setup lang="ts">
+import { describePiece, describeRod, type CouponDocument } from '~~/core/coupon'
+import { currentWindow, type TicketRemark } from '~~/core/setup'
+import { positionOf } from '~~/core/trade'
+import type { LengthUnit } from '~~/core/units'
+
+/** The slip that comes with a coupon. What does not fit is marked on it; it never blocks. */
+const props = defineProps<{ document: CouponDocument, remarks: readonly TicketRemark[], unit: LengthUnit }>()
+defineEmits<{ edit: [] }>()
+
+const slips = computed(() => {
+  const { ticket, piece } = props.document
+  const window = currentWindow(ticket.classification, ticket.diameterMm, ticket.position)
+  const remark = (...fields: TicketRemark['field'][]) => props.remarks.filter(row => fields.includes(row.field)).map(row => row.text).join('; ')
+  return [
+    { label: ticket.position, value: ticket.rung, warn: remark('position') },
+    { label: ticket.rods === 'stubs' ? 'stubs' : 'rod', value: describeRod(ticket), warn: '' },
+    { label: `current, ${window.lowA}–${window.highA} A`, value: `${ticket.currentA} A ${ticket.polarity}`, warn: remark('currentA', 'polarity') },
+    { label: 'plate', value: describePiece(piece, props.unit), warn: '' },
+    { label: positionOf(ticket.position).name, value: ticket.travel, warn: remark('travel') },
+  ]
+})
+</script>
+
+<template>
+  <div class="ticket" role="group" aria-label="Ticket">
+    <button v-for="slip in slips" :key="slip.label" type="button" :class="{ warn: slip.warn }" :title="slip.warn" @click="$emit('edit')">
+      <small>{{ slip.label }}</small><b>{{ slip.value }}</b><span v-if="slip.warn" class="sr-only">: {{ slip.warn }}</span>
+    </button>
+  </div>
+</template>
+
+<style scoped>
+.ticket { display: flex; flex-wrap: wrap; gap: 7px; }
+button { min-height: 46px; padding: 4px 11px; border: 1px solid var(--line); border-radius: 9px; text-align: left; background: rgb(var(--v-theme-surface)); display: grid; line-height: 1.2; }
+button:hover { border-color: currentColor; }
+small { font-size: 0.76rem; color: var(--quiet); }
+b { font-weight: 650; font-size: 0.95rem; }
+.warn { border: 2px solid rgb(var(--v-theme-warning)); padding: 3px 10px; }
+.warn b::before { content: '▲ '; font-size: 0.7em; color: rgb(var(--v-theme-warning)); }
+</style>

@@ -1,0 +1,50 @@
+<script setup lang="ts">
+import { describeRod } from '~~/core/coupon'
+import { POSITIONS } from '~~/core/trade'
+import type { CouponSummary } from '~~/contract/record'
+import { spokenDay } from '~/composables/classDay'
+import type { CouponFilters } from '~/stores/record'
+
+/** Coupons as small drawings, newest first. */
+defineProps<{ coupons: readonly CouponSummary[], more: boolean, busy: boolean, canOpen: boolean, name: string }>()
+const filters = defineModel<CouponFilters>('filters', { required: true })
+defineEmits<{ more: [] }>()
+const all = { value: null, title: 'all' }
+const set = (change: Partial<CouponFilters>) => { filters.value = { ...filters.value, ...change } }
+</script>
+
+<template>
+  <section>
+    <div class="bar no-print">
+      <h2 class="section-title">Coupons</h2>
+      <v-select label="Position" hide-details density="compact" :model-value="filters.position" :items="[all, ...POSITIONS.map(row => ({ value: row.id, title: `${row.id} ${row.name}` }))]" @update:model-value="set({ position: $event })" />
+      <v-select label="Rod" hide-details density="compact" :model-value="filters.rodFamily" :items="[all, ...['low hydrogen', 'cellulosic', 'rutile', 'high deposition'].map(value => ({ value, title: value }))]" @update:model-value="set({ rodFamily: $event })" />
+      <v-select label="Verdict" hide-details density="compact" :model-value="filters.verdict" :items="[all, ...['move on', 'run it again', 'start over'].map(value => ({ value, title: value }))]" @update:model-value="set({ verdict: $event })" />
+    </div>
+    <p v-if="coupons.length === 0 && !busy" class="quiet none">No coupon like that yet.</p>
+    <ul>
+      <li v-for="coupon in coupons" :key="coupon.id" class="panel">
+        <component :is="canOpen ? resolveComponent('NuxtLink') : 'div'" :to="canOpen ? { path: '/bench', query: { coupon: coupon.id, name } } : undefined" class="card">
+          <div class="thumb"><CouponThumb :document="coupon.document" :label="`Coupon of ${coupon.classDay}: ${coupon.verdict}`" /></div>
+          <div class="line"><VerdictSign :verdict="coupon.verdict" :size="20" /><b>{{ coupon.document.ticket.rung }}</b></div>
+          <p class="quiet">{{ spokenDay(coupon.classDay) }} · {{ describeRod(coupon.document.ticket) }} · {{ coupon.document.ticket.currentA }} A{{ coupon.document.mock ? ' · mock test' : '' }}</p>
+        </component>
+      </li>
+    </ul>
+    <v-btn v-if="more" class="no-print again" variant="outlined" :loading="busy" @click="$emit('more')">Earlier coupons</v-btn>
+  </section>
+</template>
+
+<style scoped>
+.bar { display: flex; flex-wrap: wrap; align-items: center; gap: 10px; margin-bottom: 12px; }
+.bar h2 { margin-right: auto; }
+.bar .v-select { flex: 0 1 180px; min-width: 130px; }
+ul { display: grid; grid-template-columns: repeat(auto-fill, minmax(210px, 1fr)); gap: 12px; }
+.card { display: grid; gap: 6px; padding: 10px; color: inherit; text-decoration: none; border-radius: 12px; }
+a.card:hover { box-shadow: 0 0 0 2px var(--line); }
+.thumb { height: 128px; }
+.line { display: flex; gap: 8px; align-items: center; }
+p { font-size: 0.85rem; }
+.none { padding: 20px 0; }
+.again { margin-top: 14px; }
+</style>

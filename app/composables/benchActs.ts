@@ -1,0 +1,99 @@
+import { v7 as uuid } from 'uuid'
+import { beadOf, clampToBead, FAULTS, isFlaw, isTry, moveMark, newFlaw, newReading, newTry, putMark, removeMark, setDegree, stretchSpan, tryMeant, turnSide, type Mark, type Place, type TryMark } from '~~/core/coupon'
+import { inches } from '~~/core/units'
+import type { MarkKind } from '~/components/bench/markKinds'
+import { useBench } from '~/stores/bench'
+
+export const SMALL_STEP = inches(1 / 8)
+export const LARGE_STEP = inches(1 / 2)
+
+/** What a hand can do to the coupon on the bench, by key, by touch or by mouse alike. */
+export function useBenchActs() {
+  const bench = useBench()
+
+  /** Drops what a letter stands for at the cursor; on a try that is selected already it turns to the next fault. */
+  function drop(kind: MarkKind, askReading: (of: 'width' | 'height') => void): void {
+    const { document, cursor, selected } = bench
+    if (!document) return
+    if (kind.is === 'reading') return askReading(kind.of)
+    if (kind.is === 'flaw') {
+      const mark = newFlaw(document, uuid(), kind.flaw, { ...cursor })
+      return bench.edit(putMark(document, mark), mark.id)
+    }
+    if (selected && isTry(selected) && selected.kind === kind.kind && selected.degree !== 'sound') return nextFault(selected)
+    const meant = tryMeant(document, kind.kind, cursor)
+    const mark = meant ? (meant.degree === 'sound' ? setDegree(meant, 3) : meant) : newTry(uuid(), kind.kind, { ...cursor }, document.ticket.rods === 'stubs' ? 'stub' : 'new')
+    bench.edit(putMark(document, mark), mark.id)
+    bench.moveCursor({ beadId: mark.beadId, atMm: mark.atMm })
+  }
+
+  function nextFault(mark: TryMark): void {
+    const faults = FAULTS[mark.kind]
+    setFault(mark, faults[(faults.indexOf(mark.fault ?? '') + 1) % faults.length]!)
+  }
+
+  function setFault(mark: TryMark, fault: string | null): void {
+    if (!bench.document) return
+    const degree = fault && mark.degree === 'sound' ? 'poor' : mark.degree
+    bench.edit(putMark(bench.document, { ...mark, degree, fault }), mark.id)
+  }
+
+  function addReading(of: 'width' | 'height', valueMm: number): void {
+    if (!bench.document) return
+    const mark = newReading(uuid(), of, { ...bench.cursor }, valueMm)
+    bench.edit(putMark(bench.document, mark), mark.id)
+  }
+
+  function change(with_: (mark: Mark) => Mark): void {
+    const { document, selected } = bench
+    if (!document || !selected) return
+    const next = with_(selected)
+    if (next !== selected) bench.edit(putMark(document, next))
+  }
+
+  const degree = (digit: 1 | 2 | 3) => change(mark => setDegree(mark, digit))
+  const stretch = (byMm: number) => change(mark => (isFlaw(mark) ? stretchSpan(bench.document!, mark, byMm) : mark))
+  const shift = (byMm: number) => change(mark => moveMark(bench.document!, mark, byMm))
+  const side = () => change(mark => (isFlaw(mark) ? turnSide(mark) : mark))
+
+  function remove(): void {
+    if (bench.document && bench.selected) bench.edit(removeMark(bench.document, bench.selected.id), null)
+  }
+
+  /** Moves the cursor along its bead. */
+  function along(byMm: number): void {
+    if (!bench.document) return
+    bench.moveCursor({ ...bench.cursor, atMm: clampToBead(beadOf(bench.document, bench.cursor.beadId), bench.cursor.atMm + byMm) })
+    bench.select(null)
+  }
+
+  /** Goes to the next bead up, or with -1 down. */
+  function toBead(step: 1 | -1): void {
+    const { document, cursor } = bench
+    if (!document) return
+    const index = document.beads.findIndex(bead => bead.id === cursor.beadId) + step
+    const bead = document.beads[Math.min(document.beads.length - 1, Math.max(0, index))]!
+    bench.moveCursor({ beadId: bead.id, atMm: clampToBead(bead, cursor.atMm) })
+    bench.select(null)
+  }
+
+  /** Selects the next mark along the coupon, bead by bead. */
+  function toMark(step: 1 | -1): void {
+    const { document, selected } = bench
+    if (!document || document.marks.length === 0) return
+    const order = new Map(document.beads.map((bead, index) => [bead.id, index]))
+    const sorted = [...document.marks].sort((a, b) => order.get(a.beadId)! - order.get(b.beadId)! || a.atMm - b.atMm)
+    const index = selected ? sorted.findIndex(mark => mark.id === selected.id) + step : step > 0 ? 0 : sorted.length - 1
+    bench.select(sorted[(index + sorted.length) % sorted.length]!)
+  }
+
+  /** Moves a mark to where a finger or pointer has dragged it. */
+  function dragTo(id: string, place: Place): void {
+    const { document } = bench
+    const mark = document?.marks.find(candidate => candidate.id === id)
+    if (!document || !mark) return
+    bench.edit(putMark(document, moveMark(document, mark, place.atMm - mark.atMm)), id)
+  }
+
+  return { drop, setFault, addReading, degree, stretch, shift, side, remove, along, toBead, toMark, dragTo }
+}

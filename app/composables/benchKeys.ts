@@ -1,0 +1,88 @@
+import { useEventListener } from '@vueuse/core'
+import { MARK_KINDS, type MarkKind } from '~/components/bench/markKinds'
+import { useBench } from '~/stores/bench'
+import { LARGE_STEP, SMALL_STEP, useBenchActs } from './benchActs'
+
+/** The keys of the Bench, for the page that shows them and the hand that uses them. */
+export const BENCH_KEYS: readonly (readonly [string, string])[] = [
+  ['N', 'next coupon'], ['Enter', 'save, next coupon'], ['/', 'choose a student'], ['I', 'change the ticket'],
+  ['↑ ↓', 'choose a bead'], ['← →', 'along it by 1/8 in; with Shift by 1/2'],
+  ['letter', 'drop that mark at the cursor; again: the next fault'], ['1 2 3', 'how bad: sound, workable, poor; light, plain, bad'],
+  [', .', 'mark before, mark after'], ['[ ]', 'shorten or stretch a span'], ['Ctrl ← →', 'move the mark'], ['Y', 'which toe'],
+  ['Delete', 'take the mark off'], ['Ctrl Z', 'undo; with Shift redo'], ['- +', 'fewer or more beads'], ['X', 'more marks'], ['?', 'these keys'],
+]
+
+export interface BenchKeyActs {
+  readonly next: () => void
+  readonly save: () => void
+  readonly choose: () => void
+  readonly ticket: () => void
+  readonly more: () => void
+  readonly help: () => void
+  readonly reading: (of: 'width' | 'height') => void
+  readonly beads: (step: 1 | -1) => void
+}
+
+/** True where keys belong to what is being typed or chosen, not to the bench. */
+function isTaken(event: KeyboardEvent): boolean {
+  const target = event.target as HTMLElement
+  if (target.closest('input, textarea, select, [contenteditable], [role="dialog"], .v-overlay')) return true
+  return event.key === 'Enter' && target.closest('button, a, summary') !== null
+}
+
+/** Listens for the bench's keys while its page is shown. */
+export function useBenchKeys(acts: BenchKeyActs, upright: () => boolean): void {
+  const bench = useBench()
+  const hand = useBenchActs()
+  const letters = new Map<string, MarkKind>(MARK_KINDS.map(kind => [kind.letter, kind]))
+
+  function arrow(event: KeyboardEvent): boolean {
+    const lying: Record<string, [along: number, bead: 1 | -1 | 0]> = { ArrowRight: [1, 0], ArrowLeft: [-1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] }
+    const standing: Record<string, [along: number, bead: 1 | -1 | 0]> = { ArrowUp: [1, 0], ArrowDown: [-1, 0], ArrowRight: [0, 1], ArrowLeft: [0, -1] }
+    const way = (upright() ? standing : lying)[event.key]
+    if (!way) return false
+    const step = way[0] * (event.shiftKey ? LARGE_STEP : SMALL_STEP)
+    if (way[1] !== 0) hand.toBead(way[1])
+    else if (event.ctrlKey || event.metaKey) hand.shift(step)
+    else hand.along(step)
+    return true
+  }
+
+  function withControl(event: KeyboardEvent): boolean {
+    if (!event.ctrlKey && !event.metaKey) return false
+    const key = event.key.toLowerCase()
+    if (key === 'z') (event.shiftKey ? bench.redo : bench.undo)()
+    else if (key === 'y') bench.redo()
+    else return false
+    return true
+  }
+
+  const PLAIN: Readonly<Record<string, () => void>> = {
+    'Enter': acts.save, '/': acts.choose, '?': acts.help,
+    '1': () => hand.degree(1), '2': () => hand.degree(2), '3': () => hand.degree(3),
+    ',': () => hand.toMark(-1), '.': () => hand.toMark(1),
+    '[': () => hand.stretch(-SMALL_STEP), ']': () => hand.stretch(SMALL_STEP),
+    '{': () => hand.stretch(-LARGE_STEP), '}': () => hand.stretch(LARGE_STEP),
+    'Delete': hand.remove, 'Backspace': hand.remove,
+    '-': () => acts.beads(-1), '+': () => acts.beads(1), '=': () => acts.beads(1),
+    'N': acts.next, 'I': acts.ticket, 'X': acts.more, 'Y': hand.side,
+  }
+
+  function answer(event: KeyboardEvent): boolean {
+    if (bench.document && (arrow(event) || withControl(event))) return true
+    if (event.ctrlKey || event.metaKey || event.altKey) return false
+    const key = event.key.length === 1 ? event.key.toUpperCase() : event.key
+    const kind = letters.get(key)
+    if (kind && bench.document) {
+      hand.drop(kind, acts.reading)
+      return true
+    }
+    const act = PLAIN[key]
+    act?.()
+    return act !== undefined
+  }
+
+  useEventListener(document, 'keydown', (event) => {
+    if (!isTaken(event) && answer(event)) event.preventDefault()
+  })
+}

@@ -1,0 +1,18 @@
+import { useSession } from '~/stores/session'
+
+/** Everyone signs in first; a student is shown that student's own record and nothing else. */
+export default defineNuxtRouteMiddleware(async (to) => {
+  const session = useSession()
+  if (to.path === '/sign-in') return
+  try {
+    await session.ask()
+  } catch {
+    // The server is away: whoever was on the bench goes on from the draft in this browser.
+    return to.path === '/away' ? undefined : navigateTo({ path: '/away', query: { to: to.fullPath } })
+  }
+  if (!session.me) return navigateTo({ path: '/sign-in', query: to.fullPath === '/' ? {} : { to: to.fullPath } })
+  if (session.me.role === 'student') {
+    const own = `/record/${session.me.studentId}`
+    if (to.path !== own) return navigateTo(own)
+  }
+})

@@ -1,0 +1,238 @@
+<script setup lang="ts">
+import type { layOutAgain } from '~~/core/coupon'
+import type { SavedCoupon } from '~~/contract/coupon'
+import type { FloorStudent } from '~~/contract/people'
+import { today } from '~/composables/classDay'
+import { useBenchActs } from '~/composables/benchActs'
+import { useBenchKeys } from '~/composables/benchKeys'
+import type { MarkKind } from '~/components/bench/markKinds'
+import { useBench } from '~/stores/bench'
+import { useFloor } from '~/stores/floor'
+import { useHouseRules } from '~/stores/houseRules'
+import { useOutbox } from '~/stores/outbox'
+import { messageOf, RequestFailure } from '~/stores/request'
+import { useSections } from '~/stores/sections'
+import { useSession } from '~/stores/session'
+
+const bench = useBench()
+const floor = useFloor()
+const hand = useBenchActs()
+const houseRules = useHouseRules()
+const outbox = useOutbox()
+const sections = useSections()
+const session = useSession()
+const route = useRoute()
+const router = useRouter()
+
+type Dialog = 'ticket' | 'more' | 'students' | 'keys' | 'why' | 'width' | 'height' | null
+const dialog = ref<Dialog>(null)
+const theirs = ref<SavedCoupon | null>(null)
+const problem = ref('')
+const notice = ref('')
+const saving = ref(false)
+const loading = ref(true)
+const unit = computed(() => bench.rules.unit)
+const upright = computed(() => bench.document?.ticket.travel === 'up' || bench.document?.ticket.travel === 'down')
+
+useHead({ title: () => (bench.open ? `${bench.open.student.name} · Bench` : 'Bench · Fusilis') })
+
+onMounted(async () => {
+  bench.resume(session.me!.id)
+  try {
+    await houseRules.load()
+    if (sections.all.length === 0) await sections.load()
+    if (sections.current) await floor.load(sections.current.id)
+    await openAsked()
+  } catch (error) {
+    problem.value = messageOf(error)
+  } finally {
+    loading.value = false
+  }
+})
+
+/** What the address asks for: a saved coupon, or a student's next one. A coupon that is being marked comes first. */
+async function openAsked() {
+  const { coupon, student, name } = route.query
+  if (!coupon && !student) return
+  await router.replace('/bench')
+  if (bench.past.length > 0) {
+    notice.value = `${bench.open!.student.name}’s coupon is not saved yet. Save it first.`
+    return
+  }
+  if (typeof coupon === 'string') bench.openSaved(await outbox.find(coupon), typeof name === 'string' ? name : 'Saved coupon')
+  const asked = floor.students.find(one => one.id === student)
+  if (asked) bench.openNew(asked, today())
+}
+
+function openFor(student: FloorStudent) {
+  dialog.value = null
+  problem.value = ''
+  notice.value = ''
+  bench.openNew(student, today())
+}
+
+function next() {
+  if (bench.document) return
+  if (floor.waitingLongest) openFor(floor.waitingLongest)
+}
+
+function chooseStudent() {
+  if (bench.past.length > 0) notice.value = 'Save this coupon first, or undo its marks.'
+  else dialog.value = 'students'
+}
+
+async function save(why = '') {
+  if (!bench.document || saving.value) return bench.document ? undefined : next()
+  if (bench.isRegrade && !why) {
+    dialog.value = 'why'
+    return
+  }
+  dialog.value = null
+  saving.value = true
+  problem.value = ''
+  const wasRegrade = bench.isRegrade
+  const { student } = bench.open!
+  try {
+    const result = await bench.save(why)
+    if (result.is === 'conflict') {
+      theirs.value = result.theirs
+      return
+    }
+    notice.value = result.is === 'saved' ? `${student.name}: saved` : `${student.name}: kept in this browser until the server answers`
+    await refreshFloor(student.id)
+    if (!wasRegrade) next()
+  } catch (error) {
+    problem.value = error instanceof RequestFailure && error.fields.length > 0 ? error.fields.map(field => field.message).join('. ') : messageOf(error)
+  } finally {
+    saving.value = false
+  }
+}
+
+/** The student just read goes to the back of the queue, whether or not the server can say so. */
+async function refreshFloor(studentId: string) {
+  if (!sections.current) return
+  await floor.load(sections.current.id).catch(() => {
+    floor.students = floor.students.map(one => (one.id === studentId && one.last ? { ...one, last: { ...one.last, savedAt: new Date().toISOString() } } : one))
+  })
+}
+
+async function settle(choice: 'mine' | 'theirs') {
+  saving.value = true
+  try {
+    await bench.settle(theirs.value!, choice)
+    theirs.value = null
+    notice.value = 'Both versions are kept'
+  } catch (error) {
+    problem.value = messageOf(error)
+  } finally {
+    saving.value = false
+  }
+}
+
+function drop(kind: MarkKind) {
+  dialog.value = null
+  hand.drop(kind, (of) => { dialog.value = of })
+}
+
+function keepReading(of: 'width' | 'height', valueMm: number) {
+  dialog.value = null
+  hand.addReading(of, valueMm)
+}
+
+const editor = useTemplateRef<{ refuse: (message: string) => void }>('editor')
+function setUp(change: Parameters<typeof layOutAgain>[1]) {
+  try {
+    bench.changeSetUp(change)
+    dialog.value = null
+    problem.value = ''
+  } catch (error) {
+    editor.value?.refuse(messageOf(error))
+    if (dialog.value !== 'ticket') problem.value = messageOf(error)
+  }
+}
+
+useBenchKeys({
+  next, save: () => void save(), choose: chooseStudent,
+  ticket: () => { if (bench.document) dialog.value = 'ticket' },
+  more: () => { if (bench.document) dialog.value = 'more' },
+  help: () => { dialog.value = 'keys' },
+  reading: (of) => { dialog.value = of },
+  beads: (step) => { if (bench.document) setUp({ beadCount: Math.max(1, bench.document.beads.length + step) }) },
+}, () => upright.value)
+</script>
+
+<template>
+  <div class="bench">
+    <BenchEmpty v-if="!bench.document || !bench.open" :next-name="floor.waitingLongest?.name ?? null" :problem="problem" :loading="loading" @next="next" @choose="dialog = 'students'" />
+    <template v-else>
+      <header class="head">
+        <div class="who">
+          <h1><button type="button" @click="chooseStudent">{{ bench.open.student.name }}</button></h1>
+          <p>{{ bench.document.ticket.hand }} hand{{ bench.document.ticket.booth ? ` · booth ${bench.document.ticket.booth}` : '' }}{{ bench.isRegrade ? ' · graded again' : '' }}</p>
+        </div>
+        <BenchTicket :document="bench.document" :remarks="bench.remarks" :unit="unit" @edit="dialog = 'ticket'" />
+      </header>
+      <section class="stage" aria-label="Coupon">
+        <p class="caption"><span>{{ bench.document.beads.length }} beads</span><span>{{ bench.document.ticket.travel === 'up' ? 'travel up ↑' : bench.document.ticket.travel === 'down' ? 'travel down ↓' : `travel ${bench.document.ticket.travel} ${bench.document.ticket.travel === 'left to right' ? '→' : '←'}` }}</span></p>
+        <BenchDrawing :unit="unit" />
+        <MarkPalette @drop="drop" @more="dialog = 'more'" />
+      </section>
+      <aside class="side" aria-label="Reading">
+        <div class="scroll">
+          <ReadingPanel v-if="bench.grade && bench.reading" :grade="bench.grade" :reading="bench.reading" :unit="unit" />
+          <MarkDetail v-if="bench.selected" :mark="bench.selected" :unit="unit" />
+          <NextRun />
+          <MarkList :document="bench.document" :unit="unit" />
+          <CouponRemarks :key="bench.open.id" />
+        </div>
+        <div class="act">
+          <p v-if="bench.keptAt === 'nowhere'" role="alert" class="alert">This browser cannot keep a draft. Save soon.</p>
+          <p v-if="problem" role="alert" class="alert">{{ problem }}</p>
+          <div class="steps">
+            <v-btn variant="text" :disabled="bench.past.length === 0" @click="bench.undo">Undo</v-btn>
+            <v-btn variant="text" :disabled="bench.future.length === 0" @click="bench.redo">Redo</v-btn>
+            <v-btn variant="text" aria-label="Keys" @click="dialog = 'keys'">?</v-btn>
+          </div>
+          <v-btn color="primary" block height="56" class="main" :loading="saving" @click="save()">{{ bench.isRegrade ? 'Save again' : 'Save, next coupon' }} <kbd class="key">Enter</kbd></v-btn>
+        </div>
+      </aside>
+    </template>
+    <p class="notice" role="status">{{ notice }}</p>
+
+    <TicketEditor v-if="dialog === 'ticket' && bench.document" ref="editor" :document="bench.document" :unit="unit" @change="setUp" @close="dialog = null" />
+    <MoreMarks v-if="dialog === 'more'" @drop="drop" @close="dialog = null" />
+    <StudentPicker v-if="dialog === 'students'" :students="floor.students" @choose="openFor" @close="dialog = null" />
+    <BenchKeys v-if="dialog === 'keys'" @close="dialog = null" />
+    <WhyAgain v-if="dialog === 'why'" @why="save" @close="dialog = null" />
+    <ReadingEntry v-if="dialog === 'width' || dialog === 'height'" :of="dialog" :unit="unit" @read="keepReading(dialog, $event)" @close="dialog = null" />
+    <TwoVersions v-if="theirs && bench.document" :mine="bench.document" :theirs="theirs" :busy="saving" @choose="settle" @close="theirs = null" />
+  </div>
+</template>
+
+<style scoped>
+.bench { height: 100dvh; display: grid; grid-template: auto minmax(0, 1fr) / minmax(0, 1fr) 306px; position: relative; }
+.bench > .empty { grid-area: 1 / 1 / -1 / -1; }
+.head { grid-column: 1 / -1; display: flex; flex-wrap: wrap; align-items: center; justify-content: space-between; gap: 8px 20px; padding: 12px 18px; background: rgb(var(--v-theme-surface)); border-bottom: 1px solid var(--line); }
+.who h1 { font-size: 1.4rem; font-weight: 700; letter-spacing: -0.015em; line-height: 1.15; }
+.who p { color: var(--quiet); font-size: 0.92rem; }
+.stage { min-height: 0; min-width: 0; display: grid; grid-template-rows: auto minmax(0, 1fr) auto; }
+.caption { display: flex; justify-content: space-between; padding: 10px 20px 0; color: var(--quiet); font-size: 0.92rem; }
+.side { min-height: 0; display: grid; grid-template-rows: minmax(0, 1fr) auto; background: rgb(var(--v-theme-surface)); border-left: 1px solid var(--line); }
+.scroll { overflow-y: auto; padding: 16px 16px 8px; display: grid; gap: 14px; align-content: start; }
+.act { padding: 6px 16px 14px; border-top: 1px solid var(--line); }
+.steps { display: flex; justify-content: space-between; }
+.main { font-size: 1.05rem; font-weight: 650; }
+.key { margin-left: 10px; }
+.alert { color: var(--poor); font-weight: 600; padding: 6px 0; }
+.notice { position: absolute; left: 18px; bottom: 92px; padding: 6px 12px; border-radius: 8px; background: var(--rail); color: #fff; font-size: 0.9rem; pointer-events: none; }
+.notice:empty { display: none; }
+@media (max-width: 1000px) {
+  .bench { height: auto; min-height: 100dvh; grid-template: auto auto auto / minmax(0, 1fr); padding-bottom: 60px; }
+  .stage { height: 66dvh; }
+  .side { border-left: 0; border-top: 1px solid var(--line); }
+  .scroll { overflow: visible; }
+  .act { position: sticky; bottom: 0; background: rgb(var(--v-theme-surface)); z-index: 2; }
+  .notice { position: fixed; bottom: auto; top: 8px; z-index: 4; }
+}
+@media (max-width: 700px) { .act { bottom: 60px; } .stage { height: 74dvh; } }
+</style>

@@ -1,0 +1,67 @@
+<script setup lang="ts">
+import { useLoader } from '~/composables/loader'
+import { useHouseRules } from '~/stores/houseRules'
+import { useRecord, type CouponFilters } from '~/stores/record'
+import { useSession } from '~/stores/session'
+
+const route = useRoute()
+const session = useSession()
+const store = useRecord()
+const houseRules = useHouseRules()
+const studentId = computed(() => String(route.params.id))
+const filters = ref<CouponFilters>({ position: null, rodFamily: null, verdict: null })
+const busy = ref(false)
+
+const { loading, problem, load } = useLoader(async () => {
+  await Promise.all([houseRules.load(), store.load(studentId.value), store.loadCoupons(studentId.value, filters.value)])
+})
+onMounted(load)
+const record = computed(() => (store.record?.student.id === studentId.value ? store.record : null))
+useHead({ title: () => `${record.value?.student.name ?? 'Record'} · Fusilis` })
+
+async function page(more: boolean) {
+  busy.value = true
+  await store.loadCoupons(studentId.value, filters.value, more).catch((error: Error) => { problem.value = error.message })
+  busy.value = false
+}
+watch(filters, () => page(false))
+const print = () => window.print()
+</script>
+
+<template>
+  <div class="page">
+    <PageState v-if="problem || (loading && !record)" :problem="problem" :loading="loading" @again="load" />
+    <template v-else-if="record">
+      <header class="page-head">
+        <div>
+          <h1>{{ record.student.name }}</h1>
+          <p>{{ record.section }} · {{ record.student.hand }} hand · {{ record.coupons }} coupons since {{ record.student.startDate }}</p>
+        </div>
+        <v-btn class="push no-print" variant="outlined" @click="print">Print</v-btn>
+        <v-btn v-if="session.isStaff" class="no-print" color="primary" :to="{ path: '/bench', query: { student: record.student.id } }">Read a coupon</v-btn>
+      </header>
+      <PageState v-if="record.coupons === 0" empty="No coupon has been read yet." />
+      <div v-else class="parts">
+        <RateTable :evidence="record.evidence" :unit="houseRules.unit" />
+        <div class="pair">
+          <ProgressChart :days="record.days" />
+          <section class="panel common">
+            <h2>Seen most</h2>
+            <ol><li v-for="row in record.flaws" :key="row.flaw"><span>{{ row.flaw }}</span><b class="num">{{ row.count }}</b></li></ol>
+          </section>
+        </div>
+        <CouponGallery v-model:filters="filters" :coupons="store.coupons" :more="store.next !== null" :busy="busy" :can-open="session.isStaff" :name="record.student.name" @more="page(true)" />
+        <p class="quiet">A school’s training record. Intervals are exact binomial, 95 %. It certifies nothing.</p>
+      </div>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.parts { display: grid; gap: 16px; }
+.pair { display: grid; grid-template-columns: minmax(0, 1fr) 250px; gap: 16px; }
+.common { padding: 16px; }
+.common li { display: flex; justify-content: space-between; min-height: 36px; align-items: center; }
+.common li::first-letter { text-transform: uppercase; }
+@media (max-width: 900px) { .pair { grid-template-columns: minmax(0, 1fr); } }
+</style>

@@ -1,0 +1,185 @@
+import { defineStore } from 'pinia'
+import { v7 as uuid } from 'uuid'
+import type { CouponDocument, Mark, Place, Ticket } from '~~/core/coupon'
+import { layOutAgain, newCoupon } from '~~/core/coupon'
+import { gradeCoupon } from '~~/core/grading'
+import { readCoupon } from '~~/core/reading'
+import { checkTicket, currentWindow } from '~~/core/setup'
+import { inches } from '~~/core/units'
+import type { FloorStudent } from '~~/contract/people'
+import type { SavedCoupon } from '~~/contract/coupon'
+import { useHouseRules } from './houseRules'
+import { useOutbox, type SaveResult } from './outbox'
+
+interface Open {
+  readonly id: string
+  readonly baseVersion: number
+  readonly student: { readonly id: string, readonly name: string }
+}
+
+interface Draft extends Open {
+  readonly document: CouponDocument
+}
+
+const draftKey = (accountId: string) => `fusilis.draft.${accountId}`
+
+/** A new school's first slip: a flat pad with the usual rod, current in the middle of its window. */
+function firstTicket(student: FloorStudent): Ticket {
+  const window = currentWindow('E7018', inches(1 / 8), '1G')
+  return {
+    rung: 'flat pad', position: '1G', classification: 'E7018', diameterMm: inches(1 / 8), rods: 'new',
+    currentA: Math.round((window.lowA + window.highA) / 10) * 5, polarity: 'DCEP', hand: student.hand,
+    travel: student.hand === 'left' ? 'right to left' : 'left to right', booth: student.booth,
+  }
+}
+
+const FIRST_PLATE = { kind: 'pad', lengthMm: inches(6), widthMm: inches(4), thicknessMm: inches(3 / 8) } as const
+const FIRST_BEADS = 6
+
+/** The coupon on the bench: the document, where the cursor stands, what is selected, and every step back. */
+export const useBench = defineStore('bench', () => {
+  const houseRules = useHouseRules()
+  const outbox = useOutbox()
+
+  const open = shallowRef<Open | null>(null)
+  const document = shallowRef<CouponDocument | null>(null)
+  const cursor = ref<Place>({ beadId: '', atMm: 0 })
+  const selectedId = ref<string | null>(null)
+  const past = shallowRef<readonly CouponDocument[]>([])
+  const future = shallowRef<readonly CouponDocument[]>([])
+  const keptAt = ref<'here' | 'nowhere'>('here')
+  let accountId = ''
+
+  const rules = computed(() => houseRules.rulesOf(document.value?.rulesVersion ?? houseRules.current.version))
+  const grade = computed(() => (document.value ? gradeCoupon(document.value, rules.value) : null))
+  const reading = computed(() => (document.value ? readCoupon(document.value, rules.value) : null))
+  const remarks = computed(() => (document.value ? checkTicket(document.value.ticket) : []))
+  const selected = computed(() => document.value?.marks.find(mark => mark.id === selectedId.value) ?? null)
+  const isRegrade = computed(() => (open.value?.baseVersion ?? 0) > 0)
+
+  /** Keeps the coupon in the browser, so that a reload or a dead server loses nothing. */
+  function keepDraft(): void {
+    if (!open.value || !document.value) return
+    try {
+      localStorage.setItem(draftKey(accountId), JSON.stringify({ ...open.value, document: document.value } satisfies Draft))
+      keptAt.value = 'here'
+    } catch {
+      keptAt.value = 'nowhere'
+    }
+  }
+
+  function dropDraft(): void {
+    localStorage.removeItem(draftKey(accountId))
+  }
+
+  function lay(opened: Open, doc: CouponDocument): void {
+    open.value = opened
+    document.value = doc
+    past.value = []
+    future.value = []
+    selectedId.value = null
+    const bead = doc.beads[0]!
+    cursor.value = { beadId: bead.id, atMm: (bead.fromMm + bead.toMm) / 2 }
+  }
+
+  /** Takes up the coupon that was on the bench before a reload. True when there was one. */
+  function resume(account: string): boolean {
+    accountId = account
+    const kept = localStorage.getItem(draftKey(account))
+    if (!kept) return false
+    try {
+      const { document: doc, ...opened } = JSON.parse(kept) as Draft
+      lay(opened, doc)
+      return true
+    } catch {
+      dropDraft()
+      return false
+    }
+  }
+
+  /** Opens a new coupon for a student, as that student's last one was run. */
+  function openNew(student: FloorStudent, classDay: string): void {
+    const ticket = student.last ? { ...student.last.ticket, booth: student.booth ?? student.last.ticket.booth } : firstTicket(student)
+    const beadCount = student.last?.beadCount ?? FIRST_BEADS
+    const wanted = { studentId: student.id, classDay, rulesVersion: houseRules.current.version, ticket, piece: student.last?.piece ?? FIRST_PLATE, beadCount }
+    lay({ id: uuid(), baseVersion: 0, student: { id: student.id, name: student.name } }, newCoupon(wanted, houseRules.current.rules))
+    keepDraft()
+  }
+
+  /** Opens a saved coupon to read or grade it again. */
+  function openSaved(coupon: SavedCoupon, name: string): void {
+    lay({ id: coupon.id, baseVersion: coupon.version, student: { id: coupon.document.studentId, name } }, coupon.document)
+  }
+
+  /** Puts an edited document in place of the one before; the one before can be had back. */
+  function edit(next: CouponDocument, select?: string | null): void {
+    if (!document.value || next === document.value) return
+    past.value = [...past.value, document.value]
+    future.value = []
+    document.value = next
+    if (select !== undefined) selectedId.value = select
+    keepDraft()
+  }
+
+  function step(from: typeof past, to: typeof past): void {
+    const doc = from.value.at(-1)
+    if (!doc || !document.value) return
+    to.value = [...to.value, document.value]
+    from.value = from.value.slice(0, -1)
+    document.value = doc
+    if (!doc.beads.some(bead => bead.id === cursor.value.beadId)) cursor.value = { ...cursor.value, beadId: doc.beads[0]!.id }
+    keepDraft()
+  }
+  const undo = () => step(past, future)
+  const redo = () => step(future, past)
+
+  function moveCursor(place: Place): void {
+    cursor.value = place
+  }
+
+  function select(mark: Mark | null): void {
+    selectedId.value = mark?.id ?? null
+    if (mark) cursor.value = { beadId: mark.beadId, atMm: mark.atMm }
+  }
+
+  /** Changes ticket, plate or bead count, and lays the coupon out again. @throws RangeError when the beads do not fit */
+  function changeSetUp(change: { ticket?: Ticket, piece?: CouponDocument['piece'], beadCount?: number }): void {
+    if (!document.value) return
+    const next = layOutAgain(document.value, change, rules.value)
+    edit(next)
+    const bead = next.beads.find(lane => lane.id === cursor.value.beadId) ?? next.beads.at(-1)!
+    cursor.value = { beadId: bead.id, atMm: Math.min(bead.toMm, Math.max(bead.fromMm, cursor.value.atMm)) }
+  }
+
+  /** Sends the coupon. Saved or kept here, the bench is clear; in a conflict it stays as it is. */
+  async function save(why: string): Promise<SaveResult> {
+    if (!open.value || !document.value) throw new Error('There is no coupon on the bench')
+    const result = await outbox.send(open.value.id, { baseVersion: open.value.baseVersion, why, document: document.value }, open.value.student.name)
+    if (result.is !== 'conflict') clear()
+    return result
+  }
+
+  /** Ends a conflict. Both versions stay in the coupon's history; the chosen one stands. */
+  async function settle(theirs: SavedCoupon, choice: 'mine' | 'theirs'): Promise<void> {
+    if (!open.value) return
+    const { name } = open.value.student
+    open.value = { ...open.value, baseVersion: theirs.version }
+    const kept = await save(choice === 'mine' ? `Kept over the version of ${theirs.savedBy}` : 'Kept beside the version that stands')
+    if (choice === 'theirs' && kept.is === 'saved')
+      await outbox.send(theirs.id, { baseVersion: kept.coupon.version, why: `The version of ${theirs.savedBy} stands`, document: theirs.document }, name)
+  }
+
+  function clear(): void {
+    dropDraft()
+    open.value = null
+    document.value = null
+    selectedId.value = null
+    past.value = []
+    future.value = []
+  }
+
+  return {
+    open, document, cursor, selectedId, selected, past, future, keptAt, rules, grade, reading, remarks, isRegrade,
+    resume, openNew, openSaved, edit, undo, redo, moveCursor, select, changeSetUp, save, settle, clear,
+  }
+})

@@ -1,0 +1,44 @@
+import { defineStore } from 'pinia'
+import type { Me } from '~~/contract/people'
+import type { Welcome } from '~~/contract/record'
+import { request, RequestFailure } from './request'
+
+/** Who is signed in. */
+export const useSession = defineStore('session', () => {
+  const me = ref<Me | null>(null)
+  const asked = ref(false)
+
+  const isStaff = computed(() => me.value !== null && me.value.role !== 'student')
+  const isLead = computed(() => me.value?.role === 'lead')
+
+  /** Finds out who is signed in, once a page load. A server that is away is not a sign-out. */
+  async function ask(): Promise<void> {
+    if (asked.value) return
+    try {
+      me.value = await request<Me>('GET', '/api/session')
+    } catch (error) {
+      if (!(error instanceof RequestFailure) || error.status !== 401) throw error
+      me.value = null
+    }
+    asked.value = true
+  }
+
+  const welcome = () => request<Welcome>('GET', '/api/welcome')
+
+  async function signIn(username: string, password: string): Promise<void> {
+    me.value = await request<Me>('POST', '/api/session', { username, password })
+    asked.value = true
+  }
+
+  async function foundSchool(fields: { school: string, name: string, username: string, password: string }): Promise<void> {
+    me.value = await request<Me>('POST', '/api/first-lead', fields)
+    asked.value = true
+  }
+
+  async function signOut(): Promise<void> {
+    await request('DELETE', '/api/session')
+    me.value = null
+  }
+
+  return { me, isStaff, isLead, ask, welcome, signIn, foundSchool, signOut }
+})

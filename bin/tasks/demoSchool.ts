@@ -1,0 +1,48 @@
+import { Hash } from '@adonisjs/hash'
+import { Scrypt } from '@adonisjs/hash/drivers/scrypt'
+import { v7 as uuid } from 'uuid'
+import { growSchool, SCHOOL_NAME, SCHOOL_RULES, type DemoCoupon } from '../../demo/gannetQuay'
+import { seededRandom, type Random } from '../../core/simulate'
+import { DEMO_ACCOUNTS, DEMO_PASSWORD } from '../../server/demoAccounts'
+import { addAccount, foundSchool } from '../../server/store/accounts'
+import { saveCoupon } from '../../server/store/coupons'
+import { addRules } from '../../server/store/houseRules'
+import { addSection } from '../../server/store/sections'
+import { addStudent } from '../../server/store/students'
+
+const AT_ONCE = 8
+
+/** Puts the made-up school into an empty database; the same seed and day give the same school. */
+export async function fillDemo(seed: number, lastDay: string): Promise<void> {
+  const random = seededRandom(seed)
+  const password = await new Hash(new Scrypt({})).make(DEMO_PASSWORD)
+  const [lead, instructor, pupil] = DEMO_ACCOUNTS
+  const head = await foundSchool(SCHOOL_NAME, lead, password)
+  if (!head) throw new Error('There is a school in this database already')
+  const teacher = await addAccount({ ...instructor, studentId: null, active: true }, password)
+  await addRules({ version: 2, rules: SCHOOL_RULES }, head.name, 'the wider bead, as this school runs it', new Date(`${lastDay}T00:00:00Z`))
+  const jobs: (() => Promise<unknown>)[] = []
+  for (const { fields, students } of growSchool(seed, lastDay)) {
+    const section = await addSection(fields)
+    for (const { name, hand, booth, startDate, coupons } of students) {
+      const student = await addStudent({ name, hand, booth, startDate, sectionId: section.id, active: true })
+      if (name === pupil.name) await addAccount({ ...pupil, studentId: student.id, active: true }, password)
+      for (const coupon of coupons) jobs.push(saving(student.id, coupon, teacher, couponId(coupon, random)))
+    }
+  }
+  await atOnce(jobs)
+}
+
+function saving(studentId: string, { document, savedAt }: DemoCoupon, by: { id: string, name: string }, id: string) {
+  return () => saveCoupon(id, { baseVersion: 0, why: '', document: { ...document, studentId } }, SCHOOL_RULES, { id: by.id, name: by.name, now: savedAt })
+}
+
+function couponId({ savedAt }: DemoCoupon, random: Random): string {
+  return uuid({ msecs: savedAt.getTime(), random: Uint8Array.from({ length: 16 }, () => Math.floor(random.uniform() * 256)) })
+}
+
+async function atOnce(jobs: readonly (() => Promise<unknown>)[]): Promise<void> {
+  let next = 0
+  const worker = async () => { while (next < jobs.length) await jobs[next++]!() }
+  await Promise.all(Array.from({ length: AT_ONCE }, worker))
+}

@@ -1,0 +1,5 @@
+import { closeDatabase, database } from '../../server/store/database'
+import { migrate } from '../../server/store/migrate'
+
+await migrate(database())
+await closeDatabase()

@@ -1,0 +1,176 @@
+import { array, boolean, lazy, mixed, number, object, string, type Schema } from 'yup'
+import type { CouponDocument, Degree, Mark, TryKind, Verdict } from '../core/coupon'
+import { FAULTS } from '../core/coupon'
+import { DISCONTINUITIES, ELECTRODES, POSITIONS, ROD_SIZES } from '../core/trade'
+import { day, label, millimetres, uuid } from './fields'
+
+const MOST_NOTES = 10_000
+const MOST_BEADS = 60
+const MOST_MARKS = 2_000
+
+const oneOf = <T extends string>(values: readonly T[], what: string) =>
+  string<T>().strict().required('${path} is missing').oneOf([...values], `\${path} is not ${what} that is kept; choose from ${values.join(', ')}`)
+
+const degree = () => oneOf<Degree>(['sound', 'workable', 'poor'], 'a degree')
+const verdict = () => oneOf<Verdict>(['move on', 'run it again', 'start over'], 'a verdict')
+
+const ticketSchema = object({
+  rung: label(80),
+  position: oneOf(POSITIONS.map(row => row.id), 'a position'),
+  classification: oneOf(ELECTRODES.map(row => row.classification), 'a rod'),
+  diameterMm: number().strict().required('${path} is missing').test(
+    'size', `\${path} is no rod size that is kept; choose from ${ROD_SIZES.map(size => `${size.name} in`).join(', ')}`,
+    value => ROD_SIZES.some(size => Math.abs(size.diameterMm - (value ?? 0)) < 0.01)),
+  rods: oneOf(['new', 'stubs'] as const, 'a kind of rod'),
+  currentA: number().strict().required('${path} is missing').integer('${path} is a whole number of amperes').min(10, '${path} is at least 10 A').max(500, '${path} is at most 500 A'),
+  polarity: oneOf(['DCEP', 'DCEN', 'AC'] as const, 'a polarity'),
+  hand: oneOf(['right', 'left'] as const, 'a hand'),
+  travel: oneOf(['left to right', 'right to left', 'up', 'down'] as const, 'a direction'),
+  booth: number().strict().nullable().defined().integer('${path} is a whole number').min(1, '${path} is 1 or more').max(999, '${path} is at most 999'),
+}).noUnknown('${unknown} does not belong on a ticket')
+
+const pieceSchema = object({
+  kind: oneOf(['pad'] as const, 'a piece'),
+  lengthMm: millimetres().required().min(25, '${path} is at least 25 mm').max(1000, '${path} is at most 1000 mm'),
+  widthMm: millimetres().required().min(20, '${path} is at least 20 mm').max(1000, '${path} is at most 1000 mm'),
+  thicknessMm: millimetres().required().min(1, '${path} is at least 1 mm').max(100, '${path} is at most 100 mm'),
+}).noUnknown()
+
+const key = () => string().strict().required().matches(/^[\w-]{1,64}$/, '${path} is not an id')
+
+const beadSchema = object({
+  id: key(),
+  offsetMm: millimetres().required(),
+  widthMm: millimetres().required().min(1, '${path} is at least 1 mm').max(60, '${path} is at most 60 mm'),
+  fromMm: millimetres().required().min(0, '${path} lies off the plate'),
+  toMm: millimetres().required(),
+}).noUnknown()
+
+const place = { id: key(), beadId: key(), atMm: millimetres().required('${path} is missing') }
+
+const tryMark = (kind: TryKind) => object({
+  ...place,
+  kind: oneOf([kind], 'a mark'),
+  degree: degree(),
+  fault: string().strict().nullable().defined().oneOf([null, ...FAULTS[kind]], `\${path} is not a fault of a ${kind}`),
+  rod: oneOf(['new', 'stub'] as const, 'a kind of rod'),
+}).noUnknown()
+
+const flawMark = object({
+  ...place,
+  kind: oneOf(['flaw'] as const, 'a mark'),
+  flaw: oneOf(DISCONTINUITIES.map(row => row.id), 'a discontinuity'),
+  toMm: millimetres().required(),
+  side: string().strict().nullable().defined().oneOf([null, 'upper', 'lower', 'both'], '${path} is upper, lower or both'),
+  severity: number().strict().required().oneOf([1, 2, 3], '${path} is 1, 2 or 3'),
+  sizeMm: millimetres().nullable().defined().min(0, '${path} is not less than 0').max(100, '${path} is at most 100 mm'),
+}).noUnknown()
+
+const readingMark = object({
+  ...place,
+  kind: oneOf(['reading'] as const, 'a mark'),
+  of: oneOf(['width', 'height'] as const, 'a reading'),
+  valueMm: millimetres().required().moreThan(0, '${path} is more than 0').max(60, '${path} is at most 60 mm'),
+}).noUnknown()
+
+const MARK_SCHEMAS: Readonly<Record<Mark['kind'], Schema>> = {
+  'start': tryMark('start'), 'restart': tryMark('restart'), 'tie-in': tryMark('tie-in'), 'end': tryMark('end'),
+  'flaw': flawMark, 'reading': readingMark,
+}
+
+const unknownMark = mixed().test('kind', '${path} is no mark that is kept', () => false)
+
+const markSchema = lazy((value: unknown) => {
+  const kind = (value as { kind?: unknown } | null)?.kind
+  return typeof kind === 'string' && Object.hasOwn(MARK_SCHEMAS, kind) ? MARK_SCHEMAS[kind as Mark['kind']] : unknownMark
+})
+
+/**
+ * The coupon document as it crosses the wire. Besides the shape it checks that everything lies where it can:
+ * beads on the plate, marks on their bead, spans the right way round, ids used once.
+ */
+export const couponSchema = object({
+  schema: number().strict().required().oneOf([1], '${path} is version 1'),
+  studentId: uuid().required('${path} is missing'),
+  classDay: day().required('${path} is missing'),
+  rulesVersion: number().strict().required().integer().min(1),
+  mock: boolean().strict().required(),
+  piece: pieceSchema.required(),
+  ticket: ticketSchema.required(),
+  beads: array(beadSchema.required()).strict().required().min(1, 'A coupon has at least one bead').max(MOST_BEADS, `A coupon has at most ${MOST_BEADS} beads`),
+  marks: array(markSchema).strict().required().max(MOST_MARKS, `A coupon has at most ${MOST_MARKS} marks`),
+  cleanUp: degree(),
+  notes: string().strict().defined().max(MOST_NOTES, `\${path} is at most ${MOST_NOTES} characters`),
+  nextRun: string().strict().nullable().defined().max(400, '${path} is at most 400 characters'),
+  overrule: object({ verdict: verdict(), reason: label(400) }).nullable().defined(),
+}).noUnknown('${unknown} does not belong on a coupon')
+  .test('geometry', '', function (value) {
+    const wrong = misplaced(value as unknown as CouponDocument)
+    return wrong ? this.createError(wrong) : true
+  })
+
+const ROUNDING = 1e-6
+
+function misplaced({ piece, beads, marks }: CouponDocument): { path: string, message: string } | null {
+  if (!piece || !Array.isArray(beads) || !Array.isArray(marks)) return null
+  const lanes = new Map(beads.map(bead => [bead.id, bead]))
+  if (lanes.size < beads.length) return { path: 'beads', message: 'Two beads have the same id' }
+  for (const [index, bead] of beads.entries()) {
+    const path = `beads[${index}]`
+    if (bead.toMm <= bead.fromMm) return { path: `${path}.toMm`, message: `Bead ${index + 1} ends before it begins` }
+    if (bead.toMm > piece.lengthMm + ROUNDING) return { path: `${path}.toMm`, message: `Bead ${index + 1} runs off the plate, which is ${piece.lengthMm} mm long` }
+    if (bead.offsetMm < 0 || bead.offsetMm > piece.widthMm) return { path: `${path}.offsetMm`, message: `Bead ${index + 1} lies beside the plate, which is ${piece.widthMm} mm wide` }
+  }
+  const ids = new Set<string>()
+  for (const [index, mark] of marks.entries()) {
+    const path = `marks[${index}]`
+    if (!mark || typeof mark.id !== 'string') continue
+    if (ids.has(mark.id)) return { path: `${path}.id`, message: 'Two marks have the same id' }
+    ids.add(mark.id)
+    const bead = lanes.get(mark.beadId)
+    if (!bead) return { path: `${path}.beadId`, message: 'This mark is on no bead of the coupon' }
+    if (mark.atMm < bead.fromMm - ROUNDING || mark.atMm > bead.toMm + ROUNDING)
+      return { path: `${path}.atMm`, message: `${mark.atMm} mm is not on its bead, which runs from ${bead.fromMm} to ${bead.toMm} mm` }
+    if (mark.kind !== 'flaw') continue
+    if (mark.toMm < mark.atMm - ROUNDING) return { path: `${path}.toMm`, message: 'The span is turned round: it ends before it begins' }
+    if (mark.toMm > bead.toMm + ROUNDING) return { path: `${path}.toMm`, message: `The span runs past the end of its bead at ${bead.toMm} mm` }
+  }
+  return null
+}
+
+/** The body of `PUT /api/coupons/:id`. `baseVersion` is the version that was edited, 0 for a new coupon. */
+export const couponSaveSchema = object({
+  baseVersion: number().strict().required('${path} is missing').integer().min(0),
+  why: string().strict().defined().max(400, '${path} is at most 400 characters'),
+  document: couponSchema.required('${path} is missing'),
+}).noUnknown()
+
+export interface CouponSave {
+  readonly baseVersion: number
+  readonly why: string
+  readonly document: CouponDocument
+}
+
+/** A coupon as the server keeps it. */
+export interface SavedCoupon {
+  readonly id: string
+  readonly version: number
+  readonly document: CouponDocument
+  readonly savedAt: string
+  readonly savedBy: string
+}
+
+/** An earlier save of a coupon. */
+export interface CouponRevision {
+  readonly version: number
+  readonly document: CouponDocument
+  readonly savedAt: string
+  readonly savedBy: string
+  /** Why the next save replaced it. */
+  readonly why: string
+}
+
+/** What a refused save answers: the coupon as someone else left it. */
+export interface CouponConflict {
+  readonly theirs: SavedCoupon
+}

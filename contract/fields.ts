@@ -1,0 +1,35 @@
+import { number, string } from 'yup'
+
+/** Earliest and latest day that a school's record can hold; outside it a date is a slip of the keys. */
+const FIRST_DAY = '2000-01-01'
+const LAST_DAY = '2100-12-31'
+
+const ISO_DAY = /^\d{4}-\d{2}-\d{2}$/
+
+/** A local date, ISO 8601, between 2000 and 2100. */
+export const day = () =>
+  string().strict().test('day', '${path} is a date like 2026-09-14, between 2000 and 2100', value =>
+    value === undefined || value === null
+    || (ISO_DAY.test(value) && value >= FIRST_DAY && value <= LAST_DAY && isCalendarDay(value)))
+
+function isCalendarDay(value: string): boolean {
+  const moment = new Date(`${value}T00:00:00Z`)
+  return !Number.isNaN(moment.getTime()) && moment.toISOString().startsWith(value)
+}
+
+/** An id made by UUID v7. */
+export const uuid = () =>
+  string().strict().matches(/^[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/, '${path} is not an id')
+
+/** A short text a person typed: trimmed, not blank, no control characters. Any script and any sign is welcome. */
+export const label = (most: number) =>
+  string().strict(false).trim().required('${path} is missing').max(most, `\${path} is at most ${most} characters`)
+    .matches(/^[^\p{Cc}]*$/u, '${path} holds characters that cannot be shown')
+
+/** A time of day, `18:30`. */
+export const timeOfDay = () => string().strict().matches(/^([01]\d|2[0-3]):[0-5]\d$/, '${path} is a time like 18:30')
+
+/** A finite length in millimetres. */
+export const millimetres = () => number().strict().typeError('${path} is a number of millimetres').test(
+  'finite', '${path} is a number of millimetres', value => value === undefined || value === null || Number.isFinite(value))
+

@@ -1,0 +1,138 @@
+import { array, boolean, number, object, string } from 'yup'
+import type { Hand, Ticket, Verdict } from '../core/coupon'
+import { day, label, timeOfDay, uuid } from './fields'
+
+export type Role = 'lead' | 'instructor' | 'student'
+
+export const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const
+export type Weekday = (typeof WEEKDAYS)[number]
+
+export interface Meeting {
+  readonly weekday: Weekday
+  readonly from: string
+  readonly to: string
+}
+
+export interface SectionFields {
+  readonly name: string
+  readonly meetings: readonly Meeting[]
+  readonly termFrom: string
+  readonly termTo: string
+}
+
+export interface Section extends SectionFields {
+  readonly id: string
+  readonly students: number
+}
+
+export const sectionSchema = object({
+  name: label(80),
+  meetings: array(object({
+    weekday: string<Weekday>().strict().required().oneOf([...WEEKDAYS], '${path} is one of Mon to Sun'),
+    from: timeOfDay().required('${path} is missing'),
+    to: timeOfDay().required('${path} is missing').test('after', 'A meeting ends after it begins', function (to) {
+      return !to || !this.parent.from || to > this.parent.from
+    }),
+  }).required()).strict().required().max(14, 'A section meets at most 14 times a week'),
+  termFrom: day().required('${path} is missing'),
+  termTo: day().required('${path} is missing').test('after', 'The term ends after it begins', function (to) {
+    return !to || !this.parent.termFrom || to > this.parent.termFrom
+  }),
+}).noUnknown()
+
+export interface StudentFields {
+  readonly name: string
+  readonly hand: Hand
+  readonly sectionId: string
+  readonly startDate: string
+  readonly booth: number | null
+  readonly active: boolean
+}
+
+export interface Student extends StudentFields {
+  readonly id: string
+}
+
+const hand = () => string<Hand>().strict().required('${path} is missing').oneOf(['right', 'left'], '${path} is right or left')
+const booth = () => number().strict().nullable().defined().integer('${path} is a whole number').min(1, '${path} is 1 or more').max(999, '${path} is at most 999')
+
+export const studentSchema = object({
+  name: label(80),
+  hand: hand(),
+  sectionId: uuid().required('${path} is missing'),
+  startDate: day().required('${path} is missing'),
+  booth: booth(),
+  active: boolean().strict().required(),
+}).noUnknown()
+
+/** Students read from a file; all go in or none. */
+export const rosterImportSchema = object({
+  sectionId: uuid().required('${path} is missing'),
+  students: array(object({ name: label(80), hand: hand(), startDate: day().required('${path} is missing'), booth: booth() }).noUnknown().required())
+    .strict().required().min(1, 'There is nobody to import').max(500, 'At most 500 students at a time'),
+}).noUnknown()
+
+export interface RosterImport {
+  readonly sectionId: string
+  readonly students: readonly Pick<StudentFields, 'name' | 'hand' | 'startDate' | 'booth'>[]
+}
+
+const PASSWORD_LEAST = 10
+
+const username = () => string().strict(false).trim().lowercase().required('${path} is missing')
+  .matches(/^[a-z0-9][a-z0-9._-]{1,39}$/, '${path} is 2 to 40 letters, digits, dots or dashes')
+const password = () => string().strict().required('${path} is missing').min(PASSWORD_LEAST, `\${path} is at least ${PASSWORD_LEAST} characters`).max(200, '${path} is at most 200 characters')
+
+export const signInSchema = object({
+  username: string().strict(false).trim().lowercase().required('Type your user name').max(80, 'That user name is too long'),
+  password: string().strict().required('Type your password').max(200, 'That password is too long'),
+}).noUnknown()
+
+/** The first lead instructor of a new school. */
+export const firstLeadSchema = object({ school: label(80), name: label(80), username: username(), password: password() }).noUnknown()
+
+export interface AccountFields {
+  readonly name: string
+  readonly username: string
+  readonly role: Role
+  readonly studentId: string | null
+  readonly active: boolean
+}
+
+export interface Account extends AccountFields {
+  readonly id: string
+}
+
+const accountShape = {
+  name: label(80),
+  username: username(),
+  role: string<Role>().strict().required('${path} is missing').oneOf(['lead', 'instructor', 'student'], '${path} is lead, instructor or student'),
+  studentId: uuid().nullable().defined().test('student', 'Choose the student whose account this is', function (id) {
+    return this.parent.role === 'student' ? id !== null : id === null
+  }),
+  active: boolean().strict().required(),
+}
+export const newAccountSchema = object({ ...accountShape, password: password() }).noUnknown()
+export const accountSchema = object({ ...accountShape, password: password().optional() }).noUnknown()
+
+/** Who is signed in. */
+export interface Me {
+  readonly id: string
+  readonly name: string
+  readonly role: Role
+  readonly studentId: string | null
+}
+
+/** A student on the floor: who, where, and how the last coupon came out. */
+export interface FloorStudent extends Student {
+  readonly last: null | {
+    readonly couponId: string
+    readonly classDay: string
+    readonly savedAt: string
+    readonly verdict: Verdict
+    readonly nextRun: string
+    readonly ticket: Ticket
+    readonly beadCount: number
+    readonly piece: { readonly kind: 'pad', readonly lengthMm: number, readonly widthMm: number, readonly thicknessMm: number }
+  }
+}

@@ -1,0 +1,64 @@
+import type { CouponDocument, Verdict } from '../core/coupon'
+import type { ElementId } from '../core/grading'
+import type { HouseRules } from '../core/house'
+import type { PadPosition, RodFamily } from '../core/trade'
+import type { Student } from './people'
+
+/** Summed evidence of one student: a cell of position by rod family, an element in it. */
+export interface EvidenceSum {
+  readonly position: PadPosition
+  readonly rodFamily: RodFamily
+  readonly element: ElementId
+  readonly tried: number
+  readonly sound: number
+}
+
+/** One element on one class day. */
+export interface DayPoint {
+  readonly classDay: string
+  readonly element: ElementId
+  readonly tried: number
+  readonly sound: number
+}
+
+export interface StudentRecord {
+  readonly student: Student
+  readonly section: string
+  readonly coupons: number
+  readonly evidence: readonly EvidenceSum[]
+  readonly days: readonly DayPoint[]
+  readonly flaws: readonly { readonly flaw: string, readonly count: number }[]
+}
+
+export interface CouponSummary {
+  readonly id: string
+  readonly classDay: string
+  readonly savedAt: string
+  readonly verdict: Verdict
+  readonly score: number
+  readonly document: CouponDocument
+}
+
+/** A page of coupons, newest first; `next` asks for the page after it. */
+export interface CouponPage {
+  readonly coupons: readonly CouponSummary[]
+  readonly next: string | null
+}
+
+export interface RulesVersion {
+  readonly version: number
+  readonly rules: HouseRules
+}
+
+export interface Health {
+  readonly ok: boolean
+  readonly version: string
+  readonly database: boolean
+}
+
+/** What the sign-in page needs to know before anybody is signed in. */
+export interface Welcome {
+  readonly school: string | null
+  readonly needsFirstLead: boolean
+  readonly demo: readonly { readonly username: string, readonly password: string, readonly name: string, readonly role: string }[]
+}

@@ -1,0 +1,75 @@
+import type { CouponDocument, Verdict } from '../coupon'
+import type { HouseRules } from '../house'
+import { formatLength } from '../units'
+import { elementOf, type ElementId } from './elements'
+import type { Measures } from './measures'
+
+/** One thing found against a coupon. `weight` orders reasons; the marks show where to look. */
+export interface Reason {
+  readonly verdict: Exclude<Verdict, 'move on'>
+  readonly weight: number
+  readonly text: string
+  readonly markIds: readonly string[]
+}
+
+type PassKey = keyof HouseRules['pass']
+
+const SHARES: readonly { element: ElementId, rule: PassKey, say: (bad: number, tried: number) => string }[] = [
+  { element: 'restart', rule: 'restarts', say: (bad, tried) => `${bad} of ${tried} restarts not sound` },
+  { element: 'start', rule: 'starts', say: (bad, tried) => `${bad} of ${tried} starts not sound` },
+  { element: 'tie-in', rule: 'tieIns', say: (bad, tried) => `${bad} of ${tried} tie-ins not sound` },
+  { element: 'ends', rule: 'ends', say: (bad, tried) => `${bad} of ${tried} ends not sound` },
+]
+
+/** A limit met exactly is met; a billionth of a share is rounding. */
+const SLACK = 1e-9
+
+/**
+ * What the house's criteria find against a coupon, heaviest first; empty when there is nothing.
+ * A crack or a hole means starting over; everything else, running it again.
+ * Source: house rules (common practice); cracks are never accepted under any visual criteria.
+ * @example judge(measureCoupon(document, rules), document, rules)[0].text // '3 of 8 restarts not sound'
+ */
+export function judge(measures: Measures, document: CouponDocument, rules: HouseRules): Reason[] {
+  const reasons: Reason[] = [...unsafe(measures), ...undercut(measures, document, rules)]
+  for (const { element, rule, say } of SHARES) {
+    const measure = measures.elements.find(row => row.element === element)!
+    const share = measure.tried === 0 ? 1 : measure.sound / measure.tried
+    if (share < rules.pass[rule] - SLACK)
+      reasons.push(again(elementOf(element).weight * (1 - share), say(measure.tried - measure.sound, measure.tried), measure.markIds))
+  }
+  for (const [element, rule, what] of [['run', 'run', 'of bead not sound'], ['toes', 'toes', 'of toe not wetted in']] as const) {
+    const measure = measures.elements.find(row => row.element === element)!
+    const share = measure.tried === 0 ? 1 : measure.sound / measure.tried
+    if (share < rules.pass[rule] - SLACK)
+      reasons.push(again(elementOf(element).weight * (1 - share), `${formatLength(measure.tried - measure.sound, rules.unit)} ${what}`, measure.markIds))
+  }
+  for (const [element, what] of [['overlap', 'laps between beads off'], ['straightness', 'beads crooked'], ['width', 'beads uneven in width']] as const) {
+    const measure = measures.elements.find(row => row.element === element)!
+    const bad = measure.tried - measure.sound - measure.workable
+    if (measure.tried > 0 && bad > measure.tried / 4)
+      reasons.push(again(elementOf(element).weight * (bad / measure.tried), `${bad} of ${measure.tried} ${what}`, measure.markIds))
+  }
+  return reasons.sort((a, b) => b.weight - a.weight)
+}
+
+function again(weight: number, text: string, markIds: readonly string[]): Reason {
+  return { verdict: 'run it again', weight, text, markIds }
+}
+
+function unsafe(measures: Measures): Reason[] {
+  const found: Reason[] = []
+  if (measures.cracks.length > 0) found.push({ verdict: 'start over', weight: 100, text: 'Cracked: a crack is never acceptable', markIds: measures.cracks })
+  if (measures.burnThroughs.length > 0) found.push({ verdict: 'start over', weight: 90, text: 'Burnt through the plate', markIds: measures.burnThroughs })
+  return found
+}
+
+function undercut(measures: Measures, document: CouponDocument, rules: HouseRules): Reason[] {
+  const marks = document.marks.filter(mark => mark.kind === 'flaw' && mark.flaw === 'undercut')
+  const deep = marks.filter(mark => mark.kind === 'flaw' && (mark.sizeMm ?? 0) > rules.undercutDepthMm + 1e-6)
+  if (deep.length > 0)
+    return [again(5, `Undercut over ${formatLength(rules.undercutDepthMm, rules.unit)} deep`, deep.map(mark => mark.id))]
+  if (measures.undercutMm > rules.undercutShare * measures.weldedMm + 1e-6)
+    return [again(1, `${formatLength(measures.undercutMm, rules.unit)} of undercut`, marks.map(mark => mark.id))]
+  return []
+}

@@ -1,0 +1,9 @@
+/**
+ * From marks to judgement: measures are taken off the document, held against the house's criteria, and summed to a verdict.
+ */
+export * from './elements'
+export * from './measures'
+export * from './spans'
+export * from './criteria'
+export * from './verdict'
+export * from './evidence'

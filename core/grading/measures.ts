@@ -1,0 +1,165 @@
+import type { Bead, CouponDocument, Degree, FlawMark, TryKind } from '../coupon'
+import { beadNumber, isFlaw, isReading, isTry, weldedLength } from '../coupon'
+import type { HouseRules } from '../house'
+import { wantedWidth } from '../house'
+import type { DiscontinuityId } from '../trade'
+import { ELEMENTS, type ElementId } from './elements'
+import { unionLength, type Span } from './spans'
+
+/** How one element came out: how much was tried, how much of it was sound or workable, and the marks that speak against it. */
+export interface Measure {
+  readonly element: ElementId
+  readonly tried: number
+  readonly sound: number
+  readonly workable: number
+  readonly markIds: readonly string[]
+}
+
+export interface Spread {
+  readonly count: number
+  readonly meanMm: number
+  /** Half the range: "3/8 ± 1/32". */
+  readonly plusMinusMm: number
+}
+
+export interface Measures {
+  readonly elements: readonly Measure[]
+  readonly weldedMm: number
+  readonly undercutMm: number
+  readonly deepestUndercutMm: number
+  readonly cracks: readonly string[]
+  readonly burnThroughs: readonly string[]
+  readonly strayStrikes: readonly string[]
+  /** Width readings, or null when none were taken. */
+  readonly width: Spread | null
+  readonly height: Spread | null
+}
+
+/** A pore or a short flaw spoils at least this much of the bead around it, mm. Source: common practice. */
+const LEAST_SPOILT_MM = 6.35
+
+const SPOILS_RUN: ReadonlySet<DiscontinuityId> = new Set([
+  'crack', 'porosity', 'slag', 'incomplete fusion', 'melt-through', 'excess weld metal', 'underfill', 'sagging', 'irregular surface',
+])
+const SPOILS_TOES: ReadonlySet<DiscontinuityId> = new Set(['undercut', 'overlap'])
+
+/**
+ * Everything that can be counted or measured on a coupon, from its marks alone.
+ * Starts, restarts, tie-ins and ends are counted tries; run and toes are lengths (mm; toes count both sides of each bead);
+ * the rest are counted by pair, bead or coupon.
+ * @example measureCoupon(document, rules).elements.find(m => m.element === 'restart') // { tried: 8, sound: 5, ... }
+ */
+export function measureCoupon(document: CouponDocument, rules: HouseRules): Measures {
+  const flaws = document.marks.filter(isFlaw)
+  const weldedMm = weldedLength(document)
+  const undercuts = flaws.filter(flaw => flaw.flaw === 'undercut')
+  const measured: Record<ElementId, Omit<Measure, 'element'>> = {
+    'start': countTries(document, 'start'),
+    'restart': countTries(document, 'restart'),
+    'tie-in': countTries(document, 'tie-in'),
+    'run': runMeasure(document, flaws, weldedMm),
+    'toes': toesMeasure(flaws, weldedMm),
+    'overlap': beadMeasure(flaws, 'lap', Math.max(0, document.beads.length - 1)),
+    'width': widthMeasure(document, flaws, rules),
+    'straightness': beadMeasure(flaws, 'crooked', document.beads.length),
+    'ends': countTries(document, 'end'),
+    'clean-up': cleanUpMeasure(document.cleanUp, flaws),
+  }
+  return {
+    elements: ELEMENTS.map(({ id }) => ({ element: id, ...measured[id] })),
+    weldedMm,
+    undercutMm: undercuts.reduce((sum, flaw) => sum + flaw.toMm - flaw.atMm, 0),
+    deepestUndercutMm: Math.max(0, ...undercuts.map(flaw => flaw.sizeMm ?? 0)),
+    cracks: idsOf(flaws, 'crack'),
+    burnThroughs: idsOf(flaws, 'melt-through'),
+    strayStrikes: idsOf(flaws, 'arc strike'),
+    width: spreadOf(document, 'width'),
+    height: spreadOf(document, 'height'),
+  }
+}
+
+function idsOf(flaws: readonly FlawMark[], flaw: DiscontinuityId): string[] {
+  return flaws.filter(mark => mark.flaw === flaw).map(mark => mark.id)
+}
+
+function countTries(document: CouponDocument, kind: TryKind): Omit<Measure, 'element'> {
+  const tries = document.marks.filter(isTry).filter(mark => mark.kind === kind)
+  return {
+    tried: tries.length,
+    sound: tries.filter(mark => mark.degree === 'sound').length,
+    workable: tries.filter(mark => mark.degree === 'workable').length,
+    markIds: tries.filter(mark => mark.degree !== 'sound').map(mark => mark.id),
+  }
+}
+
+function spoiltBy(bead: Bead, flaw: FlawMark): Span {
+  const short = Math.max(0, LEAST_SPOILT_MM - (flaw.toMm - flaw.atMm)) / 2
+  return { fromMm: Math.max(bead.fromMm, flaw.atMm - short), toMm: Math.min(bead.toMm, flaw.toMm + short) }
+}
+
+function runMeasure(document: CouponDocument, flaws: readonly FlawMark[], weldedMm: number): Omit<Measure, 'element'> {
+  const spoiling = flaws.filter(flaw => SPOILS_RUN.has(flaw.flaw))
+  const spoilt = document.beads.reduce(
+    (sum, bead) => sum + unionLength(spoiling.filter(flaw => flaw.beadId === bead.id).map(flaw => spoiltBy(bead, flaw))), 0)
+  return { tried: weldedMm, sound: weldedMm - spoilt, workable: 0, markIds: spoiling.map(flaw => flaw.id) }
+}
+
+function toesMeasure(flaws: readonly FlawMark[], weldedMm: number): Omit<Measure, 'element'> {
+  const spoiling = flaws.filter(flaw => SPOILS_TOES.has(flaw.flaw))
+  const lanes = new Map<string, Span[]>()
+  for (const flaw of spoiling) {
+    for (const side of flaw.side === 'both' || flaw.side === null ? ['upper', 'lower'] : [flaw.side]) {
+      const key = `${flaw.beadId} ${side}`
+      lanes.set(key, [...(lanes.get(key) ?? []), { fromMm: flaw.atMm, toMm: flaw.toMm }])
+    }
+  }
+  const spoilt = [...lanes.values()].reduce((sum, spans) => sum + unionLength(spans), 0)
+  return { tried: 2 * weldedMm, sound: 2 * weldedMm - spoilt, workable: 0, markIds: spoiling.map(flaw => flaw.id) }
+}
+
+function beadMeasure(flaws: readonly FlawMark[], flaw: DiscontinuityId, tried: number): Omit<Measure, 'element'> {
+  const against = flaws.filter(mark => mark.flaw === flaw)
+  const worst = new Map<string, number>()
+  for (const mark of against) worst.set(mark.beadId, Math.max(worst.get(mark.beadId) ?? 0, mark.severity))
+  const light = [...worst.values()].filter(severity => severity === 1).length
+  return { tried, sound: Math.max(0, tried - worst.size), workable: Math.min(light, tried), markIds: against.map(mark => mark.id) }
+}
+
+function widthMeasure(document: CouponDocument, flaws: readonly FlawMark[], rules: HouseRules): Omit<Measure, 'element'> {
+  const { lowMm, highMm } = wantedWidth(rules, document.ticket.diameterMm)
+  const readings = document.marks.filter(isReading).filter(mark => mark.of === 'width')
+  const mean = readings.reduce((sum, mark) => sum + mark.valueMm, 0) / (readings.length || 1)
+  const off = readings.filter(mark =>
+    exceeds(Math.abs(mark.valueMm - mean), rules.widthEvenMm) || exceeds(lowMm, mark.valueMm) || exceeds(mark.valueMm, highMm))
+  const uneven = flaws.filter(flaw => flaw.flaw === 'irregular width')
+  const beads = new Set([...off, ...uneven].map(mark => mark.beadId))
+  const tried = document.beads.length
+  return { tried, sound: tried - beads.size, workable: 0, markIds: [...off, ...uneven].map(mark => mark.id) }
+}
+
+/** A limit is kept when it is met exactly; a millionth of a millimetre is rounding, not metal. */
+function exceeds(value: number, limit: number): boolean {
+  return value - limit > 1e-6
+}
+
+function cleanUpMeasure(cleanUp: Degree, flaws: readonly FlawMark[]): Omit<Measure, 'element'> {
+  const spatter = flaws.filter(flaw => flaw.flaw === 'spatter' && flaw.severity > 1)
+  const sound = cleanUp === 'sound' && spatter.length === 0
+  return { tried: 1, sound: sound ? 1 : 0, workable: !sound && cleanUp !== 'poor' ? 1 : 0, markIds: spatter.map(flaw => flaw.id) }
+}
+
+function spreadOf(document: CouponDocument, of: 'width' | 'height'): Spread | null {
+  const values = document.marks.filter(isReading).filter(mark => mark.of === of).map(mark => mark.valueMm)
+  if (values.length === 0) return null
+  return {
+    count: values.length,
+    meanMm: values.reduce((sum, value) => sum + value, 0) / values.length,
+    plusMinusMm: (Math.max(...values) - Math.min(...values)) / 2,
+  }
+}
+
+/** The marks against an element, as `bead 4` would be named: sorted by bead number. */
+export function beadsAgainst(document: CouponDocument, markIds: readonly string[]): number[] {
+  const ids = new Set(markIds)
+  return [...new Set(document.marks.filter(mark => ids.has(mark.id)).map(mark => beadNumber(document, mark.beadId)))].sort((a, b) => a - b)
+}

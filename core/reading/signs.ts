@@ -1,0 +1,90 @@
+import type { CouponDocument, FlawMark, TryKind, TryMark } from '../coupon'
+import { beadNumber, isFlaw, isReading, isTry } from '../coupon'
+import { wantedWidth, type HouseRules } from '../house'
+import { checkTicket } from '../setup'
+
+/** Something seen that speaks for or against causes. */
+export type SignId =
+  | 'current high' | 'current low' | 'wrong polarity'
+  | 'undercut upper' | 'undercut both' | 'overlap lower' | 'overlap any' | 'porosity at starts' | 'porosity everywhere' | 'slag between'
+  | 'crack in crater' | 'crater' | 'restart high' | 'restart low' | 'restart off line' | 'restart dirty' | 'start stuck' | 'start pinholes' | 'start poor'
+  | 'crooked' | 'width uneven' | 'wide' | 'narrow' | 'rough ripples' | 'too high' | 'too low' | 'sag' | 'spatter' | 'stray strike' | 'lap off'
+  | 'growing' | 'burn-through' | 'no fusion' | 'ends low'
+
+export interface Sign {
+  readonly id: SignId
+  readonly markIds: readonly string[]
+}
+
+/**
+ * The signs on a coupon, each with the marks that show it.
+ * A sign is read by its pattern: which toe, at starts or everywhere, on one bead or growing from bead to bead.
+ * Source: common practice.
+ */
+export function signsOf(document: CouponDocument, rules: HouseRules): Sign[] {
+  const signs: Sign[] = []
+  const see = (id: SignId, marks: readonly { readonly id: string }[]) => {
+    if (marks.length > 0) signs.push({ id, markIds: marks.map(mark => mark.id) })
+  }
+  for (const { finding } of checkTicket(document.ticket))
+    if (finding === 'current high' || finding === 'current low' || finding === 'wrong polarity') signs.push({ id: finding, markIds: [] })
+
+  const flaws = document.marks.filter(isFlaw)
+  const of = (flaw: FlawMark['flaw']) => flaws.filter(mark => mark.flaw === flaw)
+  const undercut = of('undercut')
+  see('undercut upper', undercut.filter(mark => mark.side === 'upper'))
+  see('undercut both', undercut.filter(mark => mark.side !== 'upper'))
+  const overlap = of('overlap')
+  see('overlap lower', overlap.filter(mark => mark.side === 'lower'))
+  see('overlap any', overlap.filter(mark => mark.side !== 'lower'))
+  const pores = of('porosity')
+  const atStarts = pores.filter(mark => isNearTry(document, mark))
+  see(atStarts.length === pores.length ? 'porosity at starts' : 'porosity everywhere', pores)
+  see('slag between', of('slag'))
+  see('crack in crater', of('crack'))
+  see('burn-through', of('melt-through'))
+  see('no fusion', of('incomplete fusion'))
+  see('crooked', of('crooked'))
+  see('width uneven', of('irregular width'))
+  see('rough ripples', of('irregular surface'))
+  see('too high', of('excess weld metal'))
+  see('too low', of('underfill'))
+  see('sag', of('sagging'))
+  see('spatter', of('spatter').filter(mark => mark.severity > 1))
+  see('stray strike', of('arc strike'))
+  see('lap off', of('lap'))
+  if (grows(document, [...undercut, ...overlap, ...of('sagging')])) see('growing', [...undercut, ...overlap, ...of('sagging')])
+
+  const tries = (kind: TryKind, ...faults: string[]) => document.marks
+    .filter((mark): mark is TryMark => isTry(mark) && mark.kind === kind && mark.degree !== 'sound' && faults.includes(mark.fault ?? ''))
+  see('restart high', [...tries('restart', 'high'), ...tries('tie-in', 'high')])
+  see('restart low', [...tries('restart', 'low', 'gap'), ...tries('tie-in', 'low', 'gap')])
+  see('restart off line', [...tries('restart', 'off line'), ...tries('tie-in', 'off line')])
+  see('restart dirty', [...tries('restart', 'slag', 'pinholes'), ...tries('tie-in', 'slag', 'pinholes')])
+  see('start stuck', tries('start', 'stuck', 'cold'))
+  see('start pinholes', tries('start', 'pinholes'))
+  see('start poor', tries('start', 'lump', 'not burnt over'))
+  see('crater', tries('end', 'crater'))
+  see('ends low', tries('end', 'low', 'short of the edge', 'run off'))
+
+  const { lowMm, highMm } = wantedWidth(rules, document.ticket.diameterMm)
+  const widths = document.marks.filter(isReading).filter(mark => mark.of === 'width')
+  see('wide', widths.filter(mark => mark.valueMm > highMm + 1e-6))
+  see('narrow', widths.filter(mark => mark.valueMm < lowMm - 1e-6))
+  return signs
+}
+
+/** A pore within half an inch of a start or restart belongs to it, mm. */
+const AT_A_START = 12.7
+
+function isNearTry(document: CouponDocument, flaw: FlawMark): boolean {
+  return document.marks.some(mark =>
+    isTry(mark) && mark.kind !== 'end' && mark.beadId === flaw.beadId
+    && flaw.atMm <= mark.atMm + AT_A_START && flaw.toMm >= mark.atMm - AT_A_START)
+}
+
+/** Nothing on the first half of the beads, and three or more on the second: heat builds up. */
+function grows(document: CouponDocument, flaws: readonly FlawMark[]): boolean {
+  const half = document.beads.length / 2
+  return document.beads.length >= 4 && flaws.length >= 3 && flaws.every(flaw => beadNumber(document, flaw.beadId) > half)
+}

@@ -1,0 +1,53 @@
+import type { PadPosition, Source } from '../trade'
+import { A5_1_CURRENT, COMMON_PRACTICE, rodSizeOf } from '../trade'
+
+export interface CurrentWindow {
+  readonly lowA: number
+  readonly highA: number
+  readonly source: Source
+}
+
+type BySize = Readonly<Record<string, readonly [number, number]>>
+
+/** Typical ranges by class and diameter. Source: AWS A5.1 annex, from memory, check your copy. */
+const PUBLISHED: Readonly<Record<string, BySize>> = {
+  E6010: { '3/32': [40, 80], '1/8': [75, 125], '5/32': [110, 170], '3/16': [140, 215] },
+  E6011: { '3/32': [40, 80], '1/8': [75, 125], '5/32': [110, 170], '3/16': [140, 215] },
+  E6012: { '3/32': [35, 85], '1/8': [80, 140], '5/32': [110, 190], '3/16': [140, 240] },
+  E6013: { '3/32': [45, 90], '1/8': [80, 130], '5/32': [105, 180], '3/16': [150, 230] },
+  E7014: { '3/32': [80, 125], '1/8': [110, 160], '5/32': [150, 210], '3/16': [200, 275] },
+  E7016: { '3/32': [65, 110], '1/8': [100, 150], '5/32': [140, 200], '3/16': [180, 255] },
+  E7018: { '3/32': [70, 100], '1/8': [115, 165], '5/32': [150, 220], '3/16': [200, 275] },
+  E7024: { '3/32': [100, 145], '1/8': [140, 190], '5/32': [180, 250], '3/16': [230, 305] },
+}
+
+/** What schools run where it differs from the annex. Source: common practice. */
+const PRACTICE: Readonly<Record<string, Readonly<Partial<Record<PadPosition, readonly [number, number]>>>>> = {
+  'E7018 3/32': { '1G': [85, 95], '2G': [80, 95], '3G': [75, 90], '4G': [85, 100] },
+  'E7018 1/8': { '1G': [110, 140], '2G': [110, 135], '3G': [100, 115], '4G': [110, 140] },
+}
+
+/**
+ * The published current window of a rod, whatever the position.
+ * @param diameterMm core diameter, mm
+ * @returns amperes
+ * @throws RangeError for a rod or size that is not kept
+ * @example publishedWindow('E7018', 3.175) // { lowA: 115, highA: 165, source: A5.1 annex }
+ */
+export function publishedWindow(classification: string, diameterMm: number): CurrentWindow {
+  const row = PUBLISHED[classification]?.[rodSizeOf(diameterMm).name]
+  if (!row) throw new RangeError(`No current window for "${classification}"`)
+  return { lowA: row[0], highA: row[1], source: A5_1_CURRENT }
+}
+
+/**
+ * The window a coupon is held to: the school's practice for the position where there is one, else the published range.
+ * @param diameterMm core diameter, mm
+ * @returns amperes
+ * @example currentWindow('E7018', 3.175, '2G') // { lowA: 110, highA: 135, source: common practice }
+ */
+export function currentWindow(classification: string, diameterMm: number, position: PadPosition): CurrentWindow {
+  const published = publishedWindow(classification, diameterMm)
+  const practice = PRACTICE[`${classification} ${rodSizeOf(diameterMm).name}`]?.[position]
+  return practice ? { lowA: practice[0], highA: practice[1], source: COMMON_PRACTICE } : published
+}

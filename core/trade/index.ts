@@ -1,0 +1,10 @@
+/**
+ * The trade's reference tables: positions, electrodes, rod sizes, discontinuities.
+ * Data only; each row or table names its source.
+ */
+export * from './source'
+export * from './positions'
+export * from './electrodes'
+export * from './classification'
+export * from './rodSizes'
+export * from './discontinuities'

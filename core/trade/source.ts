@@ -1,0 +1,26 @@
+/** Where a figure comes from, as a person reads it beside the figure. */
+export interface Source {
+  readonly name: string
+  /** Clause, table or figure, where there is one. */
+  readonly clause?: string
+  readonly certainty: 'published' | 'common practice' | 'from memory, check your copy'
+}
+
+export const COMMON_PRACTICE: Source = { name: 'common practice', certainty: 'common practice' }
+
+export const A5_1: Source = {
+  name: 'AWS A5.1/A5.1M:2012',
+  clause: 'Table 1',
+  certainty: 'from memory, check your copy',
+}
+
+export const A5_1_CURRENT: Source = {
+  name: 'AWS A5.1/A5.1M:2012',
+  clause: 'Annex A, typical amperage ranges',
+  certainty: 'from memory, check your copy',
+}
+
+export const ISO_6520: Source = {
+  name: 'ISO 6520-1:2007',
+  certainty: 'from memory, check your copy',
+}

@@ -1,0 +1,72 @@
+/** The unit that a school's rulers and screens show. Documents always hold millimetres. */
+export type LengthUnit = 'in' | 'mm'
+
+/** Millimetres in an inch, exact by definition (international yard and pound agreement, 1959). */
+export const MM_PER_INCH = 25.4
+
+/**
+ * Inches as millimetres.
+ * @example inches(1 / 8) // 3.175
+ */
+export function inches(value: number): number {
+  return value * MM_PER_INCH
+}
+
+const NUMBER = String.raw`(\d+(?:\.\d+)?|\.\d+)`
+const MIXED = new RegExp(String.raw`^(?:(\d+)(?:\s+|\s*-\s*))?(\d+)\s*/\s*(\d+)$`)
+const DECIMAL = new RegExp(`^${NUMBER}$`)
+const SUFFIX = /\s*(mm|inches|inch|in\.?|"|″)$/i
+
+/**
+ * Reads a length as a welder types it: `1/8`, `1 1/2`, `1-1/2`, `.25`, `6"`, `3.2 mm`.
+ * A number without a unit is in `unit`.
+ * @returns millimetres, zero or more
+ * @throws RangeError that says what would be right
+ * @example parseLength('1 1/2', 'in') // 38.1
+ */
+export function parseLength(text: string, unit: LengthUnit): number {
+  const trimmed = text.trim()
+  const suffix = SUFFIX.exec(trimmed)
+  const said: LengthUnit = suffix ? (suffix[1]!.toLowerCase() === 'mm' ? 'mm' : 'in') : unit
+  const body = suffix ? trimmed.slice(0, suffix.index).trim() : trimmed
+  const scale = said === 'in' ? MM_PER_INCH : 1
+  const mixed = MIXED.exec(body)
+  if (mixed) {
+    const denominator = Number(mixed[3])
+    if (denominator === 0) throw new RangeError('A fraction cannot have 0 below the line')
+    return (Number(mixed[1] ?? 0) + Number(mixed[2]) / denominator) * scale
+  }
+  const decimal = DECIMAL.exec(body)
+  if (decimal) return Number(decimal[1]) * scale
+  throw new RangeError(`"${trimmed}" is not a length; write it like ${unit === 'in' ? '1 1/2 or 3/32' : '40 or 2.5'}`)
+}
+
+/**
+ * A number of inches as a whole and a fraction in lowest terms, to the nearest 1/`denominator`.
+ * @param mm millimetres
+ * @example formatFraction(33.3375, 16) // '1 5/16'
+ */
+export function formatFraction(mm: number, denominator = 16): string {
+  const parts = Math.round((Math.abs(mm) / MM_PER_INCH) * denominator)
+  const whole = Math.floor(parts / denominator)
+  let top = parts % denominator
+  let bottom = denominator
+  while (top > 0 && top % 2 === 0) {
+    top /= 2
+    bottom /= 2
+  }
+  const sign = mm < 0 && parts > 0 ? '-' : ''
+  if (top === 0) return `${sign}${whole}`
+  return whole === 0 ? `${sign}${top}/${bottom}` : `${sign}${whole} ${top}/${bottom}`
+}
+
+/**
+ * A length as the school's screens show it, with its unit.
+ * Inches go to the nearest 1/16 (1/32 under a quarter inch, where undercut and rods live); millimetres to 1 (0.1 under 10).
+ * @param mm millimetres
+ * @example formatLength(31.75, 'in') // '1 1/4 in'
+ */
+export function formatLength(mm: number, unit: LengthUnit): string {
+  if (unit === 'mm') return `${Math.abs(mm) < 10 ? Math.round(mm * 10) / 10 : Math.round(mm)} mm`
+  return `${formatFraction(mm, Math.abs(mm) < inches(1 / 4) ? 32 : 16)} in`
+}

@@ -1,0 +1,122 @@
+import type { CouponDocument, Hand, Ticket } from '../core/coupon'
+import { newCoupon } from '../core/coupon'
+import { gradeCoupon } from '../core/grading'
+import { DEFAULT_HOUSE_RULES, type HouseRules } from '../core/house'
+import { currentWindow } from '../core/setup'
+import { drawLearner, seededRandom, weldCoupon, type Habit, type Learner, type Random } from '../core/simulate'
+import { inches } from '../core/units'
+import { positionOf, type PadPosition } from '../core/trade'
+import type { SectionFields, Weekday } from '../contract/people'
+import { STUDENT_NAMES } from './names'
+
+export const SCHOOL_NAME = 'Gannet Quay Trades Hall'
+
+/** The made-up school's own rules: the wider bead of the two schools, all else by default. */
+export const SCHOOL_RULES: HouseRules = {
+  ...DEFAULT_HOUSE_RULES,
+  beadWidth: { by: 'length', lowMm: inches(1 / 4), highMm: inches(3 / 8) },
+}
+
+export interface DemoStudent {
+  readonly name: string
+  readonly hand: Hand
+  readonly booth: number
+  readonly startDate: string
+  readonly coupons: readonly DemoCoupon[]
+}
+
+export interface DemoCoupon {
+  /** Everything but the student's id, which the database gives. */
+  readonly document: CouponDocument
+  readonly savedAt: Date
+}
+
+export interface DemoSection {
+  readonly fields: SectionFields
+  readonly students: readonly DemoStudent[]
+}
+
+const WEEKS = 10
+const PER_WEEK = 7
+const PLATE = { kind: 'pad', lengthMm: inches(6), widthMm: inches(4), thicknessMm: inches(3 / 8) } as const
+
+/** The short ladder the made-up school climbs: each rung is left after three good coupons in a row, or after long enough. */
+const RUNGS: readonly { rung: string, position: PadPosition }[] = [
+  { rung: 'flat pad', position: '1G' }, { rung: 'horizontal pad', position: '2G' }, { rung: 'vertical pad', position: '3G' }, { rung: 'overhead pad', position: '4G' },
+]
+const LONG_ENOUGH = 24
+
+const SECTIONS: readonly { name: string, days: readonly Weekday[], from: string, to: string }[] = [
+  { name: 'Evening A', days: ['Mon', 'Wed'], from: '18:00', to: '21:30' },
+  { name: 'Evening B', days: ['Tue', 'Thu'], from: '18:00', to: '21:30' },
+  { name: 'Day C', days: ['Mon', 'Tue', 'Thu'], from: '08:30', to: '12:00' },
+]
+
+/** Habits by place on the roster: one long-arcs, one avoids restarts, and so on; the rest have none. */
+const HABITS: Readonly<Record<number, Habit>> = { 0: 'avoids restarts', 1: 'long arc', 3: 'runs hot', 14: 'leans the rod', 20: 'long arc', 29: 'hurries the ends' }
+const LEFT_HANDED = new Set([2, 13, 30])
+
+const isoDay = (date: Date) => date.toISOString().slice(0, 10)
+const addDays = (date: Date, days: number) => new Date(date.getTime() + days * 86_400_000)
+
+/**
+ * Grows the school from one seed: three sections of twelve, ten weeks that end on a day, about 2,500 coupons.
+ * @param lastDay local date of the newest class, ISO 8601
+ */
+export function growSchool(seed: number, lastDay: string): DemoSection[] {
+  const random = seededRandom(seed)
+  const end = new Date(`${lastDay}T00:00:00Z`)
+  const start = addDays(end, -7 * WEEKS + 1)
+  return SECTIONS.map(({ name, days, from, to }, index) => ({
+    fields: { name, meetings: days.map(weekday => ({ weekday, from, to })), termFrom: isoDay(start), termTo: isoDay(addDays(end, 42)) },
+    students: STUDENT_NAMES.slice(index * 12, index * 12 + 12).map((student, place) => growStudent({ name: student, place: index * 12 + place, booth: place + 1, start, end }, random)),
+  }))
+}
+
+function growStudent({ name, place, booth, start, end }: { name: string, place: number, booth: number, start: Date, end: Date }, random: Random): DemoStudent {
+  const learner = drawLearner(random, HABITS[place] ?? null)
+  const hand: Hand = LEFT_HANDED.has(place) ? 'left' : 'right'
+  const coupons: DemoCoupon[] = []
+  const done = new Map<PadPosition, number>()
+  let rung = 0
+  let goodInARow = 0
+  const total = WEEKS * PER_WEEK
+  for (let n = 0; n < total; n++) {
+    const { position } = RUNGS[rung]!
+    const ticket = ticketFor(RUNGS[rung]!, { hand, booth, learner, stubs: n % 6 === 5, cellulosic: position === '2G' && n % 4 === 3 }, random)
+    const day = addDays(start, Math.min(7 * WEEKS - 1, Math.floor((n / total) * 7 * WEEKS + random.uniform() * 2)))
+    const savedAt = new Date(Math.min(addDays(end, 0).getTime(), day.getTime()) + (8 * 60 + n % 7 * 23 + Math.floor(random.uniform() * 20)) * 60_000)
+    const expected = newCoupon({ studentId: '', classDay: isoDay(savedAt), rulesVersion: 2, piece: PLATE, ticket, beadCount: 6 + Math.min(4, Math.floor(n / 16)) }, SCHOOL_RULES)
+    const tries = done.get(position) ?? 0
+    const document = weldCoupon(expected, learner, tries, random)
+    coupons.push({ document, savedAt })
+    done.set(position, tries + 1)
+    goodInARow = gradeCoupon(document, SCHOOL_RULES).verdict === 'move on' ? goodInARow + 1 : 0
+    if (rung < RUNGS.length - 1 && (goodInARow >= 3 || tries + 1 >= LONG_ENOUGH)) {
+      rung += 1
+      goodInARow = 0
+    }
+  }
+  return { name, hand, booth, startDate: isoDay(start), coupons }
+}
+
+interface Slip {
+  readonly hand: Hand
+  readonly booth: number
+  readonly learner: Learner
+  readonly stubs: boolean
+  readonly cellulosic: boolean
+}
+
+function ticketFor({ rung, position }: { rung: string, position: PadPosition }, slip: Slip, random: Random): Ticket {
+  const classification = slip.cellulosic ? 'E6010' : 'E7018'
+  const window = currentWindow(classification, inches(1 / 8), position)
+  const middle = (window.lowA + window.highA) / 2
+  const hot = slip.learner.habit === 'runs hot' ? 14 : 0
+  const ways = positionOf(position).travel
+  return {
+    rung: slip.stubs ? `${rung}, stubs` : rung, position, classification, diameterMm: inches(1 / 8), rods: slip.stubs ? 'stubs' : 'new',
+    currentA: Math.round((middle + hot + 5 * random.normal()) / 5) * 5, polarity: 'DCEP', hand: slip.hand,
+    travel: position === '3G' ? 'up' : slip.hand === 'left' ? ways[1]! : ways[0]!, booth: slip.booth,
+  }
+}

@@ -1,0 +1,73 @@
+import { readFileSync } from 'node:fs'
+import { fusilisThemes } from './app/assets/themes'
+
+const { version } = JSON.parse(readFileSync(new URL('package.json', import.meta.url), 'utf8')) as { version: string }
+
+/** Strict transport and request upgrades only where the school serves through TLS; over plain HTTP they would cut tablets off. */
+const throughTls = process.env.FUSILIS_TLS === '1'
+
+export default defineNuxtConfig({
+  compatibilityDate: '2026-09-01',
+  ssr: false,
+  srcDir: 'app/',
+  telemetry: false,
+  devtools: { enabled: false },
+  modules: ['vuetify-nuxt-module', '@pinia/nuxt', 'nuxt-auth-utils', 'nuxt-security', '@nuxt/eslint'],
+  css: ['@fontsource-variable/inter/index.css', '~/assets/base.css', '~/assets/print.css'],
+  components: [{ path: '~/components', pathPrefix: false }],
+  app: {
+    head: {
+      htmlAttrs: { lang: 'en' },
+      title: 'Fusilis',
+      meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }],
+      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/icon.svg' }],
+    },
+  },
+  runtimeConfig: { version, session: { maxAge: 60 * 60 * 12, password: '', cookie: { sameSite: 'lax', secure: throughTls } } },
+  nitro: {
+    errorHandler: '~~/server/http/errorHandler.ts',
+    compressPublicAssets: { gzip: true, brotli: true },
+    esbuild: { options: { target: 'node20' } },
+  },
+  vuetify: {
+    moduleOptions: { ssrClientHints: { reloadOnFirstRequest: false }, styles: true },
+    vuetifyOptions: {
+      icons: { defaultSet: 'mdi-svg' },
+      theme: { defaultTheme: 'shop', themes: fusilisThemes },
+      defaults: {
+        VBtn: { height: 44, rounded: 'lg', style: 'text-transform: none; letter-spacing: 0' },
+        VTextField: { variant: 'outlined', density: 'comfortable', color: 'primary' },
+        VSelect: { variant: 'outlined', density: 'comfortable', color: 'primary' },
+        VAutocomplete: { variant: 'outlined', density: 'comfortable', color: 'primary' },
+        VTextarea: { variant: 'outlined', density: 'comfortable', color: 'primary' },
+      },
+    },
+  },
+  security: {
+    rateLimiter: false,
+    requestSizeLimiter: false,
+    xssValidator: false,
+    corsHandler: false,
+    headers: {
+      crossOriginEmbedderPolicy: false,
+      strictTransportSecurity: throughTls ? { maxAge: 15_552_000, includeSubdomains: false } : false,
+      contentSecurityPolicy: {
+        'default-src': [`'self'`],
+        'img-src': [`'self'`, 'data:', 'blob:'],
+        'font-src': [`'self'`, 'data:'],
+        'style-src': [`'self'`, `'unsafe-inline'`],
+        'script-src': [`'self'`, `'nonce-{{nonce}}'`],
+        'worker-src': [`'self'`, 'blob:'],
+        'connect-src': [`'self'`],
+        'object-src': [`'none'`],
+        'base-uri': [`'none'`],
+        'frame-ancestors': [`'none'`],
+        'form-action': [`'self'`],
+        'upgrade-insecure-requests': throughTls,
+      },
+    },
+  },
+  vite: { build: { target: 'es2022' } },
+  typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } } },
+  eslint: { config: { stylistic: false } },
+})

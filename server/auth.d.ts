@@ -1,0 +1,6 @@
+declare module '#auth-utils' {
+  interface User {
+    id: string
+  }
+}
+export {}

@@ -1,0 +1,37 @@
+import type { CouponDocument } from '../../core/coupon'
+import { evidenceOf, flawCounts, gradeCoupon, type Grade } from '../../core/grading'
+import type { HouseRules } from '../../core/house'
+import { readCoupon } from '../../core/reading'
+import { electrodeOf } from '../../core/trade'
+import { insertMany, run, type Queries } from './database'
+
+/** What a coupon's row says beside its document. */
+export interface Summary {
+  readonly grade: Grade
+  readonly nextRun: string
+  readonly rodFamily: string
+}
+
+/** Everything that is computed from a document, by the rules of its day. */
+export function summarise(document: CouponDocument, rules: HouseRules): Summary {
+  return {
+    grade: gradeCoupon(document, rules),
+    nextRun: document.nextRun ?? readCoupon(document, rules).nextRun,
+    rodFamily: electrodeOf(document.ticket.classification).family,
+  }
+}
+
+/** Writes the countable rows of a coupon anew, in the caller's transaction. `isNew` spares the look for old rows. */
+export async function writeDerived(on: Queries, couponId: string, document: CouponDocument, grade: Grade, isNew: boolean): Promise<void> {
+  const { studentId, classDay } = document
+  if (!isNew) {
+    await run(on, 'DELETE FROM evidence WHERE coupon_id = ?', [couponId])
+    await run(on, 'DELETE FROM flaw WHERE coupon_id = ?', [couponId])
+  }
+  await insertMany(on,
+    'INSERT INTO evidence (student_id, coupon_id, element, class_day, position, rod_family, tried, sound, workable) VALUES ?',
+    evidenceOf(document, grade).map(row =>
+      [studentId, couponId, row.element, classDay, row.position, row.rodFamily, row.tried, row.sound, row.workable]))
+  await insertMany(on, 'INSERT INTO flaw (student_id, coupon_id, flaw, count, length_mm) VALUES ?',
+    flawCounts(document).map(row => [studentId, couponId, row.flaw, row.count, row.lengthMm]))
+}

@@ -1,0 +1,30 @@
+import { database, fromJson, inTransaction, rows, run } from './database'
+import type { CouponDocument } from '../../core/coupon'
+import { summarise, writeDerived } from './derived'
+import { rulesOf } from './houseRules'
+
+const BATCH = 200
+
+/**
+ * Derives every countable row again from the coupons' documents.
+ * @returns how many coupons were read
+ */
+export async function rebuildDerived(): Promise<number> {
+  let after = '00000000-0000-0000-0000-000000000000'
+  for (let read = 0; ;) {
+    const batch = await rows<{ id: string, document: unknown }>(database(), `SELECT id, document FROM coupon WHERE id > ? ORDER BY id LIMIT ${BATCH}`, [after])
+    if (batch.length === 0) return read
+    await inTransaction(database(), async (on) => {
+      for (const row of batch) {
+        const document = fromJson<CouponDocument>(row.document)
+        const rules = await rulesOf(document.rulesVersion, on)
+        if (!rules) throw new Error(`Coupon ${row.id} names house rules ${document.rulesVersion}, which are not kept`)
+        const { grade, nextRun } = summarise(document, rules)
+        await run(on, 'UPDATE coupon SET verdict = ?, score = ?, next_run = ? WHERE id = ?', [grade.verdict, grade.score, nextRun, row.id])
+        await writeDerived(on, row.id, document, grade, false)
+      }
+    })
+    read += batch.length
+    after = batch.at(-1)!.id
+  }
+}

@@ -1,0 +1,39 @@
+import { v7 as uuid } from 'uuid'
+import type { Section, SectionFields } from '../../contract/people'
+import { database, fromJson, rows, run, type Queries } from './database'
+
+interface SectionRow {
+  id: string
+  name: string
+  meetings: unknown
+  term_from: string
+  term_to: string
+  students: number
+}
+
+export async function listSections(): Promise<Section[]> {
+  const found = await rows<SectionRow>(database(), `
+    SELECT section.id, section.name, meetings, term_from, term_to, COUNT(student.id) AS students
+    FROM section LEFT JOIN student ON student.section_id = section.id AND student.active
+    GROUP BY section.id ORDER BY section.name`)
+  return found.map(row => ({
+    id: row.id, name: row.name, meetings: fromJson(row.meetings), termFrom: row.term_from, termTo: row.term_to, students: row.students,
+  }))
+}
+
+export async function addSection(fields: SectionFields, on: Queries = database()): Promise<Section> {
+  const id = uuid()
+  await run(on, 'INSERT INTO section (id, name, meetings, term_from, term_to) VALUES (?, ?, ?, ?, ?)',
+    [id, fields.name, JSON.stringify(fields.meetings), fields.termFrom, fields.termTo])
+  return { id, students: 0, ...fields }
+}
+
+export async function changeSection(id: string, fields: SectionFields): Promise<boolean> {
+  const touched = await run(database(), 'UPDATE section SET name = ?, meetings = ?, term_from = ?, term_to = ? WHERE id = ?',
+    [fields.name, JSON.stringify(fields.meetings), fields.termFrom, fields.termTo, id])
+  return touched > 0
+}
+
+export async function sectionExists(id: string): Promise<boolean> {
+  return (await rows(database(), 'SELECT 1 FROM section WHERE id = ?', [id])).length > 0
+}

@@ -1,0 +1,81 @@
+import { v7 as uuid } from 'uuid'
+import type { CouponDocument, Verdict } from '../../core/coupon'
+import type { FloorStudent, RosterImport, Student, StudentFields } from '../../contract/people'
+import { database, fromJson, inTransaction, insertMany, rows, run, toIso } from './database'
+
+interface StudentRow {
+  id: string
+  name: string
+  hand: 'right' | 'left'
+  section_id: string
+  start_date: string
+  booth: number | null
+  active: number
+}
+
+const COLUMNS = 'student.id, student.name, student.hand, student.section_id, student.start_date, student.booth, student.active'
+
+function toStudent(row: StudentRow): Student {
+  return {
+    id: row.id, name: row.name, hand: row.hand, sectionId: row.section_id, startDate: row.start_date, booth: row.booth, active: row.active === 1,
+  }
+}
+
+export async function listStudents(sectionId: string): Promise<Student[]> {
+  return (await rows<StudentRow>(database(), `SELECT ${COLUMNS} FROM student WHERE section_id = ? ORDER BY active DESC, name`, [sectionId])).map(toStudent)
+}
+
+export async function findStudent(id: string): Promise<Student | null> {
+  const [row] = await rows<StudentRow>(database(), `SELECT ${COLUMNS} FROM student WHERE id = ?`, [id])
+  return row ? toStudent(row) : null
+}
+
+export async function addStudent(fields: StudentFields): Promise<Student> {
+  const id = uuid()
+  await run(database(), 'INSERT INTO student (id, name, hand, section_id, start_date, booth, active) VALUES (?, ?, ?, ?, ?, ?, ?)',
+    [id, fields.name, fields.hand, fields.sectionId, fields.startDate, fields.booth, fields.active])
+  return { id, ...fields }
+}
+
+export async function changeStudent(id: string, fields: StudentFields): Promise<boolean> {
+  const touched = await run(database(),
+    'UPDATE student SET name = ?, hand = ?, section_id = ?, start_date = ?, booth = ?, active = ? WHERE id = ?',
+    [fields.name, fields.hand, fields.sectionId, fields.startDate, fields.booth, fields.active, id])
+  return touched > 0
+}
+
+/** Adds a whole roster, or none of it. */
+export async function importRoster({ sectionId, students }: RosterImport): Promise<Student[]> {
+  const added = students.map(student => ({ ...student, id: uuid(), sectionId, active: true }))
+  await inTransaction(database(), on => insertMany(on,
+    'INSERT INTO student (id, name, hand, section_id, start_date, booth, active) VALUES ?',
+    added.map(student => [student.id, student.name, student.hand, sectionId, student.startDate, student.booth, true])))
+  return added
+}
+
+interface FloorRow extends StudentRow {
+  coupon_id: string | null
+  class_day: string
+  saved_at: string
+  verdict: Verdict
+  next_run: string
+  document: unknown
+}
+
+/** The active students of a section, each with the newest coupon: what the instructor sees walking the floor. */
+export async function listFloor(sectionId: string): Promise<FloorStudent[]> {
+  const found = await rows<FloorRow>(database(), `
+    SELECT ${COLUMNS}, coupon.id AS coupon_id, coupon.class_day, coupon.saved_at, coupon.verdict, coupon.next_run, coupon.document
+    FROM student LEFT JOIN coupon ON coupon.id = (
+      SELECT newest.id FROM coupon AS newest WHERE newest.student_id = student.id ORDER BY newest.class_day DESC, newest.id DESC LIMIT 1)
+    WHERE student.section_id = ? AND student.active ORDER BY student.name`, [sectionId])
+  return found.map(row => ({ ...toStudent(row), last: row.coupon_id === null ? null : lastCoupon(row.coupon_id, row) }))
+}
+
+function lastCoupon(couponId: string, row: FloorRow): NonNullable<FloorStudent['last']> {
+  const document = fromJson<CouponDocument>(row.document)
+  return {
+    couponId, classDay: row.class_day, savedAt: toIso(row.saved_at), verdict: row.verdict, nextRun: row.next_run,
+    ticket: document.ticket, beadCount: document.beads.length, piece: document.piece,
+  }
+}
