@@ -1,6 +1,38 @@
-// @ts-check
 import withNuxt from './.nuxt/eslint.config.mjs'
 
+/** Arrows point one way: which rooms a room may not reach into. */
+const FORBIDDEN = {
+  'core/**': ['contract', 'server', 'app', 'demo', 'bin'],
+  'contract/**': ['server', 'app', 'demo', 'bin'],
+  'demo/**': ['server', 'app', 'bin'],
+  'server/**': ['app', 'demo', 'bin'],
+  'app/**': ['server', 'demo', 'bin'],
+}
+
+/** core/ is pure: no interface, no database, no machine. */
+const NOT_IN_CORE = ['vue', 'nuxt', 'pinia', 'vuetify', 'yup', 'mysql2', 'h3', 'node:*', '#*']
+
+const layers = Object.entries(FORBIDDEN).map(([files, rooms]) => ({
+  files: [files],
+  rules: {
+    'no-restricted-imports': ['error', {
+      patterns: [
+        ...rooms.map(room => ({ group: [`**/${room}/**`, `~~/${room}/**`, ...(room === 'app' ? ['~/**'] : [])], message: `${files.split('/')[0]}/ may not know ${room}/` })),
+        ...(files === 'core/**' ? [{ group: NOT_IN_CORE, message: 'core/ is pure TypeScript' }] : []),
+      ],
+    }],
+  },
+}))
+
 export default withNuxt(
-  // Your custom configs here
+  { ignores: ['.data/**', '.output/**', '*.tmp.mjs'] },
+  ...layers,
+  {
+    files: ['core/**'], ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-properties': ['error', { object: 'Math', property: 'random', message: 'chance comes in as an argument' }, { object: 'Date', property: 'now', message: 'time comes in as an argument' }],
+    },
+  },
+  { files: ['core/**/*.test.ts'], rules: { 'no-restricted-imports': 'off' } },
+  { rules: { 'vue/multi-word-component-names': 'off', 'vue/max-attributes-per-line': 'off', 'vue/singleline-html-element-content-newline': 'off', 'vue/html-self-closing': 'off' } },
 )

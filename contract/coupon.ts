@@ -27,14 +27,14 @@ const ticketSchema = object({
   hand: oneOf(['right', 'left'] as const, 'a hand'),
   travel: oneOf(['left to right', 'right to left', 'up', 'down'] as const, 'a direction'),
   booth: number().strict().nullable().defined().integer('${path} is a whole number').min(1, '${path} is 1 or more').max(999, '${path} is at most 999'),
-}).noUnknown('${unknown} does not belong on a ticket')
+}).exact('${properties} does not belong on a ticket')
 
 const pieceSchema = object({
   kind: oneOf(['pad'] as const, 'a piece'),
   lengthMm: millimetres().required().min(25, '${path} is at least 25 mm').max(1000, '${path} is at most 1000 mm'),
   widthMm: millimetres().required().min(20, '${path} is at least 20 mm').max(1000, '${path} is at most 1000 mm'),
   thicknessMm: millimetres().required().min(1, '${path} is at least 1 mm').max(100, '${path} is at most 100 mm'),
-}).noUnknown()
+}).exact()
 
 const key = () => string().strict().required().matches(/^[\w-]{1,64}$/, '${path} is not an id')
 
@@ -44,7 +44,7 @@ const beadSchema = object({
   widthMm: millimetres().required().min(1, '${path} is at least 1 mm').max(60, '${path} is at most 60 mm'),
   fromMm: millimetres().required().min(0, '${path} lies off the plate'),
   toMm: millimetres().required(),
-}).noUnknown()
+}).exact()
 
 const place = { id: key(), beadId: key(), atMm: millimetres().required('${path} is missing') }
 
@@ -54,7 +54,7 @@ const tryMark = (kind: TryKind) => object({
   degree: degree(),
   fault: string().strict().nullable().defined().oneOf([null, ...FAULTS[kind]], `\${path} is not a fault of a ${kind}`),
   rod: oneOf(['new', 'stub'] as const, 'a kind of rod'),
-}).noUnknown()
+}).exact()
 
 const flawMark = object({
   ...place,
@@ -64,14 +64,14 @@ const flawMark = object({
   side: string().strict().nullable().defined().oneOf([null, 'upper', 'lower', 'both'], '${path} is upper, lower or both'),
   severity: number().strict().required().oneOf([1, 2, 3], '${path} is 1, 2 or 3'),
   sizeMm: millimetres().nullable().defined().min(0, '${path} is not less than 0').max(100, '${path} is at most 100 mm'),
-}).noUnknown()
+}).exact()
 
 const readingMark = object({
   ...place,
   kind: oneOf(['reading'] as const, 'a mark'),
   of: oneOf(['width', 'height'] as const, 'a reading'),
   valueMm: millimetres().required().moreThan(0, '${path} is more than 0').max(60, '${path} is at most 60 mm'),
-}).noUnknown()
+}).exact()
 
 const MARK_SCHEMAS: Readonly<Record<Mark['kind'], Schema>> = {
   'start': tryMark('start'), 'restart': tryMark('restart'), 'tie-in': tryMark('tie-in'), 'end': tryMark('end'),
@@ -103,10 +103,10 @@ export const couponSchema = object({
   notes: string().strict().defined().max(MOST_NOTES, `\${path} is at most ${MOST_NOTES} characters`),
   nextRun: string().strict().nullable().defined().max(400, '${path} is at most 400 characters'),
   overrule: object({ verdict: verdict(), reason: label(400) }).nullable().defined(),
-}).noUnknown('${unknown} does not belong on a coupon')
+}).exact('${properties} does not belong on a coupon')
   .test('geometry', '', function (value) {
     const wrong = misplaced(value as unknown as CouponDocument)
-    return wrong ? this.createError(wrong) : true
+    return wrong ? this.createError({ message: wrong.message, path: this.path ? `${this.path}.${wrong.path}` : wrong.path }) : true
   })
 
 const ROUNDING = 1e-6
@@ -143,7 +143,7 @@ export const couponSaveSchema = object({
   baseVersion: number().strict().required('${path} is missing').integer().min(0),
   why: string().strict().defined().max(400, '${path} is at most 400 characters'),
   document: couponSchema.required('${path} is missing'),
-}).noUnknown()
+}).exact()
 
 export interface CouponSave {
   readonly baseVersion: number

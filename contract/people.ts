@@ -38,7 +38,7 @@ export const sectionSchema = object({
   termTo: day().required('${path} is missing').test('after', 'The term ends after it begins', function (to) {
     return !to || !this.parent.termFrom || to > this.parent.termFrom
   }),
-}).noUnknown()
+}).exact()
 
 export interface StudentFields {
   readonly name: string
@@ -63,14 +63,14 @@ export const studentSchema = object({
   startDate: day().required('${path} is missing'),
   booth: booth(),
   active: boolean().strict().required(),
-}).noUnknown()
+}).exact()
 
 /** Students read from a file; all go in or none. */
 export const rosterImportSchema = object({
   sectionId: uuid().required('${path} is missing'),
-  students: array(object({ name: label(80), hand: hand(), startDate: day().required('${path} is missing'), booth: booth() }).noUnknown().required())
+  students: array(object({ name: label(80), hand: hand(), startDate: day().required('${path} is missing'), booth: booth() }).exact().required())
     .strict().required().min(1, 'There is nobody to import').max(500, 'At most 500 students at a time'),
-}).noUnknown()
+}).exact()
 
 export interface RosterImport {
   readonly sectionId: string
@@ -86,10 +86,10 @@ const password = () => string().strict().required('${path} is missing').min(PASS
 export const signInSchema = object({
   username: string().strict(false).trim().lowercase().required('Type your user name').max(80, 'That user name is too long'),
   password: string().strict().required('Type your password').max(200, 'That password is too long'),
-}).noUnknown()
+}).exact()
 
 /** The first lead instructor of a new school. */
-export const firstLeadSchema = object({ school: label(80), name: label(80), username: username(), password: password() }).noUnknown()
+export const firstLeadSchema = object({ school: label(80), name: label(80), username: username(), password: password() }).exact()
 
 export interface AccountFields {
   readonly name: string
@@ -112,8 +112,8 @@ const accountShape = {
   }),
   active: boolean().strict().required(),
 }
-export const newAccountSchema = object({ ...accountShape, password: password() }).noUnknown()
-export const accountSchema = object({ ...accountShape, password: password().optional() }).noUnknown()
+export const newAccountSchema = object({ ...accountShape, password: password() }).exact()
+export const accountSchema = object({ ...accountShape, password: password().optional() }).exact()
 
 /** Who is signed in. */
 export interface Me {

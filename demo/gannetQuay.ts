@@ -56,6 +56,11 @@ const SECTIONS: readonly { name: string, days: readonly Weekday[], from: string,
 const HABITS: Readonly<Record<number, Habit>> = { 0: 'avoids restarts', 1: 'long arc', 3: 'runs hot', 14: 'leans the rod', 20: 'long arc', 29: 'hurries the ends' }
 const LEFT_HANDED = new Set([2, 13, 30])
 
+const WEEKDAYS: readonly Weekday[] = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat']
+
+/** Minutes between two coupons of one student on one day. */
+const BETWEEN_COUPONS = 42
+
 const isoDay = (date: Date) => date.toISOString().slice(0, 10)
 const addDays = (date: Date, days: number) => new Date(date.getTime() + days * 86_400_000)
 
@@ -69,11 +74,18 @@ export function growSchool(seed: number, lastDay: string): DemoSection[] {
   const start = addDays(end, -7 * WEEKS + 1)
   return SECTIONS.map(({ name, days, from, to }, index) => ({
     fields: { name, meetings: days.map(weekday => ({ weekday, from, to })), termFrom: isoDay(start), termTo: isoDay(addDays(end, 42)) },
-    students: STUDENT_NAMES.slice(index * 12, index * 12 + 12).map((student, place) => growStudent({ name: student, place: index * 12 + place, booth: place + 1, start, end }, random)),
+    students: STUDENT_NAMES.slice(index * 12, index * 12 + 12).map((student, place) =>
+      growStudent({ name: student, place: index * 12 + place, booth: place + 1, openings: openingsOf(start, end, days, from) }, random)),
   }))
 }
 
-function growStudent({ name, place, booth, start, end }: { name: string, place: number, booth: number, start: Date, end: Date }, random: Random): DemoStudent {
+/** The moments at which a section's classes open, first to last. */
+function openingsOf(start: Date, end: Date, days: readonly Weekday[], from: string): Date[] {
+  const all = Array.from({ length: 7 * WEEKS }, (_, n) => addDays(start, n)).filter(day => day <= end && days.includes(WEEKDAYS[day.getUTCDay()]!))
+  return all.map(day => new Date(`${isoDay(day)}T${from}:00Z`))
+}
+
+function growStudent({ name, place, booth, openings }: { name: string, place: number, booth: number, openings: readonly Date[] }, random: Random): DemoStudent {
   const learner = drawLearner(random, HABITS[place] ?? null)
   const hand: Hand = LEFT_HANDED.has(place) ? 'left' : 'right'
   const coupons: DemoCoupon[] = []
@@ -84,8 +96,9 @@ function growStudent({ name, place, booth, start, end }: { name: string, place: 
   for (let n = 0; n < total; n++) {
     const { position } = RUNGS[rung]!
     const ticket = ticketFor(RUNGS[rung]!, { hand, booth, learner, stubs: n % 6 === 5, cellulosic: position === '2G' && n % 4 === 3 }, random)
-    const day = addDays(start, Math.min(7 * WEEKS - 1, Math.floor((n / total) * 7 * WEEKS + random.uniform() * 2)))
-    const savedAt = new Date(Math.min(addDays(end, 0).getTime(), day.getTime()) + (8 * 60 + n % 7 * 23 + Math.floor(random.uniform() * 20)) * 60_000)
+    const meeting = Math.floor((n * openings.length) / total)
+    const nth = n - Math.ceil((meeting * total) / openings.length)
+    const savedAt = new Date(openings[meeting]!.getTime() + (20 + nth * BETWEEN_COUPONS + Math.floor(random.uniform() * 35)) * 60_000)
     const expected = newCoupon({ studentId: '', classDay: isoDay(savedAt), rulesVersion: 2, piece: PLATE, ticket, beadCount: 6 + Math.min(4, Math.floor(n / 16)) }, SCHOOL_RULES)
     const tries = done.get(position) ?? 0
     const document = weldCoupon(expected, learner, tries, random)
@@ -97,7 +110,7 @@ function growStudent({ name, place, booth, start, end }: { name: string, place: 
       goodInARow = 0
     }
   }
-  return { name, hand, booth, startDate: isoDay(start), coupons }
+  return { name, hand, booth, startDate: isoDay(openings[0]!), coupons }
 }
 
 interface Slip {

@@ -53,7 +53,13 @@ export function useBenchActs() {
 
   const degree = (digit: 1 | 2 | 3) => change(mark => setDegree(mark, digit))
   const stretch = (byMm: number) => change(mark => (isFlaw(mark) ? stretchSpan(bench.document!, mark, byMm) : mark))
-  const shift = (byMm: number) => change(mark => moveMark(bench.document!, mark, byMm))
+
+  /** Moves the selected mark; the cursor goes with it. */
+  function shift(byMm: number): void {
+    change(mark => moveMark(bench.document!, mark, byMm))
+    if (bench.selected) bench.moveCursor({ beadId: bench.selected.beadId, atMm: bench.selected.atMm })
+  }
+
   const side = () => change(mark => (isFlaw(mark) ? turnSide(mark) : mark))
 
   function remove(): void {

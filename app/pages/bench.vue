@@ -98,9 +98,9 @@ async function save(why = '') {
       theirs.value = result.theirs
       return
     }
-    notice.value = result.is === 'saved' ? `${student.name}: saved` : `${student.name}: kept in this browser until the server answers`
     await refreshFloor(student.id)
     if (!wasRegrade) next()
+    notice.value = result.is === 'saved' ? `${student.name}: saved` : `${student.name}: kept in this browser until the server answers`
   } catch (error) {
     problem.value = error instanceof RequestFailure && error.fields.length > 0 ? error.fields.map(field => field.message).join('. ') : messageOf(error)
   } finally {
@@ -175,12 +175,12 @@ useBenchKeys({
       <section class="stage" aria-label="Coupon">
         <p class="caption"><span>{{ bench.document.beads.length }} beads</span><span>{{ bench.document.ticket.travel === 'up' ? 'travel up ↑' : bench.document.ticket.travel === 'down' ? 'travel down ↓' : `travel ${bench.document.ticket.travel} ${bench.document.ticket.travel === 'left to right' ? '→' : '←'}` }}</span></p>
         <BenchDrawing :unit="unit" />
+        <MarkDetail :mark="bench.selected" />
         <MarkPalette @drop="drop" @more="dialog = 'more'" />
       </section>
       <aside class="side" aria-label="Reading">
         <div class="scroll">
           <ReadingPanel v-if="bench.grade && bench.reading" :grade="bench.grade" :reading="bench.reading" :unit="unit" />
-          <MarkDetail v-if="bench.selected" :mark="bench.selected" :unit="unit" />
           <NextRun />
           <MarkList :document="bench.document" :unit="unit" />
           <CouponRemarks :key="bench.open.id" />
@@ -215,7 +215,7 @@ useBenchKeys({
 .head { grid-column: 1 / -1; display: flex; flex-wrap: wrap; align-items: center; justify-content: space-between; gap: 8px 20px; padding: 12px 18px; background: rgb(var(--v-theme-surface)); border-bottom: 1px solid var(--line); }
 .who h1 { font-size: 1.4rem; font-weight: 700; letter-spacing: -0.015em; line-height: 1.15; }
 .who p { color: var(--quiet); font-size: 0.92rem; }
-.stage { min-height: 0; min-width: 0; display: grid; grid-template-rows: auto minmax(0, 1fr) auto; }
+.stage { min-height: 0; min-width: 0; display: grid; grid-template-rows: auto minmax(0, 1fr) auto auto; }
 .caption { display: flex; justify-content: space-between; padding: 10px 20px 0; color: var(--quiet); font-size: 0.92rem; }
 .side { min-height: 0; display: grid; grid-template-rows: minmax(0, 1fr) auto; background: rgb(var(--v-theme-surface)); border-left: 1px solid var(--line); }
 .scroll { overflow-y: auto; padding: 16px 16px 8px; display: grid; gap: 14px; align-content: start; }

@@ -34,7 +34,7 @@ export function runOut({ rod, recovery, stubMm, beadAreaMm2 }: Burn): number {
 }
 
 /** Less than this left on a rod is not carried over to a new bead, mm of bead. Source: common practice. */
-const LEAST_CARRIED_MM = 25.4
+const LEAST_CARRIED_MM = 12.7
 
 /** A restart this close to either end of a bead would be moved to the end by any welder, mm. Source: common practice. */
 const NO_RESTART_WITHIN_MM = 9.5

@@ -24,12 +24,9 @@ export interface Reading {
 /** The first cause stands clear when it is at least this many times the second. Common practice. */
 const CLEAR = 1.5
 
-/** A sign seen again and again is one habit, not many pieces of evidence: it counts once, and a little more when repeated. */
-const repeated = (count: number) => 1 + Math.log2(Math.max(1, count)) / 4
-
 /**
- * Reads a coupon: ranks causes by prior odds times the likelihood ratio of each sign seen (a naive Bayes rule over data in
- * `CAUSES`; shares are of belief among the causes kept, not measured frequencies).
+ * Reads a coupon: ranks causes by prior odds times the likelihood ratio of each sign seen, tempered by how much of the coupon
+ * shows it (a naive Bayes rule over the data in `CAUSES`; shares are of belief among the causes kept, not measured frequencies).
  * @example readCoupon(soundCoupon, rules).nextRun // 'Same again: hold these settings'
  */
 export function readCoupon(document: CouponDocument, rules: HouseRules): Reading {
@@ -37,7 +34,7 @@ export function readCoupon(document: CouponDocument, rules: HouseRules): Reading
   if (signs.length === 0) return { signs, causes: [], clear: true, nextRun: 'Same again: hold these settings' }
   const weights = CAUSES.map(cause => ({
     cause,
-    weight: signs.reduce((odds, sign) => odds * (cause.speaks[sign.id] ?? 1) ** repeated(sign.markIds.length), cause.prior),
+    weight: signs.reduce((odds, sign) => odds * (cause.speaks[sign.id] ?? 1) ** sign.strength, cause.prior),
     marks: signs.filter(sign => (cause.speaks[sign.id] ?? 1) > 1),
   }))
   const total = weights.reduce((sum, row) => sum + row.weight, 0)

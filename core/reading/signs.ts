@@ -1,4 +1,4 @@
-import type { CouponDocument, FlawMark, TryKind, TryMark } from '../coupon'
+import type { CouponDocument, FlawMark, Mark, TryKind, TryMark } from '../coupon'
 import { beadNumber, isFlaw, isReading, isTry } from '../coupon'
 import { wantedWidth, type HouseRules } from '../house'
 import { checkTicket } from '../setup'
@@ -14,7 +14,12 @@ export type SignId =
 export interface Sign {
   readonly id: SignId
   readonly markIds: readonly string[]
+  /** How much of the coupon shows it: from under 1 for a single slip to over 1 for what is everywhere. */
+  readonly strength: number
 }
+
+/** A sign on a small part of a coupon says less than one that is everywhere: from 0.5 up to 1.5. Common practice. */
+const strengthOf = (share: number) => 0.5 + Math.min(1, share)
 
 /**
  * The signs on a coupon, each with the marks that show it.
@@ -23,11 +28,12 @@ export interface Sign {
  */
 export function signsOf(document: CouponDocument, rules: HouseRules): Sign[] {
   const signs: Sign[] = []
-  const see = (id: SignId, marks: readonly { readonly id: string }[]) => {
-    if (marks.length > 0) signs.push({ id, markIds: marks.map(mark => mark.id) })
+  const see = (id: SignId, marks: readonly Mark[], of = document.beads.length) => {
+    const places = new Set(marks.map(mark => (of === document.beads.length ? mark.beadId : mark.id)))
+    if (marks.length > 0) signs.push({ id, markIds: marks.map(mark => mark.id), strength: strengthOf(places.size / of) })
   }
   for (const { finding } of checkTicket(document.ticket))
-    if (finding === 'current high' || finding === 'current low' || finding === 'wrong polarity') signs.push({ id: finding, markIds: [] })
+    if (finding === 'current high' || finding === 'current low' || finding === 'wrong polarity') signs.push({ id: finding, markIds: [], strength: 1 })
 
   const flaws = document.marks.filter(isFlaw)
   const of = (flaw: FlawMark['flaw']) => flaws.filter(mark => mark.flaw === flaw)
@@ -55,17 +61,19 @@ export function signsOf(document: CouponDocument, rules: HouseRules): Sign[] {
   see('lap off', of('lap'))
   if (grows(document, [...undercut, ...overlap, ...of('sagging')])) see('growing', [...undercut, ...overlap, ...of('sagging')])
 
-  const tries = (kind: TryKind, ...faults: string[]) => document.marks
-    .filter((mark): mark is TryMark => isTry(mark) && mark.kind === kind && mark.degree !== 'sound' && faults.includes(mark.fault ?? ''))
-  see('restart high', [...tries('restart', 'high'), ...tries('tie-in', 'high')])
-  see('restart low', [...tries('restart', 'low', 'gap'), ...tries('tie-in', 'low', 'gap')])
-  see('restart off line', [...tries('restart', 'off line'), ...tries('tie-in', 'off line')])
-  see('restart dirty', [...tries('restart', 'slag', 'pinholes'), ...tries('tie-in', 'slag', 'pinholes')])
-  see('start stuck', tries('start', 'stuck', 'cold'))
-  see('start pinholes', tries('start', 'pinholes'))
-  see('start poor', tries('start', 'lump', 'not burnt over'))
-  see('crater', tries('end', 'crater'))
-  see('ends low', tries('end', 'low', 'short of the edge', 'run off'))
+  const seeTries = (id: SignId, kinds: readonly TryKind[], ...faults: string[]) => {
+    const tried = document.marks.filter((mark): mark is TryMark => isTry(mark) && kinds.includes(mark.kind))
+    see(id, tried.filter(mark => mark.degree !== 'sound' && faults.includes(mark.fault ?? '')), tried.length)
+  }
+  seeTries('restart high', ['restart', 'tie-in'], 'high')
+  seeTries('restart low', ['restart', 'tie-in'], 'low', 'gap')
+  seeTries('restart off line', ['restart', 'tie-in'], 'off line')
+  seeTries('restart dirty', ['restart', 'tie-in'], 'slag', 'pinholes')
+  seeTries('start stuck', ['start'], 'stuck', 'cold')
+  seeTries('start pinholes', ['start'], 'pinholes')
+  seeTries('start poor', ['start'], 'lump', 'not burnt over')
+  seeTries('crater', ['end'], 'crater')
+  seeTries('ends low', ['end'], 'low', 'short of the edge', 'run off')
 
   const { lowMm, highMm } = wantedWidth(rules, document.ticket.diameterMm)
   const widths = document.marks.filter(isReading).filter(mark => mark.of === 'width')

@@ -3,6 +3,13 @@ import type { Me } from '../../contract/people'
 import { findMe } from '../store/accounts'
 import { notFound, refuse } from './refuse'
 
+declare module '#auth-utils' {
+  /** What a sealed session holds: who, and nothing that could be out of date. */
+  interface User {
+    id: string
+  }
+}
+
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/
 
 /** The person signed in, looked up anew: an account switched off is out at its next click. */

@@ -95,7 +95,7 @@ const tip = computed(() => {
   const middle = mark.kind === 'flaw' ? (mark.atMm + mark.toMm) / 2 : mark.atMm
   return { ...placement.value.point(middle, lane.offsetMm), text: describeMark(document.value, mark, props.unit).replace(/^bead \d+, /, '') }
 })
-const tipWidth = computed(() => px((tip.value?.text.length ?? 0) * 7.6 + 24))
+const tipWidth = computed(() => px((tip.value?.text.length ?? 0) * 6.9 + 24))
 const tipX = computed(() => Math.min(placement.value.width - tipWidth.value + px(12), Math.max(-px(36), (tip.value?.x ?? 0) - tipWidth.value / 2)))
 const tipY = computed(() => {
   const above = (tip.value?.y ?? 0) - px(52)

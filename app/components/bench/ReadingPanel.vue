@@ -11,6 +11,9 @@ const bench = useBench()
 
 const VERDICTS = { 'move on': 'Move on', 'run it again': 'Run it again', 'start over': 'Start over' } as const
 
+/** Marks that a reason names; an element they belong to is what the coupon is held back by. */
+const blamed = computed(() => new Set(props.grade.reasons.flatMap(reason => reason.markIds)))
+
 const rows = computed(() => props.grade.measures.elements
   .filter(measure => measure.tried > 0 && (measure.sound < measure.tried || elementOf(measure.element).counted === 'tries' || measure.element === 'run'))
   .map((measure) => {
@@ -19,7 +22,7 @@ const rows = computed(() => props.grade.measures.elements
     const amount = element.counted === 'mm'
       ? `${props.unit === 'in' ? formatFraction(measure.sound, 4) : Math.round(measure.sound)} of ${formatLength(measure.tried, props.unit)}`
       : `${measure.sound} of ${measure.tried}`
-    return { id: measure.element, name: element.name, share, amount, markIds: measure.markIds, short: share < 1 }
+    return { id: measure.element, name: element.name, share, amount, markIds: measure.markIds, against: measure.markIds.some(id => blamed.value.has(id)) }
   }))
 const causes = computed(() => props.reading.causes.slice(0, 3))
 const spread = computed(() => {
@@ -53,7 +56,7 @@ function show(markIds: readonly string[]) {
       <tbody>
         <tr v-for="row in rows" :key="row.id">
           <th scope="row">{{ row.name }}</th>
-          <td class="bar"><span :style="{ width: `${row.share * 100}%` }" :class="{ short: row.short }" /></td>
+          <td class="bar"><span :style="{ width: `${row.share * 100}%` }" :class="{ against: row.against }" /></td>
           <td class="num"><button v-if="row.markIds.length > 0" type="button" @click="show(row.markIds)">{{ row.amount }}</button><template v-else>{{ row.amount }}</template></td>
         </tr>
         <tr v-if="spread"><th scope="row">Width read</th><td /><td class="num">{{ spread }}</td></tr>
@@ -82,8 +85,9 @@ button:hover { text-decoration: underline; }
 th { text-align: left; font-weight: 450; padding: 3px 0; font-size: 0.95rem; white-space: nowrap; }
 td.num { text-align: right; font-weight: 600; white-space: nowrap; font-size: 0.92rem; padding-left: 8px; }
 .bar { width: 26%; padding-left: 8px; }
+.bar span { min-width: 3px; }
 .bar span { display: block; height: 8px; border-radius: 4px; background: rgb(var(--v-theme-secondary)); }
-.bar span.short { background: repeating-linear-gradient(115deg, var(--poor) 0 5px, transparent 5px 7px); }
+.bar span.against { background: repeating-linear-gradient(115deg, var(--poor) 0 5px, transparent 5px 7px); }
 ol li { display: flex; justify-content: space-between; align-items: center; }
 ol li:first-child { font-weight: 650; }
 </style>

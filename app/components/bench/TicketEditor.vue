@@ -15,7 +15,7 @@ const form = reactive({
   ...ticket, booth: ticket.booth === null ? '' : String(ticket.booth), currentA: String(ticket.currentA),
   length: shown(piece.lengthMm), width: shown(piece.widthMm), thickness: shown(piece.thicknessMm), beads: String(beads.length),
 })
-const errors = reactive<Record<string, string>>({})
+const errors = ref<Record<string, string>>({})
 
 const electrode = computed(() => ELECTRODES.find(row => row.classification === form.classification)!)
 const window = computed(() => currentWindow(form.classification, form.diameterMm, form.position))
@@ -26,24 +26,24 @@ watch(() => form.position, (position) => {
 
 function whole(name: 'currentA' | 'beads' | 'booth', low: number, high: number, what: string): number {
   const value = Number(form[name])
-  if (form[name].trim() === '' || !Number.isInteger(value) || value < low || value > high) errors[name] = `A whole number of ${what}, ${low} to ${high}`
+  if (form[name].trim() === '' || !Number.isInteger(value) || value < low || value > high) errors.value[name] = `A whole number of ${what}, ${low} to ${high}`
   return value
 }
 function length(name: 'length' | 'width' | 'thickness', low: number, high: number): number {
   try {
     const mm = parseLength(form[name], props.unit)
-    if (mm < low || mm > high) errors[name] = props.unit === 'in' ? `From ${formatFraction(low)} to ${formatFraction(high)} in` : `From ${low} to ${high} mm`
+    if (mm < low || mm > high) errors.value[name] = props.unit === 'in' ? `From ${formatFraction(low)} to ${formatFraction(high)} in` : `From ${low} to ${high} mm`
     return mm
   } catch (error) {
-    errors[name] = messageOf(error)
+    errors.value[name] = messageOf(error)
     return 0
   }
 }
 
 function apply() {
-  for (const name of Object.keys(errors)) delete errors[name]
+  errors.value = {}
   const rung = form.rung.trim()
-  if (!rung) errors.rung = 'Name the rung, like “horizontal pad”'
+  if (!rung) errors.value.rung = 'Name the rung, like “horizontal pad”'
   const next: Ticket = {
     rung: rung.slice(0, 80), position: form.position, classification: form.classification, diameterMm: form.diameterMm, rods: form.rods,
     currentA: whole('currentA', 10, 500, 'amperes'), polarity: form.polarity, hand: form.hand, travel: form.travel,
@@ -51,14 +51,14 @@ function apply() {
   }
   const plate = { kind: 'pad', lengthMm: length('length', 25.4, 1000), widthMm: length('width', 25.4, 1000), thicknessMm: length('thickness', 1, 100) } as const
   const beadCount = whole('beads', 1, 60, 'beads')
-  if (Object.keys(errors).length > 0) return
+  if (Object.keys(errors.value).length > 0) return
   try {
     emit('change', { ticket: next, piece: plate, beadCount })
   } catch (error) {
-    errors.beads = messageOf(error)
+    errors.value.beads = messageOf(error)
   }
 }
-defineExpose({ refuse: (message: string) => { errors.beads = message } })
+defineExpose({ refuse: (message: string) => { errors.value.beads = message } })
 </script>
 
 <template>

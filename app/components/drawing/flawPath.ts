@@ -20,7 +20,7 @@ export function flawShape(flaw: FlawMark, bead: Bead, placement: Placement): Fla
   const size = flaw.sizeMm ?? flaw.severity * 0.5
   switch (flaw.flaw) {
     case 'undercut':
-      return { d: toes.map(toe => wave(from, to, at(toe), 0.25, 2.2)).join(' '), filled: false, strokeMm: 0.6 + Math.min(1.4, size) }
+      return { d: toes.map(toe => wave(from, to, at(toe), 0.3, 7)).join(' '), filled: false, strokeMm: 0.6 + Math.min(0.9, size * 0.45) }
     case 'overlap':
       return { d: toes.map(toe => bulge(from, to, at(toe), Math.sign(at(toe) - at(0)) * bead.widthMm * 0.2)).join(' '), filled: true, strokeMm: 0.3 }
     case 'incomplete fusion':

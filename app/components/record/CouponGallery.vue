@@ -1,8 +1,6 @@
 <script setup lang="ts">
-import { describeRod } from '~~/core/coupon'
 import { POSITIONS } from '~~/core/trade'
 import type { CouponSummary } from '~~/contract/record'
-import { spokenDay } from '~/composables/classDay'
 import type { CouponFilters } from '~/stores/record'
 
 /** Coupons as small drawings, newest first. */
@@ -24,11 +22,8 @@ const set = (change: Partial<CouponFilters>) => { filters.value = { ...filters.v
     <p v-if="coupons.length === 0 && !busy" class="quiet none">No coupon like that yet.</p>
     <ul>
       <li v-for="coupon in coupons" :key="coupon.id" class="panel">
-        <component :is="canOpen ? resolveComponent('NuxtLink') : 'div'" :to="canOpen ? { path: '/bench', query: { coupon: coupon.id, name } } : undefined" class="card">
-          <div class="thumb"><CouponThumb :document="coupon.document" :label="`Coupon of ${coupon.classDay}: ${coupon.verdict}`" /></div>
-          <div class="line"><VerdictSign :verdict="coupon.verdict" :size="20" /><b>{{ coupon.document.ticket.rung }}</b></div>
-          <p class="quiet">{{ spokenDay(coupon.classDay) }} · {{ describeRod(coupon.document.ticket) }} · {{ coupon.document.ticket.currentA }} A{{ coupon.document.mock ? ' · mock test' : '' }}</p>
-        </component>
+        <NuxtLink v-if="canOpen" :to="{ path: '/bench', query: { coupon: coupon.id, name } }"><CouponCard :coupon="coupon" /></NuxtLink>
+        <CouponCard v-else :coupon="coupon" />
       </li>
     </ul>
     <v-btn v-if="more" class="no-print again" variant="outlined" :loading="busy" @click="$emit('more')">Earlier coupons</v-btn>
@@ -40,11 +35,8 @@ const set = (change: Partial<CouponFilters>) => { filters.value = { ...filters.v
 .bar h2 { margin-right: auto; }
 .bar .v-select { flex: 0 1 180px; min-width: 130px; }
 ul { display: grid; grid-template-columns: repeat(auto-fill, minmax(210px, 1fr)); gap: 12px; }
-.card { display: grid; gap: 6px; padding: 10px; color: inherit; text-decoration: none; border-radius: 12px; }
-a.card:hover { box-shadow: 0 0 0 2px var(--line); }
-.thumb { height: 128px; }
-.line { display: flex; gap: 8px; align-items: center; }
-p { font-size: 0.85rem; }
+li a { display: block; color: inherit; text-decoration: none; border-radius: 12px; }
+li a:hover { box-shadow: 0 0 0 2px var(--line); }
 .none { padding: 20px 0; }
 .again { margin-top: 14px; }
 </style>

@@ -43,7 +43,7 @@ const range = (rate: Rate) => (rate.interval ? `${Math.round(rate.interval.low *
           <th scope="row"><b>{{ row.position }} {{ positionOf(row.position).name }}</b><small>{{ row.rodFamily }}</small></th>
           <td v-for="id in shown" :key="id" class="num">
             <template v-if="row.rates.get(id)">
-              <span class="bar"><i :class="temper(row.rates.get(id)!.share)" :style="{ width: percent(row.rates.get(id)!.share) }" /></span>
+              <span class="bar"><i :class="temper(row.rates.get(id)!.share)" :style="{ width: `${row.rates.get(id)!.share * 100}%` }" /></span>
               <b v-if="!row.rates.get(id)!.few">{{ percent(row.rates.get(id)!.share) }}</b>
               <small>{{ counted(id, row.rates.get(id)!) }}<template v-if="row.rates.get(id)!.interval"> · {{ range(row.rates.get(id)!) }}</template></small>
             </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { spokenDay } from '~/composables/classDay'
 import { useLoader } from '~/composables/loader'
 import { useHouseRules } from '~/stores/houseRules'
 import { useRecord, type CouponFilters } from '~/stores/record'
@@ -35,7 +36,7 @@ const print = () => window.print()
       <header class="page-head">
         <div>
           <h1>{{ record.student.name }}</h1>
-          <p>{{ record.section }} · {{ record.student.hand }} hand · {{ record.coupons }} coupons since {{ record.student.startDate }}</p>
+          <p>{{ record.section }} · {{ record.student.hand }} hand · {{ record.coupons }} coupons since {{ spokenDay(record.student.startDate) }}</p>
         </div>
         <v-btn class="push no-print" variant="outlined" @click="print">Print</v-btn>
         <v-btn v-if="session.isStaff" class="no-print" color="primary" :to="{ path: '/bench', query: { student: record.student.id } }">Read a coupon</v-btn>

@@ -1,0 +1,73 @@
+#!/usr/bin/env node
+import { mkdtemp, readFile, rm } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { needBuild } from './build.mjs'
+import { freePort, startMariadb } from './mariadb.mjs'
+import { needDebian, needNpm } from './packages.mjs'
+import { run, runTask } from './run.mjs'
+import { main, step } from './say.mjs'
+import { serve } from './serve.mjs'
+
+/** Everything is tested, or one kind of it: `node bin/test.mjs unit`. */
+const wanted = process.argv[2] ?? 'all'
+const asked = kind => wanted === 'all' || wanted === kind
+const counts = { passed: 0, failed: 0 }
+
+/** A check that passes or fails as a whole, like lint. */
+async function check(what, work) {
+  try {
+    await step(what, work)
+    counts.passed++
+  } catch (error) {
+    counts.failed++
+    console.error(error.output ?? error.message)
+  }
+}
+
+/** Runs the tests of a Vitest project and adds up its counts. */
+async function vitest(project, env = {}) {
+  const dir = await mkdtemp(`${tmpdir()}/fusilis-test-`)
+  const report = `${dir}/report.json`
+  await run('npx', ['vitest', 'run', '--project', project, '--reporter=dot', '--reporter=json', `--outputFile=${report}`], { env: { NO_COLOR: '1', ...env }, show: true }).catch(() => {})
+  const result = await readFile(report, 'utf8').then(JSON.parse, () => null)
+  counts.passed += result?.numPassedTests ?? 0
+  const failed = (result?.numFailedTests ?? 0)
+  const brokenFiles = result?.testResults.filter(file => file.status === 'failed' && file.assertionResults.length === 0).length ?? 1
+  counts.failed += failed + brokenFiles
+  await rm(dir, { recursive: true, force: true })
+}
+
+/** Serves the built application on a scratch database that is thrown away. */
+async function withServer(work) {
+  const dir = await mkdtemp(`${tmpdir()}/fusilis-scratch-`)
+  const database = await step('Starting a scratch MariaDB', () => startMariadb(dir, { durable: false }))
+  try {
+    const env = { FUSILIS_DB_URL: database.url }
+    await step('Bringing it up to date', () => runTask('migrate', [], { env }))
+    const server = await serve({ dir, url: database.url, port: await freePort() })
+    try {
+      await work({ ...env, FUSILIS_URL: server.address })
+    } finally {
+      await server.stop()
+    }
+  } finally {
+    await database.stop()
+    await rm(dir, { recursive: true, force: true })
+  }
+}
+
+await main(async () => {
+  await needNpm()
+  if (wanted !== 'unit') await needDebian('mariadb-server', ...(asked('e2e') ? ['chromium'] : []))
+  await step('Preparing', () => run('npx', ['nuxt', 'prepare']))
+  if (wanted === 'all') {
+    await check('Lint', () => run('npx', ['eslint', '.']))
+    await check('Types', () => run('npx', ['nuxt', 'typecheck']))
+  }
+  if (asked('unit')) await vitest('unit')
+  if (asked('server') || asked('e2e')) await needBuild()
+  for (const kind of ['server', 'e2e']) if (asked(kind)) await withServer(env => vitest(kind, env))
+}).catch(() => { counts.failed++ })
+if (process.exitCode) counts.failed++
+console.log(`\n${counts.passed} passed, ${counts.failed} failed`)
+if (counts.failed > 0) process.exitCode = 1

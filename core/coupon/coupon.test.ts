@@ -1,0 +1,134 @@
+import { describe, expect, it } from 'vitest'
+import fc from 'fast-check'
+import { DEFAULT_HOUSE_RULES, wantedWidth } from '../house'
+import { inches } from '../units'
+import { DISCONTINUITIES } from '../trade'
+import { aCoupon, aFlaw, aTicket, EXAMPLE_PLATE } from './example'
+import { beadEnd, beadStart, clampToBead, describeMark, isFlaw, isTry, layLanes, layOutAgain, moveMark, newFlaw, newReading, putMark, removeMark, setDegree, stretchSpan, tryMeant, turnSide, type FlawMark, type TryMark } from '.'
+
+const rules = DEFAULT_HOUSE_RULES
+
+describe('a new coupon', () => {
+  it('comes with a sound start and end on every bead', () => {
+    const { marks, beads } = aCoupon()
+    for (const bead of beads) {
+      expect(marks.filter(mark => mark.beadId === bead.id && mark.kind === 'start')).toHaveLength(1)
+      expect(marks.filter(mark => mark.beadId === bead.id && mark.kind === 'end')).toHaveLength(1)
+    }
+    expect(marks.filter(isTry).every(mark => mark.degree === 'sound')).toBe(true)
+  })
+
+  it('laps its beads by the middle of the house’s overlap, at the top of its width', () => {
+    const { beads } = aCoupon()
+    const width = wantedWidth(rules, inches(1 / 8)).highMm
+    expect(beads[0]!.widthMm).toBeCloseTo(width, 9)
+    expect(beads[1]!.offsetMm - beads[0]!.offsetMm).toBeCloseTo(width * 0.6, 9)
+  })
+
+  it('starts at the right edge when the travel is right to left', () => {
+    const coupon = aCoupon({ ticket: { travel: 'right to left', hand: 'left' } })
+    expect(coupon.marks.find(mark => mark.id === 'b1-start')!.atMm).toBeCloseTo(inches(6), 9)
+    expect(beadStart(coupon.beads[0]!, coupon.ticket)).toBeGreaterThan(beadEnd(coupon.beads[0]!, coupon.ticket))
+  })
+
+  it('foresees more restarts on a day of stubs', () => {
+    const restarts = (rods: 'new' | 'stubs') => aCoupon({ ticket: { rods } }).marks.filter(mark => mark.kind === 'restart').length
+    expect(restarts('stubs')).toBeGreaterThan(restarts('new'))
+  })
+
+  it('mirrors its restarts for the other direction', () => {
+    const places = (travel: 'left to right' | 'right to left') => aCoupon({ ticket: { travel } }).marks.filter(mark => mark.kind === 'restart').map(mark => mark.atMm)
+    places('left to right').forEach((at, index) => expect(places('right to left')[index]).toBeCloseTo(inches(6) - at, 9))
+  })
+
+  it('refuses beads that do not fit on the plate', () => {
+    expect(() => layLanes(EXAMPLE_PLATE, { count: 60, beadMm: 9, overlap: 0.4 }, n => `b${n}`)).toThrow(/do not fit/)
+  })
+})
+
+describe('marks', () => {
+  const place = { beadId: 'b2', atMm: 60 }
+
+  it('a letter means the try near the cursor, then the nearest sound one, then none', () => {
+    const coupon = putMark(aCoupon(), { id: 'r1', kind: 'restart', beadId: 'b1', atMm: 60, degree: 'poor', fault: 'high', rod: 'new' } satisfies TryMark)
+    expect(tryMeant(coupon, 'restart', { beadId: 'b1', atMm: 62 })?.id).toBe('r1')
+    expect(tryMeant(coupon, 'end', { beadId: 'b1', atMm: 10 })?.id).toBe('b1-end')
+    expect(tryMeant(coupon, 'tie-in', { beadId: 'b1', atMm: 10 })).toBeNull()
+  })
+
+  it('a flaw takes the shape its kind asks for', () => {
+    const coupon = aCoupon()
+    const span = newFlaw(coupon, 'a', 'undercut', place)
+    expect(span.toMm - span.atMm).toBeCloseTo(inches(1 / 2), 9)
+    expect(newFlaw(coupon, 'b', 'porosity', place).toMm).toBe(60)
+    expect(newFlaw(coupon, 'c', 'crooked', place)).toMatchObject({ atMm: 0, toMm: inches(6) })
+    expect(newFlaw(aCoupon({ ticket: { position: '2G' } }), 'd', 'undercut', place).side).toBe('upper')
+  })
+
+  it('a digit sets how bad it is, and the size that goes with it', () => {
+    expect(setDegree(aFlaw(), 3)).toMatchObject({ severity: 3, sizeMm: inches(1 / 16) })
+    expect(setDegree({ id: 'r', kind: 'restart', beadId: 'b1', atMm: 1, degree: 'poor', fault: 'high', rod: 'new' }, 1)).toMatchObject({ degree: 'sound', fault: null })
+    const reading = newReading('w', 'width', place, 8)
+    expect(setDegree(reading, 3)).toBe(reading)
+  })
+
+  it('turns a flaw from toe to toe, and only one that has toes', () => {
+    expect(turnSide(aFlaw({ side: 'upper' })).side).toBe('lower')
+    expect(turnSide(aFlaw({ side: 'both' })).side).toBe('upper')
+    expect(turnSide(aFlaw({ flaw: 'porosity', side: null })).side).toBeNull()
+  })
+
+  it('comes off again', () => expect(removeMark(putMark(aCoupon(), aFlaw()), 'f1')).toEqual(aCoupon()))
+
+  it('is said in words', () => {
+    const coupon = aCoupon()
+    expect(describeMark(coupon, { id: 'r', kind: 'restart', beadId: 'b4', atMm: inches(3 + 5 / 16), degree: 'poor', fault: 'high', rod: 'new' }, 'in')).toBe('bead 4, restart at 3 5/16 in: poor, high')
+    expect(describeMark(coupon, aFlaw(), 'in')).toBe('bead 1, undercut from 1 in to 2 in, upper toe, 1/32 in deep')
+    expect(describeMark(coupon, newReading('w', 'width', place, 9.525), 'mm')).toBe('bead 2, width at 60 mm: 9.5 mm')
+  })
+
+  it('never leaves its bead, however it is moved and stretched, and a span is never turned round', () => {
+    const coupon = aCoupon()
+    const flaws = fc.constantFrom(...DISCONTINUITIES.map(row => row.id))
+    const step = fc.double({ min: -300, max: 300, noNaN: true })
+    fc.assert(fc.property(flaws, fc.double({ min: 0, max: inches(6), noNaN: true }), fc.array(fc.tuple(fc.boolean(), step), { maxLength: 12 }), (flaw, atMm, steps) => {
+      let mark: FlawMark = newFlaw(coupon, 'm', flaw, { beadId: 'b1', atMm })
+      for (const [stretch, by] of steps) mark = stretch ? stretchSpan(coupon, mark, by) : moveMark(coupon, mark, by) as FlawMark
+      expect(mark.atMm).toBeGreaterThanOrEqual(-1e-9)
+      expect(mark.toMm).toBeGreaterThanOrEqual(mark.atMm)
+      expect(mark.toMm).toBeLessThanOrEqual(inches(6) + 1e-9)
+    }))
+  })
+
+  it('a place is held on its bead', () => {
+    const bead = aCoupon().beads[0]!
+    expect([clampToBead(bead, -5), clampToBead(bead, 9999), clampToBead(bead, 50)]).toEqual([0, bead.toMm, 50])
+  })
+})
+
+describe('laying out again', () => {
+  it('keeps what was marked on beads that stay, and drops what was on beads that go', () => {
+    const marked = putMark(putMark(aCoupon(), aFlaw()), aFlaw({ id: 'f6', beadId: 'b6' }))
+    const fewer = layOutAgain(marked, { beadCount: 4 }, rules)
+    expect(fewer.beads).toHaveLength(4)
+    expect(fewer.marks.filter(isFlaw).map(mark => mark.id)).toEqual(['f1'])
+  })
+
+  it('foresees anew what was not graded, and keeps what was', () => {
+    const poor = setDegree(aCoupon().marks.find(mark => mark.id === 'b1-start')!, 3)
+    const stubs = layOutAgain(putMark(aCoupon(), poor), { ticket: aTicket({ rods: 'stubs' }) }, rules)
+    expect(stubs.marks.find(mark => mark.id === 'b1-start')).toMatchObject({ degree: 'poor' })
+    expect(stubs.marks.filter(mark => mark.kind === 'restart').length).toBeGreaterThan(aCoupon().marks.filter(mark => mark.kind === 'restart').length)
+  })
+
+  it('takes a graded start to the other edge when the travel turns', () => {
+    const poor = setDegree(aCoupon().marks.find(mark => mark.id === 'b1-start')!, 3)
+    const turned = layOutAgain(putMark(aCoupon(), poor), { ticket: aTicket({ travel: 'right to left' }) }, rules)
+    expect(turned.marks.find(mark => mark.id === 'b1-start')!.atMm).toBeCloseTo(inches(6), 9)
+  })
+
+  it('changes nothing when nothing changes', () => {
+    const again = layOutAgain(aCoupon(), {}, rules)
+    expect(again.marks).toEqual(aCoupon().marks)
+  })
+})

@@ -1,0 +1,33 @@
+import { DEFAULT_HOUSE_RULES } from '../house'
+import { inches } from '../units'
+import type { CouponDocument, FlawMark, PadPiece, Ticket } from './document'
+import { newCoupon } from './newCoupon'
+
+/** A six-bead flat pad with nothing against it: the example that docstrings and tests start from. */
+
+export const EXAMPLE_PLATE: PadPiece = { kind: 'pad', lengthMm: inches(6), widthMm: inches(4), thicknessMm: inches(3 / 8) }
+
+export const EXAMPLE_STUDENT = '01900000-0000-7000-8000-000000000001'
+
+/** A ticket that fits, changed where wanted. */
+export function aTicket(change: Partial<Ticket> = {}): Ticket {
+  return {
+    rung: 'flat pad', position: '1G', classification: 'E7018', diameterMm: inches(1 / 8), rods: 'new', currentA: 125, polarity: 'DCEP',
+    hand: 'right', travel: 'left to right', booth: 7, ...change,
+  }
+}
+
+/** A new coupon as it opens on the bench. */
+export function aCoupon(change: { ticket?: Partial<Ticket>, beadCount?: number, studentId?: string } = {}): CouponDocument {
+  return newCoupon({
+    studentId: change.studentId ?? EXAMPLE_STUDENT, classDay: '2026-10-05', rulesVersion: 1, piece: EXAMPLE_PLATE,
+    ticket: aTicket(change.ticket), beadCount: change.beadCount ?? 6,
+  }, DEFAULT_HOUSE_RULES)
+}
+
+/** A flaw on the first bead from 1 to 2 in, changed where wanted. */
+export function aFlaw(change: Partial<FlawMark> = {}): FlawMark {
+  return {
+    id: 'f1', kind: 'flaw', flaw: 'undercut', beadId: 'b1', atMm: inches(1), toMm: inches(2), side: 'upper', severity: 2, sizeMm: inches(1 / 32), ...change,
+  }
+}

@@ -1,0 +1,217 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { v7 as uuid } from 'uuid'
+import type { Browser, Page } from 'playwright-core'
+import type { CouponRevision, SavedCoupon } from '../../contract/coupon'
+import type { CouponPage } from '../../contract/record'
+import { isFlaw, isTry } from '../../core/coupon'
+import { aCoupon } from '../../core/coupon/example'
+import { inches } from '../../core/units'
+import { foundTestSchool, type School } from '../school'
+import { ADDRESS } from '../session'
+import { openBrowser, signedIn } from './browser'
+
+let browser: Browser
+let school: School
+beforeAll(async () => {
+  school = await foundTestSchool()
+  browser = await openBrowser()
+})
+afterAll(() => browser?.close())
+
+const newest = async (studentId = school.mine.id) => {
+  const { body } = await school.lead.ask<CouponPage>('GET', `/api/students/${studentId}/coupons`)
+  return [...body.coupons].sort((a, b) => b.savedAt.localeCompare(a.savedAt))[0]
+}
+const saved = async (id: string) => (await school.lead.ask<SavedCoupon>('GET', `/api/coupons/${id}`)).body
+
+/** A page with a new coupon of the first student on the bench. */
+async function bench(username = 'tobias', options = {}): Promise<Page> {
+  const page = await signedIn(browser, username, options)
+  await page.goto(`${ADDRESS}/bench?student=${school.mine.id}`)
+  await page.getByRole('heading', { name: 'Oriel Tamsin' }).waitFor()
+  await page.waitForURL(`${ADDRESS}/bench`)
+  return page
+}
+const verdict = (page: Page) => page.getByRole('complementary').getByRole('heading', { level: 2 }).innerText()
+
+describe('by keys', () => {
+  it('a six-bead pad with three flaws goes from next coupon to saved in at most 14 presses', async () => {
+    const page = await signedIn(browser, 'tobias')
+    await page.goto(`${ADDRESS}/bench`)
+    await page.getByRole('button', { name: 'Next coupon' }).waitFor()
+    let presses = 0
+    const press = async (...keys: string[]) => {
+      for (const key of keys) {
+        await page.keyboard.press(key)
+        presses++
+      }
+    }
+    await press('n')
+    const who = await page.getByRole('heading', { level: 1 }).innerText()
+    await page.getByText('6 beads', { exact: true }).waitFor()
+    await press('ArrowUp', 'u', 'ArrowUp', 'ArrowUp', 'p', '3', 'ArrowUp', 's', '2')
+    await press('Enter')
+    await page.getByText(`${who}: saved`).waitFor()
+    expect(presses).toBeLessThanOrEqual(14)
+
+    const coupon = await newest(who === 'Oriel Tamsin' ? school.mine.id : school.other.id)
+    expect(coupon!.document.beads).toHaveLength(6)
+    expect(coupon!.document.marks.filter(isFlaw).map(mark => [mark.flaw, mark.beadId, mark.severity])).toEqual([['undercut', 'b2', 2], ['porosity', 'b4', 3]])
+    expect(coupon!.document.marks.filter(isTry).filter(mark => mark.degree !== 'sound')).toMatchObject([{ kind: 'start', beadId: 'b5', degree: 'workable' }])
+    await page.context().close()
+  })
+
+  it('goes along by an eighth and by a half, stretches, moves, undoes and redoes', async () => {
+    const page = await bench()
+    const marks = page.locator('details.marks')
+    await marks.locator('summary').click()
+    const first = () => marks.getByRole('button').first().innerText()
+    await page.keyboard.press('Shift+ArrowRight')
+    await page.keyboard.press('ArrowRight')
+    await page.keyboard.press('p')
+    expect(await first()).toBe('bead 1, porosity at 3 5/8 in, 1/16 in across')
+    await page.keyboard.press('Control+ArrowLeft')
+    expect(await first()).toContain('at 3 1/2 in')
+    await page.keyboard.press('Delete')
+    await page.keyboard.press('u')
+    await page.keyboard.press(']')
+    expect(await first()).toBe('bead 1, undercut from 3 1/4 in to 3 7/8 in, both toes, 1/32 in deep')
+    await page.keyboard.press('y')
+    expect(await first()).toContain('upper toe')
+    for (let n = 0; n < 6; n++) await page.keyboard.press('Control+z')
+    expect(await first()).toContain('bead 1, start')
+    await page.keyboard.press('Control+Shift+z')
+    expect(await first()).toContain('porosity at 3 5/8 in')
+    await page.context().close()
+  })
+
+  it('a crack starts over, and says so at once', async () => {
+    const page = await bench()
+    expect(await verdict(page)).toBe('Move on')
+    await page.keyboard.press('k')
+    expect(await verdict(page)).toBe('Start over')
+    await page.getByRole('button', { name: 'Cracked: a crack is never acceptable' }).waitFor()
+    await page.context().close()
+  })
+
+  it('a current out of its window is marked on the ticket, and a wrong one refused at its field', async () => {
+    const page = await bench()
+    await page.keyboard.press('i')
+    const current = page.getByLabel('Current')
+    await current.fill('wide open')
+    await page.getByRole('button', { name: 'Set the ticket' }).click()
+    await page.getByText('A whole number of amperes, 10 to 500').waitFor()
+    await current.fill('165')
+    await page.getByLabel('Beads').fill('99')
+    await page.getByRole('button', { name: 'Set the ticket' }).click()
+    await page.getByText('A whole number of beads, 1 to 60').waitFor()
+    await page.getByLabel('Beads').fill('7')
+    await page.getByRole('button', { name: 'Set the ticket' }).click()
+    await page.getByText('7 beads', { exact: true }).waitFor()
+    await page.getByRole('group', { name: 'Ticket' }).getByText('25 A over 110–140 A').waitFor({ state: 'attached' })
+    await page.context().close()
+  })
+
+  it('keeps the instructor’s own words for the next run, and a verdict with its reason', async () => {
+    const page = await bench()
+    await page.getByRole('button', { name: 'Change the words' }).click()
+    await page.getByLabel('Next run').last().fill('Elbow on the table, then again')
+    await page.keyboard.press('Enter')
+    await page.getByText('Notes, clean-up, own verdict').click()
+    await page.getByLabel('My own verdict instead').check()
+    await page.getByLabel('Why', { exact: true }).fill('the plate was rusty')
+    await page.keyboard.press('Enter')
+    await page.getByLabel('Notes').fill('näher 🔥')
+    await page.getByRole('button', { name: 'Save, next coupon' }).click()
+    await page.getByText('Oriel Tamsin: saved').waitFor()
+    expect((await newest())!.document).toMatchObject({ nextRun: 'Elbow on the table, then again', overrule: { verdict: 'move on', reason: 'the plate was rusty' }, notes: 'näher 🔥' })
+    await page.context().close()
+  })
+})
+
+describe('by touch', () => {
+  it('a tap puts the cursor on a bead, a button drops the mark, and a mark can be dragged', async () => {
+    const page = await bench('tobias', { hasTouch: true, viewport: { width: 820, height: 1180 } })
+    const drawing = page.locator('.drawing svg')
+    const box = (await drawing.locator('rect').first().boundingBox())!
+    await page.touchscreen.tap(box.x + box.width / 2, box.y + box.height / 2)
+    await page.getByRole('toolbar', { name: 'Marks' }).getByRole('button', { name: 'Porosity' }).tap()
+    await page.getByRole('group', { name: 'How bad' }).getByRole('button', { name: 'bad' }).tap()
+    const x = box.x + box.width / 2
+    const mark = (await page.locator('[data-mark].selected').boundingBox())!
+    const y = mark.y + mark.height / 2
+    await page.mouse.move(x, y)
+    await page.mouse.down()
+    await page.mouse.move(x + box.width / 6, y, { steps: 4 })
+    await page.mouse.up()
+    await page.getByRole('button', { name: 'Save, next coupon' }).tap()
+    await page.getByText('Oriel Tamsin: saved').waitFor()
+    const [pore] = (await newest())!.document.marks.filter(isFlaw)
+    expect(pore).toMatchObject({ flaw: 'porosity', severity: 3 })
+    expect(pore!.atMm).toBeGreaterThan(inches(3.9))
+    expect(pore!.atMm).toBeLessThan(inches(4.1))
+    await page.context().close()
+  })
+})
+
+describe('nothing is lost', () => {
+  it('a reload in the middle leaves the coupon as it was marked', async () => {
+    const page = await bench()
+    await page.keyboard.press('k')
+    await page.reload()
+    await page.getByRole('heading', { name: 'Oriel Tamsin' }).waitFor()
+    expect(await verdict(page)).toBe('Start over')
+    await page.context().close()
+  })
+
+  it('a dead server keeps nobody waiting: the coupon stays here, and goes when the server is back', async () => {
+    const page = await bench()
+    await page.keyboard.press('c')
+    await page.route('**/api/**', route => route.abort())
+    await page.keyboard.press('Enter')
+    await page.getByText('kept in this browser until the server answers').waitFor()
+    await page.getByText('1 kept here').waitFor()
+    const kept = await page.evaluate(() => JSON.parse(localStorage.getItem('fusilis.outbox')!) as { id: string }[])
+    await page.unroute('**/api/**')
+    await page.reload()
+    await page.getByText('all saved').waitFor()
+    expect((await saved(kept[0]!.id)).document.marks.filter(isFlaw)).toMatchObject([{ flaw: 'crooked' }])
+    await page.context().close()
+  })
+
+  it('two people save the same coupon: both versions are offered, both are kept', async () => {
+    const id = uuid()
+    await school.lead.ask('PUT', `/api/coupons/${id}`, { baseVersion: 0, why: '', document: aCoupon({ studentId: school.mine.id }) })
+    const page = await signedIn(browser, 'tobias')
+    await page.goto(`${ADDRESS}/bench?coupon=${id}&name=Oriel%20Tamsin`)
+    await page.getByRole('heading', { name: 'Oriel Tamsin' }).waitFor()
+    await page.keyboard.press('k')
+    await school.lead.ask('PUT', `/api/coupons/${id}`, { baseVersion: 1, why: 'first', document: { ...aCoupon({ studentId: school.mine.id }), notes: 'by Maren' } })
+    await page.keyboard.press('Enter')
+    await page.getByLabel('Why', { exact: true }).fill('saw a crack')
+    await page.keyboard.press('Enter')
+    await page.getByText('Maren Holt saved this coupon meanwhile').waitFor()
+    await page.getByRole('button', { name: 'Theirs stands' }).click()
+    await page.getByText('Both versions are kept').waitFor()
+    expect((await saved(id)).document.notes).toBe('by Maren')
+    const { body } = await school.lead.ask<CouponRevision[]>('GET', `/api/coupons/${id}/revisions`)
+    expect(body.some(revision => revision.document.marks.some(mark => isFlaw(mark) && mark.flaw === 'crack'))).toBe(true)
+    await page.context().close()
+  })
+
+  it('grading again asks why and keeps the version before', async () => {
+    const page = await signedIn(browser, 'tobias')
+    const before = (await newest())!
+    await page.goto(`${ADDRESS}/record/${school.mine.id}`)
+    await page.getByRole('link', { name: new RegExp(`Coupon of ${before.classDay}`) }).first().click()
+    await page.getByText('graded again').waitFor()
+    await page.keyboard.press('c')
+    await page.keyboard.press('Enter')
+    await page.getByRole('button', { name: 'Save', exact: true }).click()
+    await page.getByText('Say why in a few words').waitFor()
+    await page.getByLabel('Why', { exact: true }).fill('held to the light')
+    await page.keyboard.press('Enter')
+    await page.getByText('Oriel Tamsin: saved').waitFor()
+    await page.context().close()
+  })
+})

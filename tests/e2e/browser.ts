@@ -1,0 +1,24 @@
+import { chromium, type Browser, type BrowserContextOptions, type Page } from 'playwright-core'
+import { ADDRESS, PASSWORD } from '../session'
+
+export const BROWSER_FLAGS = ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync']
+
+/** Debian's Chromium, without its own calls to the network. */
+export function openBrowser(): Promise<Browser> {
+  return chromium.launch({ executablePath: '/usr/bin/chromium', args: BROWSER_FLAGS })
+}
+
+/** A page of its own, signed in through the sign-in form. Page errors fail the test that reads `errors`. */
+export async function signedIn(browser: Browser, username: string, options: BrowserContextOptions = {}): Promise<Page> {
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce', colorScheme: 'light', ...options })
+  const page = await context.newPage()
+  page.setDefaultTimeout(15_000)
+  await page.goto(`${ADDRESS}/sign-in`)
+  await page.getByLabel('User name').fill(username)
+  await page.getByLabel('Password').fill(PASSWORD)
+  await page.getByRole('button', { name: 'Sign in' }).click()
+  await page.getByRole('navigation', { name: 'Rooms' }).waitFor().catch(async () => {
+    throw new Error(`${username} did not get in; the page says: ${await page.locator('body').innerText()}`)
+  })
+  return page
+}

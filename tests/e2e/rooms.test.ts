@@ -1,0 +1,114 @@
+import { readFileSync } from 'node:fs'
+import { createRequire } from 'node:module'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { v7 as uuid } from 'uuid'
+import type { Browser, Page } from 'playwright-core'
+import { aCoupon } from '../../core/coupon/example'
+import { drawLearner, seededRandom, weldCoupon } from '../../core/simulate'
+import { foundTestSchool, type School } from '../school'
+import { ADDRESS } from '../session'
+import { openBrowser, signedIn } from './browser'
+
+const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
+
+let browser: Browser
+let school: School
+beforeAll(async () => {
+  school = await foundTestSchool()
+  const random = seededRandom(4)
+  for (let n = 0; n < 8; n++)
+    await school.lead.ask('PUT', `/api/coupons/${uuid()}`, { baseVersion: 0, why: '', document: weldCoupon(aCoupon({ studentId: school.mine.id }), drawLearner(random, null), n, random) })
+  browser = await openBrowser()
+})
+afterAll(() => browser?.close())
+
+interface Violation { id: string, impact: string, nodes: { html: string }[] }
+
+/** What axe-core finds serious or critical on a page. */
+async function serious(page: Page): Promise<string[]> {
+  await page.evaluate(AXE)
+  const violations = await page.evaluate(async () => {
+    const { axe } = window as unknown as { axe: { run: (root: Document, options: object) => Promise<{ violations: Violation[] }> } }
+    return (await axe.run(document, { resultTypes: ['violations'] })).violations
+  })
+  return violations.filter(row => row.impact === 'serious' || row.impact === 'critical').map(row => `${row.id}: ${row.nodes[0]?.html}`)
+}
+
+describe.each(['light', 'dark'] as const)('in the %s theme', (colorScheme) => {
+  it.each([
+    ['the floor', () => '/', 'Evening T'], ['the bench', () => `/bench?student=${school.mine.id}`, 'Oriel Tamsin'],
+    ['a record', () => `/record/${school.mine.id}`, 'Coupons'], ['the records', () => '/record', 'Whose record?'], ['the house', () => '/house', 'Accounts'],
+  ] as const)('axe finds nothing serious on %s, and it does not scroll sideways', async (_, path, heading) => {
+    const page = await signedIn(browser, 'maren', { colorScheme })
+    await page.goto(`${ADDRESS}${path()}`)
+    await page.getByRole('heading', { name: heading }).first().waitFor()
+    await page.waitForTimeout(400)
+    expect(await serious(page)).toEqual([])
+    for (const [width, height] of [[1280, 800], [820, 1180], ...(path() === '/house' ? [] : [[390, 844]])] as const) {
+      await page.setViewportSize({ width, height })
+      expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0)
+    }
+    await page.context().close()
+  })
+
+  it('axe finds nothing serious on the sign-in page', async () => {
+    const page = await browser.newPage({ colorScheme })
+    await page.goto(`${ADDRESS}/sign-in`)
+    await page.getByRole('heading', { name: 'Gannet Quay Trades Hall' }).waitFor()
+    expect(await serious(page)).toEqual([])
+    await page.close()
+  })
+})
+
+it('the drawing takes at least 60 % of the width at 1280x800', async () => {
+  const page = await signedIn(browser, 'tobias')
+  await page.goto(`${ADDRESS}/bench?student=${school.mine.id}`)
+  const stage = await page.getByRole('region', { name: 'Coupon' }).boundingBox()
+  expect(stage!.width / 1280).toBeGreaterThanOrEqual(0.6)
+  await page.context().close()
+})
+
+describe('a student', () => {
+  it('sees the own record, and is led back to it from anywhere else', async () => {
+    const page = await signedIn(browser, 'oriel')
+    await page.getByRole('heading', { name: 'Oriel Tamsin' }).waitFor()
+    for (const path of ['/', '/bench', '/house', `/record/${school.other.id}`]) {
+      await page.goto(`${ADDRESS}${path}`)
+      await page.getByRole('heading', { name: 'Oriel Tamsin' }).waitFor()
+      expect(new URL(page.url()).pathname).toBe(`/record/${school.mine.id}`)
+    }
+    expect(await page.getByRole('navigation', { name: 'Rooms' }).getByRole('link').allInnerTexts()).toEqual(['Record'])
+    await page.context().close()
+  })
+})
+
+describe('a roster from a file', () => {
+  const choose = async (page: Page, text: string) => page.getByLabel(/CSV file/).setInputFiles({ name: 'roster.csv', mimeType: 'text/csv', buffer: Buffer.from(text, 'latin1') })
+
+  it('shows what is wrong by line and imports nobody; mended, it imports everybody, Latin-1 or not', async () => {
+    const page = await signedIn(browser, 'maren')
+    await page.goto(`${ADDRESS}/house`)
+    await page.getByRole('button', { name: 'Import CSV' }).click()
+    await choose(page, 'name,hand\nZo\xEB Camber,left\nDario Venn,both\n')
+    await page.getByText('1 of 2 lines need mending').waitFor()
+    await page.getByText('hand is right or left').waitFor()
+    expect(await page.getByRole('button', { name: 'Import 2 students' }).isDisabled()).toBe(true)
+    await choose(page, 'name,hand\nZo\xEB Camber,left\nDario Venn,right\n')
+    await page.getByRole('button', { name: 'Import 2 students' }).click()
+    await page.getByText('2 students imported').waitFor()
+    await page.getByRole('link', { name: 'Zoë Camber' }).waitFor()
+    await page.context().close()
+  })
+})
+
+it('adds a student, and says at the field what is wrong', async () => {
+  const page = await signedIn(browser, 'tobias')
+  await page.goto(`${ADDRESS}/house`)
+  await page.getByRole('button', { name: 'Add student' }).click()
+  await page.getByRole('button', { name: 'Save', exact: true }).click()
+  await page.getByText('This is missing').waitFor()
+  await page.getByLabel('Name').fill('Freya Pell 🔧')
+  await page.getByRole('button', { name: 'Save', exact: true }).click()
+  await page.getByRole('link', { name: 'Freya Pell 🔧' }).waitFor()
+  await page.context().close()
+})

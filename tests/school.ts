@@ -1,0 +1,39 @@
+import type { Account, Section, Student } from '../contract/people'
+import { PASSWORD, Visitor } from './session'
+
+export interface School {
+  readonly lead: Visitor
+  readonly instructor: Visitor
+  readonly student: Visitor
+  readonly section: Section
+  readonly mine: Student
+  readonly other: Student
+}
+
+const must = <T>(answer: { status: number, body: unknown }): T => {
+  if (answer.status >= 300) throw new Error(`${answer.status} ${JSON.stringify(answer.body)}`)
+  return answer.body as T
+}
+
+/** A small school of the Gannet Quay kind: one lead, one instructor, a section with two students, one of them with an account. Made once a database. */
+export async function foundTestSchool(): Promise<School> {
+  const lead = new Visitor()
+  const founded = await lead.ask('POST', '/api/first-lead', { school: 'Gannet Quay Trades Hall', name: 'Maren Holt', username: 'maren', password: PASSWORD })
+  if (founded.status !== 201) await lead.signIn('maren')
+  const sections = must<Section[]>(await lead.ask('GET', '/api/sections'))
+  const section = sections.find(one => one.name === 'Evening T') ?? must<Section>(await lead.ask('POST', '/api/sections', {
+    name: 'Evening T', meetings: [{ weekday: 'Mon', from: '18:00', to: '21:00' }], termFrom: '2026-09-01', termTo: '2026-12-18',
+  }))
+  const students = must<Student[]>(await lead.ask('GET', `/api/sections/${section.id}/students`))
+  const student = async (name: string, booth: number) => students.find(one => one.name === name)
+    ?? must<Student>(await lead.ask('POST', '/api/students', { name, hand: 'right', sectionId: section.id, startDate: '2026-09-01', booth, active: true }))
+  const mine = await student('Oriel Tamsin', 1)
+  const other = await student('Pavo Lindqvar', 2)
+  const accounts = must<Account[]>(await lead.ask('GET', '/api/accounts'))
+  const account = async (username: string, role: string, studentId: string | null) => {
+    if (!accounts.some(one => one.username === username))
+      must(await lead.ask('POST', '/api/accounts', { name: username, username, role, studentId, active: true, password: PASSWORD }))
+    return new Visitor().signIn(username)
+  }
+  return { lead, instructor: await account('tobias', 'instructor', null), student: await account('oriel', 'student', mine.id), section, mine, other }
+}

@@ -1,0 +1,33 @@
+/** A signed-in visitor for tests: keeps its cookie, sends the origin a browser would. */
+export const ADDRESS = process.env.FUSILIS_URL ?? ''
+
+export interface Answer<T = Record<string, unknown>> {
+  readonly status: number
+  readonly type: string
+  readonly body: T
+}
+
+export class Visitor {
+  private cookie = ''
+
+  async ask<T = Record<string, unknown>>(method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<Answer<T>> {
+    const response = await fetch(`${ADDRESS}${path}`, {
+      method,
+      headers: { origin: ADDRESS, ...(this.cookie ? { cookie: this.cookie } : {}), ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...headers },
+      body: body === undefined ? undefined : typeof body === 'string' ? body : JSON.stringify(body),
+    })
+    const set = response.headers.getSetCookie()[0]
+    if (set) this.cookie = set.split(';')[0]!
+    const text = await response.text()
+    const type = response.headers.get('content-type') ?? ''
+    return { status: response.status, type, body: (type.includes('json') && text ? JSON.parse(text) : text) as T }
+  }
+
+  async signIn(username: string, password = PASSWORD): Promise<this> {
+    const { status } = await this.ask('POST', '/api/session', { username, password })
+    if (status !== 200) throw new Error(`${username} could not sign in: ${status}`)
+    return this
+  }
+}
+
+export const PASSWORD = 'a long enough secret'
