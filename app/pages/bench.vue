@@ -24,7 +24,7 @@ const session = useSession()
 const route = useRoute()
 const router = useRouter()
 
-type Dialog = 'ticket' | 'more' | 'students' | 'keys' | 'why' | 'width' | 'height' | null
+type Dialog = 'discard' | 'ticket' | 'more' | 'students' | 'keys' | 'why' | 'width' | 'height' | null
 const dialog = ref<Dialog>(null)
 const theirs = ref<SavedCoupon | null>(null)
 const problem = ref('')
@@ -55,8 +55,8 @@ async function openAsked() {
   const { coupon, student, name } = route.query
   if (!coupon && !student) return
   await router.replace('/bench')
-  if (bench.past.length > 0) {
-    notice.value = `${bench.open!.student.name}’s coupon is not saved yet. Save it first.`
+  if (bench.touched) {
+    notice.value = `${bench.open!.student.name}’s coupon is not saved yet. Save it, or throw it away.`
     return
   }
   if (typeof coupon === 'string') bench.openSaved(await outbox.find(coupon), typeof name === 'string' ? name : 'Saved coupon')
@@ -77,7 +77,7 @@ function next() {
 }
 
 function chooseStudent() {
-  if (bench.past.length > 0) notice.value = 'Save this coupon first, or undo its marks.'
+  if (bench.touched) notice.value = 'Save this coupon first, or throw it away.'
   else dialog.value = 'students'
 }
 
@@ -127,6 +127,11 @@ async function settle(choice: 'mine' | 'theirs') {
   } finally {
     saving.value = false
   }
+}
+
+function discard() {
+  dialog.value = null
+  bench.clear()
 }
 
 function drop(kind: MarkKind) {
@@ -191,6 +196,7 @@ useBenchKeys({
           <div class="steps">
             <v-btn variant="text" :disabled="bench.past.length === 0" @click="bench.undo">Undo</v-btn>
             <v-btn variant="text" :disabled="bench.future.length === 0" @click="bench.redo">Redo</v-btn>
+            <v-btn variant="text" @click="bench.touched ? dialog = 'discard' : bench.clear()">Discard</v-btn>
             <v-btn variant="text" aria-label="Keys" @click="dialog = 'keys'">?</v-btn>
           </div>
           <v-btn color="primary" block height="56" class="main" :loading="saving" @click="save()">{{ bench.isRegrade ? 'Save again' : 'Save, next coupon' }} <kbd class="key">Enter</kbd></v-btn>
@@ -203,6 +209,7 @@ useBenchKeys({
     <MoreMarks v-if="dialog === 'more'" @drop="drop" @close="dialog = null" />
     <StudentPicker v-if="dialog === 'students'" :students="floor.students" @choose="openFor" @close="dialog = null" />
     <BenchKeys v-if="dialog === 'keys'" @close="dialog = null" />
+    <DiscardCoupon v-if="dialog === 'discard'" @discard="discard" @close="dialog = null" />
     <WhyAgain v-if="dialog === 'why'" @why="save" @close="dialog = null" />
     <ReadingEntry v-if="dialog === 'width' || dialog === 'height'" :of="dialog" :unit="unit" @read="keepReading(dialog, $event)" @close="dialog = null" />
     <TwoVersions v-if="theirs && bench.document" :mine="bench.document" :theirs="theirs" :busy="saving" @choose="settle" @close="theirs = null" />
@@ -221,6 +228,7 @@ useBenchKeys({
 .scroll { overflow-y: auto; padding: 16px 16px 8px; display: grid; gap: 14px; align-content: start; }
 .act { padding: 6px 16px 14px; border-top: 1px solid var(--line); }
 .steps { display: flex; justify-content: space-between; }
+.steps .v-btn { min-width: 0; padding: 0 10px; }
 .main { font-size: 1.05rem; font-weight: 650; }
 .key { margin-left: 10px; }
 .alert { color: var(--poor); font-weight: 600; padding: 6px 0; }

@@ -13,7 +13,12 @@ const name = ref('')
 const username = ref('')
 const password = ref('')
 
-onMounted(() => attempt(async () => { welcome.value = await session.welcome() }))
+const userField = useTemplateRef<{ focus: () => void }>('userField')
+onMounted(() => {
+  // At once, not when the field has scrolled into view: focus must not jump away from a password that is being typed.
+  userField.value?.focus()
+  void attempt(async () => { welcome.value = await session.welcome() })
+})
 
 const founding = computed(() => welcome.value?.needsFirstLead === true)
 
@@ -43,7 +48,7 @@ async function enterAs(account: Welcome['demo'][number]) {
       <h1>{{ founding ? 'Set up this school' : welcome?.school ?? 'Sign in' }}</h1>
       <v-text-field v-if="founding" v-model="school" label="School" :error-messages="errors.school" />
       <v-text-field v-if="founding" v-model="name" label="Your name" autocomplete="name" :error-messages="errors.name" />
-      <v-text-field v-model="username" label="User name" autocomplete="username" autocapitalize="none" :error-messages="errors.username" autofocus />
+      <v-text-field ref="userField" v-model="username" label="User name" autocomplete="username" autocapitalize="none" :error-messages="errors.username" />
       <v-text-field v-model="password" type="password" label="Password" :autocomplete="founding ? 'new-password' : 'current-password'" :error-messages="errors.password" />
       <p v-if="message" role="alert" class="alert">{{ message }}</p>
       <v-btn type="submit" color="primary" block :loading="busy">{{ founding ? 'Create the first lead instructor' : 'Sign in' }}</v-btn>

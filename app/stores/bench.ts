@@ -18,6 +18,7 @@ interface Open {
 }
 
 interface Draft extends Open {
+  readonly touched: boolean
   readonly document: CouponDocument
 }
 
@@ -47,6 +48,8 @@ export const useBench = defineStore('bench', () => {
   const selectedId = ref<string | null>(null)
   const past = shallowRef<readonly CouponDocument[]>([])
   const future = shallowRef<readonly CouponDocument[]>([])
+  /** True once something was marked that is not saved. */
+  const touched = ref(false)
   const keptAt = ref<'here' | 'nowhere'>('here')
   let accountId = ''
 
@@ -61,7 +64,7 @@ export const useBench = defineStore('bench', () => {
   function keepDraft(): void {
     if (!open.value || !document.value) return
     try {
-      localStorage.setItem(draftKey(accountId), JSON.stringify({ ...open.value, document: document.value } satisfies Draft))
+      localStorage.setItem(draftKey(accountId), JSON.stringify({ ...open.value, touched: touched.value, document: document.value } satisfies Draft))
       keptAt.value = 'here'
     } catch {
       keptAt.value = 'nowhere'
@@ -75,6 +78,7 @@ export const useBench = defineStore('bench', () => {
   function lay(opened: Open, doc: CouponDocument): void {
     open.value = opened
     document.value = doc
+    touched.value = false
     past.value = []
     future.value = []
     selectedId.value = null
@@ -88,8 +92,9 @@ export const useBench = defineStore('bench', () => {
     const kept = localStorage.getItem(draftKey(account))
     if (!kept) return false
     try {
-      const { document: doc, ...opened } = JSON.parse(kept) as Draft
+      const { document: doc, touched: marked, ...opened } = JSON.parse(kept) as Draft
       lay(opened, doc)
+      touched.value = marked
       return true
     } catch {
       dropDraft()
@@ -117,6 +122,7 @@ export const useBench = defineStore('bench', () => {
     past.value = [...past.value, document.value]
     future.value = []
     document.value = next
+    touched.value = true
     if (select !== undefined) selectedId.value = select
     keepDraft()
   }
@@ -173,13 +179,14 @@ export const useBench = defineStore('bench', () => {
     dropDraft()
     open.value = null
     document.value = null
+    touched.value = false
     selectedId.value = null
     past.value = []
     future.value = []
   }
 
   return {
-    open, document, cursor, selectedId, selected, past, future, keptAt, rules, grade, reading, remarks, isRegrade,
+    open, document, cursor, selectedId, selected, past, future, touched, keptAt, rules, grade, reading, remarks, isRegrade,
     resume, openNew, openSaved, edit, undo, redo, moveCursor, select, changeSetUp, save, settle, clear,
   }
 })

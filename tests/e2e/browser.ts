@@ -13,12 +13,19 @@ export async function signedIn(browser: Browser, username: string, options: Brow
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce', colorScheme: 'light', ...options })
   const page = await context.newPage()
   page.setDefaultTimeout(15_000)
+  const heard: string[] = []
+  page.on('console', message => heard.push(message.text()))
+  page.on('pageerror', error => heard.push(error.stack ?? error.message))
+  page.on('requestfailed', request => heard.push(`${request.url()} ${request.failure()?.errorText}`))
+  page.on('framenavigated', frame => heard.push(`at ${frame.url()}`))
+  page.on('request', request => heard.push(`> ${request.url()}`))
+  page.on('response', response => heard.push(`${response.status()} ${response.url()}`))
   await page.goto(`${ADDRESS}/sign-in`)
   await page.getByLabel('User name').fill(username)
   await page.getByLabel('Password').fill(PASSWORD)
   await page.getByRole('button', { name: 'Sign in' }).click()
   await page.getByRole('navigation', { name: 'Rooms' }).waitFor().catch(async () => {
-    throw new Error(`${username} did not get in; the page says: ${await page.locator('body').innerText()}`)
+    throw new Error(`${username} did not get in; the page says: ${await page.locator('body').innerText()}\n${heard.join('\n')}`)
   })
   return page
 }

@@ -24,21 +24,27 @@ afterAll(() => browser?.close())
 
 interface Violation { id: string, impact: string, nodes: { html: string }[] }
 
+/** In the page: axe's own run over the whole document. */
+async function runAxe(): Promise<Violation[]> {
+  const { axe } = window as unknown as { axe: { run: (root: unknown, options: object) => Promise<{ violations: Violation[] }> } }
+  const result = await axe.run(window.document, { resultTypes: ['violations'] })
+  return result.violations
+}
+
 /** What axe-core finds serious or critical on a page. */
 async function serious(page: Page): Promise<string[]> {
   await page.evaluate(AXE)
-  const violations = await page.evaluate(async () => {
-    const { axe } = window as unknown as { axe: { run: (root: Document, options: object) => Promise<{ violations: Violation[] }> } }
-    return (await axe.run(document, { resultTypes: ['violations'] })).violations
-  })
+  const violations = await page.evaluate(runAxe)
   return violations.filter(row => row.impact === 'serious' || row.impact === 'critical').map(row => `${row.id}: ${row.nodes[0]?.html}`)
 }
 
+const PAGES: readonly (readonly [name: string, path: () => string, heading: string])[] = [
+  ['the floor', () => '/', 'Evening T'], ['the bench', () => `/bench?student=${school.mine.id}`, 'Oriel Tamsin'],
+  ['a record', () => `/record/${school.mine.id}`, 'Coupons'], ['the records', () => '/record', 'Whose record?'], ['the house', () => '/house', 'Accounts'],
+]
+
 describe.each(['light', 'dark'] as const)('in the %s theme', (colorScheme) => {
-  it.each([
-    ['the floor', () => '/', 'Evening T'], ['the bench', () => `/bench?student=${school.mine.id}`, 'Oriel Tamsin'],
-    ['a record', () => `/record/${school.mine.id}`, 'Coupons'], ['the records', () => '/record', 'Whose record?'], ['the house', () => '/house', 'Accounts'],
-  ] as const)('axe finds nothing serious on %s, and it does not scroll sideways', async (_, path, heading) => {
+  it.each(PAGES)('axe finds nothing serious on %s, and it does not scroll sideways', async (_, path, heading) => {
     const page = await signedIn(browser, 'maren', { colorScheme })
     await page.goto(`${ADDRESS}${path()}`)
     await page.getByRole('heading', { name: heading }).first().waitFor()

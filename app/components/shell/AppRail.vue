@@ -23,7 +23,8 @@ const saved = computed(() => {
 
 async function leave() {
   await session.signOut()
-  await navigateTo('/sign-in')
+  // A whole new page: nothing of this person's stays in memory for the next.
+  window.location.assign('/sign-in')
 }
 </script>
 

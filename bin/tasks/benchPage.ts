@@ -1,0 +1,83 @@
+import { chromium } from 'playwright-core'
+import { v7 as uuid } from 'uuid'
+import { putMark } from '../../core/coupon'
+import { aCoupon, aFlaw } from '../../core/coupon/example'
+import { DEMO_PASSWORD } from '../../server/demoAccounts'
+import { closeDatabase, database, rows } from '../../server/store/database'
+import { ms, quantile } from './quantile'
+
+const ADDRESS = process.env.FUSILIS_URL!
+const FRAME_MS = 1000 / 60
+const LEAST_MARKS = 200
+
+const [student] = await rows<{ id: string }>(database(), 'SELECT id FROM student LIMIT 1')
+await closeDatabase()
+
+/** Twenty beads and two hundred marks. */
+function crowded() {
+  let document = aCoupon({ studentId: student!.id, beadCount: 20 })
+  for (let n = 0; document.marks.length < LEAST_MARKS; n++)
+    document = putMark(document, aFlaw({ id: `f${n}`, beadId: `b${(n % 20) + 1}`, flaw: n % 3 ? 'undercut' : 'slag', atMm: (n * 11) % 130, toMm: ((n * 11) % 130) + 12 }))
+  return document
+}
+
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync'] })
+const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' })
+const page = await context.newPage()
+await page.goto(`${ADDRESS}/sign-in`)
+await page.getByLabel('User name').fill('tobias')
+await page.getByLabel('Password').fill(DEMO_PASSWORD)
+await page.getByRole('button', { name: 'Sign in' }).click()
+await page.getByRole('navigation', { name: 'Rooms' }).waitFor()
+const id = uuid()
+await page.evaluate(([path, document]) => fetch(path as string, {
+  method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ baseVersion: 0, why: '', document }),
+}), [`/api/coupons/${id}`, crowded()] as const)
+
+/** First load of the Bench on an empty cache: script as it comes over the wire, and until the first mark can be dropped. */
+async function firstLoad(): Promise<void> {
+  const fresh = await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce', storageState: await context.storageState() })
+  const first = await fresh.newPage()
+  const cdp = await fresh.newCDPSession(first)
+  await cdp.send('Network.enable')
+  const scripts = new Set<string>()
+  let bytes = 0
+  cdp.on('Network.responseReceived', ({ requestId, response }) => { if (/\.js(\?|$)/.test(response.url)) scripts.add(requestId) })
+  cdp.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => { if (scripts.has(requestId)) bytes += encodedDataLength })
+  await cdp.send('Network.setExtraHTTPHeaders', { headers: { 'accept-encoding': 'gzip' } })
+  const began = performance.now()
+  await first.goto(`${ADDRESS}/bench?coupon=${id}&name=Crowded`)
+  await first.getByRole('heading', { name: 'Crowded' }).waitFor()
+  await first.keyboard.press('k')
+  await first.locator('[data-mark].selected').waitFor()
+  const took = performance.now() - began
+  await first.waitForTimeout(500)
+  console.log(`first load of the Bench: ${Math.round(bytes / 1024)} kB of script gzipped (aim: at most 350), first mark after ${ms(took)}`)
+  await fresh.close()
+}
+
+/** Scripting of one key on the crowded drawing: everything the page's own code does until the frame is ready. */
+async function keys(): Promise<void> {
+  await page.goto(`${ADDRESS}/bench?coupon=${id}&name=Crowded`)
+  await page.getByRole('heading', { name: 'Crowded' }).waitFor()
+  await page.waitForTimeout(800)
+  const cdp = await context.newCDPSession(page)
+  await cdp.send('Performance.enable')
+  const scripting = async () => (await cdp.send('Performance.getMetrics')).metrics.find(metric => metric.name === 'ScriptDuration')!.value * 1000
+  const pressed = ['ArrowRight', 'ArrowUp', 'u', '3', 'ArrowDown', 'p', 'Shift+ArrowLeft', '.', ']', 'Control+z']
+  const taken: number[] = []
+  for (let n = 0; n < 12; n++) {
+    for (const key of pressed) {
+      const before = await scripting()
+      await page.keyboard.press(key)
+      await page.evaluate(() => new Promise(resolve => requestAnimationFrame(() => requestAnimationFrame(resolve))))
+      taken.push(await scripting() - before)
+    }
+  }
+  const [p50, p95] = [quantile(taken.slice(20), 0.5), quantile(taken.slice(20), 0.95)]
+  console.log(`a key at 20 beads and ${LEAST_MARKS} marks: scripting p50 ${(p50 / FRAME_MS).toFixed(2)}, p95 ${(p95 / FRAME_MS).toFixed(2)} of a frame (${ms(p50)}, ${ms(p95)})`)
+}
+
+await firstLoad()
+await keys()
+await browser.close()

@@ -1,0 +1,114 @@
+import { v7 as uuid } from 'uuid'
+import { aCoupon } from '../../core/coupon/example'
+import { gradeCoupon } from '../../core/grading'
+import { DEFAULT_HOUSE_RULES } from '../../core/house'
+import { readCoupon } from '../../core/reading'
+import { drawLearner, seededRandom, weldCoupon } from '../../core/simulate'
+import { closeDatabase, database, openDatabase, rows, run } from '../../server/store/database'
+import { migrate } from '../../server/store/migrate'
+import { saveCoupon } from '../../server/store/coupons'
+import { findRecord } from '../../server/store/records'
+import { ms, quantile, timed, times } from './quantile'
+
+const random = seededRandom(1)
+const home = process.env.FUSILIS_DB_URL!
+
+/** A save with all that goes with it, beside a bare insert of the same document; turn about, so that both meet the same machine. */
+async function benchSave(): Promise<void> {
+  const pool = database()
+  await pool.query('CREATE TABLE bare (id UUID NOT NULL PRIMARY KEY, document JSON NOT NULL)')
+  const [student] = await rows<{ id: string }>(pool, 'SELECT id FROM student LIMIT 1')
+  const [account] = await rows<{ id: string, name: string }>(pool, `SELECT id, name FROM account WHERE role = 'lead'`)
+  const bare: number[] = []
+  const save: number[] = []
+  for (let n = 0; n < 600; n++) {
+    const document = weldCoupon(aCoupon({ studentId: student!.id }), drawLearner(random, null), n % 60, random)
+    const text = JSON.stringify(document)
+    const insert = () => run(pool, 'INSERT INTO bare (id, document) VALUES (?, ?)', [uuid(), text])
+    const whole = () => saveCoupon(uuid(), { baseVersion: 0, why: '', document }, DEFAULT_HOUSE_RULES, { ...account!, now: new Date() })
+    const [b, s] = n % 2 ? [await timed(insert), await timed(whole)] : [await timed(whole), await timed(insert)].reverse() as [number, number]
+    if (n >= 100) {
+      bare.push(b)
+      save.push(s)
+    }
+  }
+  for (const [name, share] of [['p50', 0.5], ['p95', 0.95]] as const)
+    console.log(`save ${name}: ${times(quantile(save, share) / quantile(bare, share))} a bare insert (${ms(quantile(save, share))} to ${ms(quantile(bare, share))})`)
+}
+
+const PER_STUDENT = 70
+const ELEMENTS = ['start', 'restart', 'run', 'toes', 'overlap', 'width', 'straightness', 'ends', 'clean-up']
+
+/** A database of its own with this many coupons: rows as a save makes them, documents left empty, as a record never reads them. */
+async function growDatabase(name: string, coupons: number): Promise<string> {
+  await database().query(`CREATE DATABASE ${name}`)
+  const url = home.replace(/\/fusilis$/, `/${name}`)
+  const pool = openDatabase(url)
+  await migrate(pool)
+  const idOf = (kind: string, number: string) => `CONCAT('01900000-0000-7${kind}-8000-', LPAD(HEX(${number}), 12, '0'))`
+  const connection = await pool.getConnection()
+  await connection.query('SET unique_checks = 0, foreign_key_checks = 0')
+  await connection.query(`INSERT INTO section VALUES (${idOf('001', '1')}, 'Bench', '[]', '2026-01-01', '2026-12-31')`)
+  await connection.query(`INSERT INTO account VALUES (${idOf('002', '1')}, 'Bench', 'bench', 'lead', NULL, '', 1)`)
+  await connection.query(`INSERT INTO student SELECT ${idOf('003', 'seq')}, CONCAT('Student ', seq), 'right', ${idOf('001', '1')}, '2026-01-01', NULL, 1 FROM seq_1_to_${Math.ceil(coupons / PER_STUDENT)}`)
+  const STEP = 100_000
+  for (let from = 1; from <= coupons; from += STEP) {
+    const range = `seq_${from}_to_${Math.min(coupons, from + STEP - 1)}`
+    const student = idOf('003', `1 + (seq - 1) DIV ${PER_STUDENT}`)
+    const day = `DATE_ADD('2026-01-05', INTERVAL seq MOD ${PER_STUDENT} DAY)`
+    const position = `ELT(1 + seq MOD 4, '1G', '2G', '3G', '4G')`
+    await connection.query(`INSERT INTO coupon SELECT ${idOf('004', 'seq')}, ${student}, ${day}, ${position}, 'low hydrogen', 'move on', 90, '', 1, '{}', '2026-01-05', ${idOf('002', '1')} FROM ${range}`)
+    await connection.query(`INSERT INTO evidence SELECT ${student}, ${idOf('004', 'seq')}, element, ${day}, ${position}, 'low hydrogen', 8, 6, 1
+      FROM ${range} JOIN (${ELEMENTS.map(element => `SELECT '${element}' AS element`).join(' UNION ')}) AS elements`)
+    await connection.query(`INSERT INTO flaw SELECT ${student}, ${idOf('004', 'seq')}, flaw, 2, 10 FROM ${range} JOIN (SELECT 'undercut' AS flaw UNION SELECT 'porosity') AS flaws`)
+  }
+  connection.release()
+  await pool.query('ANALYZE TABLE coupon, evidence, flaw, student')
+  await pool.end()
+  return url
+}
+
+/** Records of students all over the school, in the small database and the large one, turn about. */
+async function benchRecord(large: number): Promise<void> {
+  const sizes = [10_000, large] as const
+  const urls = [await growDatabase('bench_small', sizes[0]), await growDatabase('bench_large', sizes[1])]
+  await closeDatabase()
+  const taken: number[][] = [[], []]
+  for (let round = 0; round < 8; round++) {
+    for (const which of [0, 1] as const) {
+      process.env.FUSILIS_DB_URL = urls[which]
+      for (let n = 0; n < 60; n++) {
+        const student = 1 + Math.floor(random.uniform() * Math.floor(sizes[which] / PER_STUDENT))
+        const id = `01900000-0000-7003-8000-${student.toString(16).padStart(12, '0')}`
+        const took = await timed(() => findRecord(id))
+        if (round > 0 && n >= 10) taken[which]!.push(took)
+      }
+      await closeDatabase()
+    }
+  }
+  process.env.FUSILIS_DB_URL = home
+  for (const [name, share] of [['p50', 0.5], ['p95', 0.95]] as const) {
+    const [small, big] = taken.map(list => quantile(list, share)) as [number, number]
+    console.log(`record ${name} at ${sizes[1].toLocaleString('en')} coupons: ${times(big / small)} that at ${sizes[0].toLocaleString('en')} (${ms(big)} to ${ms(small)})`)
+  }
+}
+
+/** Grading and reading a coupon, beside parsing its JSON. */
+async function benchGrading(): Promise<void> {
+  const documents = Array.from({ length: 300 }, (_, n) => weldCoupon(aCoupon({ beadCount: 10 }), drawLearner(random, null), n % 40, random))
+  const texts = documents.map(document => JSON.stringify(document))
+  const grade = () => documents.forEach((document) => { gradeCoupon(document, DEFAULT_HOUSE_RULES); readCoupon(document, DEFAULT_HOUSE_RULES) })
+  const parse = () => texts.forEach(text => JSON.parse(text))
+  const [graded, parsed]: [number[], number[]] = [[], []]
+  for (let round = 0; round < 40; round++) {
+    graded.push(await timed(grade))
+    parsed.push(await timed(parse))
+  }
+  const [g, p] = [quantile(graded, 0.5), quantile(parsed, 0.5)]
+  console.log(`grading and reading: ${times(g / p)} parsing the same documents (${Math.round((300 / g) * 1000).toLocaleString('en')} coupons a second)`)
+}
+
+await benchSave()
+await benchGrading()
+await benchRecord(process.argv.includes('--quick') ? 100_000 : 1_000_000)
+await closeDatabase()

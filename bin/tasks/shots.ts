@@ -1,0 +1,66 @@
+import { chromium, type Page } from 'playwright-core'
+import { DEMO_PASSWORD } from '../../server/demoAccounts'
+
+const ADDRESS = process.env.FUSILIS_URL!
+const FOLDER = 'docs/screenshots'
+const FLAGS = ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync']
+
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: FLAGS })
+
+async function visit(username: string | null, { width = 1280, height = 800, dark = false } = {}): Promise<Page> {
+  const context = await browser.newContext({ viewport: { width, height }, colorScheme: dark ? 'dark' : 'light', reducedMotion: 'reduce' })
+  const page = await context.newPage()
+  await page.goto(`${ADDRESS}/sign-in`)
+  await page.getByText('Demo school').waitFor()
+  if (username === null) return page
+  await page.getByLabel('User name').fill(username)
+  await page.getByLabel('Password').fill(DEMO_PASSWORD)
+  await page.getByRole('button', { name: 'Sign in' }).click()
+  await page.getByRole('navigation', { name: 'Rooms' }).waitFor()
+  return page
+}
+
+async function take(page: Page, name: string): Promise<void> {
+  await page.waitForTimeout(900)
+  await page.screenshot({ path: `${FOLDER}/${name}.png` })
+  await page.context().close()
+}
+
+async function chooseSection(page: Page, name: string): Promise<void> {
+  await page.goto(`${ADDRESS}/`)
+  await page.locator('.chooser').click()
+  await page.getByRole('option', { name }).click()
+  await page.getByRole('heading', { name }).waitFor()
+}
+
+/** A coupon of a student, marked as it would be in the queue. */
+async function bench(student: string, keys: readonly string[], options = {}): Promise<Page> {
+  const page = await visit('tobias', options)
+  await chooseSection(page, 'Evening A')
+  await page.getByRole('link', { name: `Read a coupon of ${student}` }).click()
+  await page.getByRole('heading', { name: student }).waitFor()
+  for (const key of keys) await page.keyboard.press(key)
+  return page
+}
+
+const RESTARTS = ['ArrowUp', 'ArrowUp', 'r', 'r', 'ArrowUp', 'r', 'r', 'ArrowUp', 'ArrowUp', 'u', ']', ']', 'ArrowUp', 'ArrowUp', 'ArrowUp', 'p', 'ArrowDown', 'r', 'r']
+
+await take(await visit(null), 'sign-in')
+await take(await chooseThenStay(), 'floor')
+await take(await bench('Noor Haddix', RESTARTS), 'bench')
+await take(await bench('Noor Haddix', RESTARTS, { dark: true }), 'bench-booth')
+await take(await bench('Noor Haddix', RESTARTS, { width: 820, height: 1180 }), 'bench-tablet')
+await take(await bench('Oriel Tamsin', ['ArrowRight', 'ArrowRight', 'ArrowRight', 'u']), 'bench-vertical')
+await take(await visit('oriel'), 'record')
+await take(await visit('oriel', { width: 390, height: 844, dark: true }), 'record-phone')
+const house = await visit('maren')
+await house.goto(`${ADDRESS}/house`)
+await house.getByRole('heading', { name: 'Accounts' }).waitFor()
+await take(house, 'house')
+await browser.close()
+
+async function chooseThenStay(): Promise<Page> {
+  const page = await visit('tobias')
+  await chooseSection(page, 'Evening A')
+  return page
+}
