@@ -56,7 +56,7 @@ async function done(said: string) {
           <tbody>
             <tr v-for="student in people.students" :key="student.id" :class="{ gone: !student.active }">
               <td><NuxtLink :to="`/record/${student.id}`">{{ student.name }}</NuxtLink><small v-if="!student.active"> archived</small></td>
-              <td class="num">{{ student.booth ?? '–' }}</td><td>{{ student.hand }}</td><td class="num">{{ student.startDate }}</td>
+              <td class="num">{{ student.booth ?? '–' }}</td><td>{{ student.hand }}</td><td>{{ student.startDate }}</td>
               <td class="end"><v-btn variant="text" :aria-label="`Change ${student.name}`" @click="form = { is: 'student', student }">Change</v-btn></td>
             </tr>
           </tbody>

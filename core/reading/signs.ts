@@ -18,8 +18,8 @@ export interface Sign {
   readonly strength: number
 }
 
-/** A sign on a small part of a coupon says less than one that is everywhere: from 0.5 up to 1.5. Common practice. */
-const strengthOf = (share: number) => 0.5 + Math.min(1, share)
+/** A sign on a small part of a coupon says less than one that is everywhere: from 0.3 up to 1.5. Common practice. */
+const strengthOf = (share: number) => Math.min(1.5, 0.3 + 2 * share)
 
 /**
  * The signs on a coupon, each with the marks that show it.

@@ -2,8 +2,8 @@ import type { CouponDocument, Verdict } from '../../core/coupon'
 import type { CouponRevision, CouponSave, SavedCoupon } from '../../contract/coupon'
 import type { CouponPage } from '../../contract/record'
 import type { HouseRules } from '../../core/house'
-import { database, fromJson, inTransaction, rows, run, toDateTime, toIso, type Queries } from './database'
-import { summarise, writeDerived } from './derived'
+import { database, fromJson, inTransaction, isDuplicate, rows, run, toDateTime, toIso, type Queries } from './database'
+import { summarise, writeDerived, type Summary } from './derived'
 
 interface CouponRow {
   id: string
@@ -39,51 +39,65 @@ export interface Saver {
  * Saves a coupon whole, with what is counted from it, in one transaction.
  * The same save again is one save; a save over a newer version changes nothing and answers that version.
  */
-export function saveCoupon(id: string, save: CouponSave, rules: HouseRules, by: Saver): Promise<SaveOutcome> {
-  const text = JSON.stringify(save.document)
-  return inTransaction(database(), async (on) => {
-    const [before] = await rows<{ version: number, document: string, saved_at: string, saved_by: string }>(
-      on, 'SELECT version, document, saved_at, saved_by FROM coupon WHERE id = ? FOR UPDATE', [id])
-    if (before && sameDocument(before.document, text)) return { saved: (await findCoupon(id, on))! }
-    if ((before?.version ?? 0) !== save.baseVersion && before) return { theirs: (await findCoupon(id, on))! }
-    const version = (before?.version ?? 0) + 1
-    if (before) {
-      await run(on, 'INSERT INTO coupon_revision (coupon_id, version, document, saved_at, saved_by, why) VALUES (?, ?, ?, ?, ?, ?)',
-        [id, before.version, before.document, before.saved_at, before.saved_by, save.why])
+export async function saveCoupon(id: string, save: CouponSave, rules: HouseRules, by: Saver): Promise<SaveOutcome> {
+  const next: Next = { id, text: JSON.stringify(save.document), document: save.document, summary: summarise(save.document, rules), by }
+  if (save.baseVersion === 0) {
+    try {
+      return await inTransaction(database(), async on => ({ saved: await write(on, next, null) }))
+    } catch (error) {
+      if (!isDuplicate(error)) throw error
     }
-    const { grade, nextRun, rodFamily } = summarise(save.document, rules)
-    await writeRow(on, { id, version, text, document: save.document, verdict: grade.verdict, score: grade.score, nextRun, rodFamily }, by)
-    await writeDerived(on, id, save.document, grade, !before)
-    return { saved: { id, version, document: save.document, savedAt: by.now.toISOString(), savedBy: by.name } }
-  })
+  }
+  return inTransaction(database(), on => saveOver(on, next, save))
+}
+
+/** A save of a coupon that is there already: the same again, a new version, or refused because someone else's is newer. */
+async function saveOver(on: Queries, next: Next, { baseVersion, why }: CouponSave): Promise<SaveOutcome> {
+  const [before] = await rows<Before>(on, 'SELECT version, student_id, document, saved_at, saved_by FROM coupon WHERE id = ? FOR UPDATE', [next.id])
+  if (!before) return { saved: await write(on, next, null) }
+  if (sameDocument(before.document, next.text)) return { saved: (await findCoupon(next.id, on))! }
+  if (before.version !== baseVersion) return { theirs: (await findCoupon(next.id, on))! }
+  await run(on, 'INSERT INTO coupon_revision (coupon_id, version, document, saved_at, saved_by, why) VALUES (?, ?, ?, ?, ?, ?)',
+    [next.id, before.version, before.document, before.saved_at, before.saved_by, why])
+  return { saved: await write(on, next, before) }
 }
 
 function sameDocument(kept: unknown, text: string): boolean {
   return JSON.stringify(fromJson(kept)) === text
 }
 
-interface NewRow {
-  readonly id: string
-  readonly version: number
-  readonly text: string
-  readonly document: CouponDocument
-  readonly verdict: Verdict
-  readonly score: number
-  readonly nextRun: string
-  readonly rodFamily: string
+interface Before {
+  version: number
+  student_id: string
+  document: string
+  saved_at: string
+  saved_by: string
 }
 
-async function writeRow(on: Queries, row: NewRow, by: Saver): Promise<void> {
-  const { document } = row
-  const values = [document.studentId, document.classDay, document.ticket.position, row.rodFamily, row.verdict, row.score, row.nextRun,
-    row.version, row.text, toDateTime(by.now), by.id] as const
-  if (row.version === 1) {
+/** A coupon about to be written, with all that is computed from it. */
+interface Next {
+  readonly id: string
+  readonly text: string
+  readonly document: CouponDocument
+  readonly summary: Summary
+  readonly by: Saver
+}
+
+/** Writes a coupon's row and its countable rows, new or over the version before. */
+async function write(on: Queries, { id, text, document, summary, by }: Next, before: Before | null): Promise<SavedCoupon> {
+  const { grade, nextRun, rodFamily } = summary
+  const version = (before?.version ?? 0) + 1
+  const values = [document.studentId, document.classDay, document.ticket.position, rodFamily, grade.verdict, grade.score, nextRun,
+    version, text, toDateTime(by.now), by.id, id] as const
+  if (before === null) {
     await run(on, `INSERT INTO coupon (student_id, class_day, position, rod_family, verdict, score, next_run, version, document, saved_at, saved_by, id)
-      VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`, [...values, row.id])
+      VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`, values)
   } else {
     await run(on, `UPDATE coupon SET student_id = ?, class_day = ?, position = ?, rod_family = ?, verdict = ?, score = ?, next_run = ?,
-      version = ?, document = ?, saved_at = ?, saved_by = ? WHERE id = ?`, [...values, row.id])
+      version = ?, document = ?, saved_at = ?, saved_by = ? WHERE id = ?`, values)
   }
+  await writeDerived(on, id, document, grade, before?.student_id ?? null)
+  return { id, version, document, savedAt: by.now.toISOString(), savedBy: by.name }
 }
 
 /** Earlier saves of a coupon, newest first. */

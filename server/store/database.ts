@@ -67,8 +67,8 @@ export function toIso(dateTime: string): string {
   return `${dateTime.replace(' ', 'T')}Z`
 }
 
-/** Deadlock, lock wait, a write set refused by another node of a cluster, a row that another made first: the same work may succeed at once. */
-const WORTH_ANOTHER_TRY = new Set([1213, 1205, 1020, 1062])
+/** Deadlock, lock wait, and a write set refused by another node of a cluster: the same work may succeed at once. */
+const WORTH_ANOTHER_TRY = new Set([1213, 1205, 1020])
 const TRIES = 4
 
 /** Does work in one transaction: all of it is kept or none. Work that lost to another transaction is done again. */

@@ -21,12 +21,12 @@ export function summarise(document: CouponDocument, rules: HouseRules): Summary 
   }
 }
 
-/** Writes the countable rows of a coupon anew, in the caller's transaction. `isNew` spares the look for old rows. */
-export async function writeDerived(on: Queries, couponId: string, document: CouponDocument, grade: Grade, isNew: boolean): Promise<void> {
+/** Writes the countable rows of a coupon anew, in the caller's transaction. `formerly` is whose coupon it was; null for a new one. */
+export async function writeDerived(on: Queries, couponId: string, document: CouponDocument, grade: Grade, formerly: string | null): Promise<void> {
   const { studentId, classDay } = document
-  if (!isNew) {
-    await run(on, 'DELETE FROM evidence WHERE coupon_id = ?', [couponId])
-    await run(on, 'DELETE FROM flaw WHERE coupon_id = ?', [couponId])
+  if (formerly !== null) {
+    await run(on, 'DELETE FROM evidence WHERE student_id = ? AND coupon_id = ?', [formerly, couponId])
+    await run(on, 'DELETE FROM flaw WHERE student_id = ? AND coupon_id = ?', [formerly, couponId])
   }
   await insertMany(on,
     'INSERT INTO evidence (student_id, coupon_id, element, class_day, position, rod_family, tried, sound, workable) VALUES ?',

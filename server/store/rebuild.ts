@@ -21,7 +21,7 @@ export async function rebuildDerived(): Promise<number> {
         if (!rules) throw new Error(`Coupon ${row.id} names house rules ${document.rulesVersion}, which are not kept`)
         const { grade, nextRun } = summarise(document, rules)
         await run(on, 'UPDATE coupon SET verdict = ?, score = ?, next_run = ? WHERE id = ?', [grade.verdict, grade.score, nextRun, row.id])
-        await writeDerived(on, row.id, document, grade, false)
+        await writeDerived(on, row.id, document, grade, document.studentId)
       }
     })
     read += batch.length

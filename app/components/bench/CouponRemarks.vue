@@ -51,5 +51,5 @@ summary { min-height: 44px; display: flex; align-items: center; cursor: pointer;
 .body { display: grid; gap: 8px; padding-bottom: 6px; }
 .row { display: flex; flex-wrap: wrap; align-items: center; gap: 6px; }
 button { min-height: 44px; padding: 0 11px; border: 1px solid var(--line); border-radius: 9px; }
-button[aria-pressed='true'] { background: var(--rail); color: #fff; }
+button[aria-pressed='true'] { background: rgb(var(--v-theme-on-surface)); color: rgb(var(--v-theme-surface)); }
 </style>

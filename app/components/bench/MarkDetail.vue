@@ -45,6 +45,6 @@ const hasSide = computed(() => props.mark !== null && isFlaw(props.mark) && disc
 .row { display: flex; gap: 5px; flex: none; }
 .row:last-child { margin-left: auto; }
 button { min-height: 44px; padding: 0 10px; border: 1px solid var(--line); border-radius: 9px; font-size: 0.9rem; font-weight: 550; white-space: nowrap; background: rgb(var(--v-theme-surface)); }
-button[aria-pressed='true'] { background: var(--rail); color: #fff; border-color: var(--rail); }
-@media (max-width: 700px) { .detail { flex-wrap: wrap; } .row { flex-wrap: wrap; flex: 1 1 auto; } }
+button[aria-pressed='true'] { background: rgb(var(--v-theme-on-surface)); color: rgb(var(--v-theme-surface)); }
+@media (max-width: 1000px) { .detail { flex-wrap: wrap; } .row { flex-wrap: wrap; flex: 1 1 auto; } }
 </style>

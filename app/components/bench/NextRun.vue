@@ -32,7 +32,7 @@ function keep() {
 </template>
 
 <style scoped>
-.next { background: var(--rail); color: #fff; border-radius: 12px; padding: 12px 14px; position: relative; }
+.next { background: var(--say); color: #fff; border-radius: 12px; padding: 12px 14px; position: relative; }
 p { font-size: 1.08rem; font-weight: 650; line-height: 1.35; padding-right: 34px; }
 small { color: #c3cdd2; }
 button { position: absolute; top: 4px; right: 4px; width: 44px; height: 44px; border-radius: 10px; }
