@@ -41,6 +41,7 @@ onMounted(async () => {
   try {
     await houseRules.load()
     if (sections.all.length === 0) await sections.load()
+    if (typeof route.query.section === 'string') sections.choose(route.query.section)
     if (sections.current) await floor.load(sections.current.id)
     await openAsked()
   } catch (error) {
@@ -62,6 +63,7 @@ async function openAsked() {
   if (typeof coupon === 'string') bench.openSaved(await outbox.find(coupon), typeof name === 'string' ? name : 'Saved coupon')
   const asked = floor.students.find(one => one.id === student)
   if (asked) bench.openNew(asked, today())
+  else if (student) notice.value = 'That student is not in this section, or is archived.'
 }
 
 function openFor(student: FloorStudent) {
@@ -189,6 +191,7 @@ useBenchKeys({
           <NextRun />
           <MarkList :document="bench.document" :unit="unit" />
           <CouponRemarks :key="bench.open.id" />
+          <CouponHistory v-if="bench.isRegrade" :key="`history ${bench.open.id}`" :coupon-id="bench.open.id" />
         </div>
         <div class="act">
           <p v-if="bench.keptAt === 'nowhere'" role="alert" class="alert">This browser cannot keep a draft. Save soon.</p>

@@ -62,35 +62,28 @@ defineExpose({ refuse: (message: string) => { errors.value.beads = message } })
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="720" aria-label="Ticket" @update:model-value="$emit('close')">
-    <form class="panel editor" novalidate @submit.prevent="apply">
-      <h2>Ticket</h2>
-      <div class="grid">
-        <v-text-field v-model="form.rung" label="Rung" class="wide" :error-messages="errors.rung" autofocus />
-        <v-select v-model="form.position" label="Position" :items="POSITIONS.map(row => ({ value: row.id, title: `${row.id} ${row.name}` }))" />
-        <v-select v-model="form.travel" label="Travel" :items="[...positionOf(form.position).travel]" />
-        <v-select v-model="form.hand" label="Hand" :items="['right', 'left']" />
-        <v-select v-model="form.classification" label="Rod" :items="ELECTRODES.map(row => row.classification)" :hint="electrode.covering" persistent-hint />
-        <v-select v-model="form.diameterMm" label="Size" :items="ROD_SIZES.map(size => ({ value: size.diameterMm, title: `${size.name} in` }))" />
-        <v-select v-model="form.rods" label="New rods or stubs" :items="['new', 'stubs']" />
-        <v-text-field v-model="form.currentA" label="Current" suffix="A" inputmode="numeric" :hint="`${window.lowA}–${window.highA} A, ${window.source.name}`" persistent-hint :error-messages="errors.currentA" />
-        <v-select v-model="form.polarity" label="Polarity" :items="['DCEP', 'DCEN', 'AC']" />
-        <v-text-field v-model="form.booth" label="Booth" inputmode="numeric" :error-messages="errors.booth" />
-        <v-text-field v-model="form.length" label="Plate length" :suffix="unit" :error-messages="errors.length" />
-        <v-text-field v-model="form.width" label="Plate width" :suffix="unit" :error-messages="errors.width" />
-        <v-text-field v-model="form.thickness" label="Thickness" :suffix="unit" :error-messages="errors.thickness" />
-        <v-text-field v-model="form.beads" label="Beads" inputmode="numeric" :error-messages="errors.beads" />
-      </div>
-      <div class="acts"><v-btn variant="text" @click="$emit('close')">Leave as it was</v-btn><v-btn type="submit" color="primary">Set the ticket</v-btn></div>
-    </form>
-  </v-dialog>
+  <FormDialog heading="Ticket" leave="Leave as it was" save="Set the ticket" :width="720" @submit="apply" @close="$emit('close')">
+    <div class="grid">
+      <v-text-field v-model="form.rung" label="Rung" class="wide" :error-messages="errors.rung" autofocus />
+      <v-select v-model="form.position" label="Position" :items="POSITIONS.map(row => ({ value: row.id, title: `${row.id} ${row.name}` }))" />
+      <v-select v-model="form.travel" label="Travel" :items="[...positionOf(form.position).travel]" />
+      <v-select v-model="form.hand" label="Hand" :items="['right', 'left']" />
+      <v-select v-model="form.classification" label="Rod" :items="ELECTRODES.map(row => row.classification)" :hint="electrode.covering" persistent-hint />
+      <v-select v-model="form.diameterMm" label="Size" :items="ROD_SIZES.map(size => ({ value: size.diameterMm, title: `${size.name} in` }))" />
+      <v-select v-model="form.rods" label="New rods or stubs" :items="['new', 'stubs']" />
+      <v-text-field v-model="form.currentA" label="Current" suffix="A" inputmode="numeric" :hint="`${window.lowA}–${window.highA} A, ${window.source.name}`" persistent-hint :error-messages="errors.currentA" />
+      <v-select v-model="form.polarity" label="Polarity" :items="['DCEP', 'DCEN', 'AC']" />
+      <v-text-field v-model="form.booth" label="Booth" inputmode="numeric" :error-messages="errors.booth" />
+      <v-text-field v-model="form.length" label="Plate length" :suffix="unit" :error-messages="errors.length" />
+      <v-text-field v-model="form.width" label="Plate width" :suffix="unit" :error-messages="errors.width" />
+      <v-text-field v-model="form.thickness" label="Thickness" :suffix="unit" :error-messages="errors.thickness" />
+      <v-text-field v-model="form.beads" label="Beads" inputmode="numeric" :error-messages="errors.beads" />
+    </div>
+  </FormDialog>
 </template>
 
 <style scoped>
-.editor { padding: 22px; max-height: 88dvh; overflow: auto; }
-h2 { font-size: 1.2rem; font-weight: 700; margin-bottom: 14px; }
 .grid { display: grid; grid-template-columns: repeat(3, minmax(0, 1fr)); gap: 4px 12px; }
 .wide { grid-column: span 2; }
-.acts { display: flex; justify-content: flex-end; gap: 8px; margin-top: 10px; }
 @media (max-width: 600px) { .grid { grid-template-columns: repeat(2, minmax(0, 1fr)); } }
 </style>

@@ -10,18 +10,8 @@ function go() {
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="440" aria-label="Why it is graded again" @update:model-value="$emit('close')">
-    <form class="panel why" novalidate @submit.prevent="go">
-      <h2>Graded again: why?</h2>
-      <p class="quiet">The earlier version is kept.</p>
-      <v-text-field v-model="text" label="Why" maxlength="400" :error-messages="error" autofocus />
-      <div class="acts"><v-btn variant="text" @click="$emit('close')">Not yet</v-btn><v-btn type="submit" color="primary">Save</v-btn></div>
-    </form>
-  </v-dialog>
+  <FormDialog heading="Graded again: why?" leave="Not yet" :width="440" @submit="go" @close="$emit('close')">
+    <p class="quiet">The earlier version is kept.</p>
+    <v-text-field v-model="text" label="Why" maxlength="400" :error-messages="error" autofocus />
+  </FormDialog>
 </template>
-
-<style scoped>
-.why { padding: 22px; display: grid; gap: 8px; }
-h2 { font-size: 1.2rem; font-weight: 700; }
-.acts { display: flex; justify-content: flex-end; gap: 8px; }
-</style>

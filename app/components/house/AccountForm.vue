@@ -22,24 +22,12 @@ async function save() {
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="480" aria-label="Account" @update:model-value="$emit('close')">
-    <form class="panel form" novalidate @submit.prevent="save">
-      <h2>{{ account ? account.name : 'New account' }}</h2>
-      <v-select v-model="form.role" label="Role" :items="['lead', 'instructor', 'student']" />
-      <v-autocomplete v-if="form.role === 'student'" v-model="form.studentId" label="Student, of the section shown" :items="students" :error-messages="errors.studentId" />
-      <v-text-field v-model="form.name" label="Name" :error-messages="errors.name" />
-      <v-text-field v-model="form.username" label="User name" autocapitalize="none" autocomplete="off" :error-messages="errors.username" />
-      <v-text-field v-model="form.password" type="password" :label="account ? 'New password, if it changes' : 'Password'" autocomplete="new-password" :error-messages="errors.password" />
-      <v-checkbox v-model="form.active" label="May sign in" />
-      <p v-if="message" role="alert" class="alert">{{ message }}</p>
-      <div class="acts"><v-btn variant="text" @click="$emit('close')">Leave it</v-btn><v-btn type="submit" color="primary" :loading="busy">Save</v-btn></div>
-    </form>
-  </v-dialog>
+  <FormDialog :heading="account ? account.name : 'New account'" :message="message" :busy="busy" @submit="save" @close="$emit('close')">
+    <v-select v-model="form.role" label="Role" :items="['lead', 'instructor', 'student']" />
+    <v-autocomplete v-if="form.role === 'student'" v-model="form.studentId" label="Student, of the section shown" :items="students" :error-messages="errors.studentId" />
+    <v-text-field v-model="form.name" label="Name" :error-messages="errors.name" />
+    <v-text-field v-model="form.username" label="User name" autocapitalize="none" autocomplete="off" :error-messages="errors.username" />
+    <v-text-field v-model="form.password" type="password" :label="account ? 'New password, if it changes' : 'Password'" autocomplete="new-password" :error-messages="errors.password" />
+    <v-checkbox v-model="form.active" label="May sign in" />
+  </FormDialog>
 </template>
-
-<style scoped>
-.form { padding: 22px; display: grid; gap: 6px; max-height: 90dvh; overflow: auto; }
-h2 { font-size: 1.2rem; font-weight: 700; margin-bottom: 8px; }
-.alert { color: var(--poor); font-weight: 600; }
-.acts { display: flex; justify-content: flex-end; gap: 8px; }
-</style>

@@ -22,33 +22,24 @@ async function save() {
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="560" aria-label="Section" @update:model-value="$emit('close')">
-    <form class="panel form" novalidate @submit.prevent="save">
-      <h2>{{ section ? section.name : 'New section' }}</h2>
-      <v-text-field v-model="form.name" label="Name" :error-messages="errors.name" autofocus />
-      <div class="pair">
-        <v-text-field v-model="form.termFrom" type="date" label="Term from" :error-messages="errors.termFrom" />
-        <v-text-field v-model="form.termTo" type="date" label="to" :error-messages="errors.termTo" />
-      </div>
-      <div v-for="(meeting, index) in form.meetings" :key="index" class="meeting">
-        <v-select v-model="meeting.weekday" label="Day" :items="[...WEEKDAYS]" />
-        <v-text-field v-model="meeting.from" type="time" label="From" :error-messages="errors[`meetings[${index}].from`]" />
-        <v-text-field v-model="meeting.to" type="time" label="To" :error-messages="errors[`meetings[${index}].to`]" />
-        <v-btn variant="text" :aria-label="`Take out the meeting on ${meeting.weekday}`" @click="form.meetings.splice(index, 1)">Out</v-btn>
-      </div>
-      <v-btn variant="outlined" @click="meet">Add a meeting</v-btn>
-      <p v-if="message" role="alert" class="alert">{{ message }}</p>
-      <div class="acts"><v-btn variant="text" @click="$emit('close')">Leave it</v-btn><v-btn type="submit" color="primary" :loading="busy">Save</v-btn></div>
-    </form>
-  </v-dialog>
+  <FormDialog :heading="section ? section.name : 'New section'" :width="560" :message="message" :busy="busy" @submit="save" @close="$emit('close')">
+    <v-text-field v-model="form.name" label="Name" :error-messages="errors.name" autofocus />
+    <div class="pair">
+      <v-text-field v-model="form.termFrom" type="date" label="Term from" :error-messages="errors.termFrom" />
+      <v-text-field v-model="form.termTo" type="date" label="to" :error-messages="errors.termTo" />
+    </div>
+    <div v-for="(meeting, index) in form.meetings" :key="index" class="meeting">
+      <v-select v-model="meeting.weekday" label="Day" :items="[...WEEKDAYS]" />
+      <v-text-field v-model="meeting.from" type="time" label="From" :error-messages="errors[`meetings[${index}].from`]" />
+      <v-text-field v-model="meeting.to" type="time" label="To" :error-messages="errors[`meetings[${index}].to`]" />
+      <v-btn variant="text" :aria-label="`Take out the meeting on ${meeting.weekday}`" @click="form.meetings.splice(index, 1)">Out</v-btn>
+    </div>
+    <v-btn variant="outlined" @click="meet">Add a meeting</v-btn>
+  </FormDialog>
 </template>
 
 <style scoped>
-.form { padding: 22px; display: grid; gap: 8px; max-height: 90dvh; overflow: auto; }
-h2 { font-size: 1.2rem; font-weight: 700; margin-bottom: 8px; }
 .pair { display: grid; grid-template-columns: 1fr 1fr; gap: 10px; }
 .meeting { display: grid; grid-template-columns: 1fr 1fr 1fr auto; gap: 8px; }
-.alert { color: var(--poor); font-weight: 600; }
-.acts { display: flex; justify-content: flex-end; gap: 8px; margin-top: 8px; }
 @media (max-width: 500px) { .meeting { grid-template-columns: 1fr 1fr; } }
 </style>

@@ -21,24 +21,12 @@ async function save() {
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="480" aria-label="Student" @update:model-value="$emit('close')">
-    <form class="panel form" novalidate @submit.prevent="save">
-      <h2>{{ student ? student.name : 'New student' }}</h2>
-      <v-text-field v-model="form.name" label="Name" :error-messages="errors.name" autofocus />
-      <v-select v-model="form.hand" label="Hand" :items="['right', 'left']" />
-      <v-select v-model="form.sectionId" label="Section" :items="sections.map(one => ({ value: one.id, title: one.name }))" :error-messages="errors.sectionId" />
-      <v-text-field v-model="form.startDate" type="date" label="Start date" :error-messages="errors.startDate" />
-      <v-text-field v-model="form.booth" label="Booth" inputmode="numeric" :error-messages="errors.booth" />
-      <v-checkbox v-model="form.active" label="Still here" hint="Archived students keep their record" persistent-hint />
-      <p v-if="message" role="alert" class="alert">{{ message }}</p>
-      <div class="acts"><v-btn variant="text" @click="$emit('close')">Leave it</v-btn><v-btn type="submit" color="primary" :loading="busy">Save</v-btn></div>
-    </form>
-  </v-dialog>
+  <FormDialog :heading="student ? student.name : 'New student'" :message="message" :busy="busy" @submit="save" @close="$emit('close')">
+    <v-text-field v-model="form.name" label="Name" :error-messages="errors.name" autofocus />
+    <v-select v-model="form.hand" label="Hand" :items="['right', 'left']" />
+    <v-select v-model="form.sectionId" label="Section" :items="sections.map(one => ({ value: one.id, title: one.name }))" :error-messages="errors.sectionId" />
+    <v-text-field v-model="form.startDate" type="date" label="Start date" :error-messages="errors.startDate" />
+    <v-text-field v-model="form.booth" label="Booth" inputmode="numeric" :error-messages="errors.booth" />
+    <v-checkbox v-model="form.active" label="Still here" hint="Archived students keep their record" persistent-hint />
+  </FormDialog>
 </template>
-
-<style scoped>
-.form { padding: 22px; display: grid; gap: 6px; max-height: 90dvh; overflow: auto; }
-h2 { font-size: 1.2rem; font-weight: 700; margin-bottom: 8px; }
-.alert { color: var(--poor); font-weight: 600; }
-.acts { display: flex; justify-content: flex-end; gap: 8px; }
-</style>

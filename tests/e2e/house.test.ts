@@ -1,0 +1,166 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { v7 as uuid } from 'uuid'
+import type { Browser, Page } from 'playwright-core'
+import { aCoupon } from '../../core/coupon/example'
+import { foundTestSchool, type School } from '../school'
+import { ADDRESS, PASSWORD, Visitor } from '../session'
+import { openBrowser, signedIn } from './browser'
+
+let browser: Browser
+let school: School
+beforeAll(async () => {
+  school = await foundTestSchool()
+  browser = await openBrowser()
+})
+afterAll(() => browser?.close())
+
+const house = async (username = 'maren'): Promise<Page> => {
+  const page = await signedIn(browser, username)
+  await page.goto(`${ADDRESS}/house`)
+  await page.getByRole('heading', { name: 'Evening T' }).waitFor()
+  return page
+}
+const button = (page: Page, name: string) => page.getByRole('button', { name, exact: true })
+
+describe('sections', () => {
+  it('a lead adds one, and is told at the field when it is wrong', async () => {
+    const page = await house()
+    await button(page, 'New section').click()
+    await page.getByLabel('Name', { exact: true }).fill('Night Z')
+    await page.getByLabel('to', { exact: true }).fill('2020-01-01')
+    await button(page, 'Add a meeting').click()
+    await button(page, 'Save').click()
+    await page.getByText('The term ends after it begins').waitFor()
+    await page.getByLabel('to', { exact: true }).fill('2099-01-01')
+    await button(page, 'Save').click()
+    await page.getByText('Section saved').waitFor()
+    await page.getByRole('heading', { name: 'Night Z' }).waitFor()
+    await page.getByText('Nobody is in this section yet.').waitFor()
+    await page.context().close()
+  })
+
+  it('an instructor sees no accounts and adds no section', async () => {
+    const page = await house('tobias')
+    expect(await page.getByRole('heading', { name: 'Accounts' }).count()).toBe(0)
+    expect(await button(page, 'New section').count()).toBe(0)
+    await page.context().close()
+  })
+})
+
+describe('students', () => {
+  it('are moved to archive and keep their record', async () => {
+    const { body } = await school.lead.ask<{ id: string }>('POST', '/api/students', { name: 'Silas Drum', hand: 'left', sectionId: school.section.id, startDate: '2026-09-01', booth: 8, active: true })
+    const page = await house()
+    await button(page, 'Change Silas Drum').click()
+    await page.getByLabel('Still here').uncheck()
+    await button(page, 'Save').click()
+    await page.getByText('Student saved').waitFor()
+    await page.getByRole('row', { name: /Silas Drum archived/ }).waitFor()
+    await page.goto(`${ADDRESS}/record/${body.id}`)
+    await page.getByText('No coupon has been read yet.').waitFor()
+    await page.context().close()
+  })
+})
+
+describe('accounts', () => {
+  it('a new one can sign in, and a name that is taken is said at its field', async () => {
+    const page = await house()
+    await button(page, 'Add account').click()
+    await page.getByLabel('Name', { exact: true }).fill('Wren Abelard')
+    await page.getByLabel('User name').fill('tobias')
+    await page.getByLabel('Password').fill(PASSWORD)
+    await button(page, 'Save').click()
+    await page.getByText('This user name is taken').waitFor()
+    await page.getByLabel('User name').fill('wren')
+    await button(page, 'Save').click()
+    await page.getByText('Account saved').waitFor()
+    await expect(new Visitor().signIn('wren')).resolves.toBeDefined()
+    await page.context().close()
+  })
+})
+
+describe('a session', () => {
+  it('ends at sign-out, and the address it came from is asked for again', async () => {
+    const page = await house('tobias')
+    await button(page, 'Sign out').click()
+    await page.getByLabel('User name').waitFor()
+    await page.goto(`${ADDRESS}/house`)
+    await page.waitForURL(`${ADDRESS}/sign-in?to=/house`)
+    await page.context().close()
+  })
+
+  it('says when the password is wrong, and keeps the user name', async () => {
+    const page = await browser.newPage()
+    await page.goto(`${ADDRESS}/sign-in`)
+    await page.getByLabel('User name').fill('maren')
+    await page.getByLabel('Password').fill('not this one at all')
+    await button(page, 'Sign in').click()
+    await page.getByRole('alert').getByText('User name and password do not match.').waitFor()
+    expect(await page.getByLabel('User name').inputValue()).toBe('maren')
+    await page.close()
+  })
+
+  it('keeps the theme that was chosen', async () => {
+    const page = await house('tobias')
+    await button(page, 'Dark theme for the booth').click()
+    await page.reload()
+    await button(page, 'Light theme for the shop').waitFor()
+    await page.context().close()
+  })
+
+  it('ended in the middle of a coupon, loses nothing: sign in, and it is there', async () => {
+    const page = await signedIn(browser, 'tobias')
+    await page.goto(`${ADDRESS}/bench?student=${school.mine.id}`)
+    await page.getByRole('heading', { name: 'Oriel Tamsin' }).waitFor()
+    await page.keyboard.press('k')
+    await page.context().clearCookies()
+    await page.keyboard.press('Enter')
+    await page.getByRole('alert').getByText('Sign in first.').waitFor()
+    await page.goto(`${ADDRESS}/bench`)
+    await page.getByLabel('User name').fill('tobias')
+    await page.getByLabel('Password').fill(PASSWORD)
+    await button(page, 'Sign in').click()
+    await page.getByRole('heading', { name: 'Start over' }).waitFor()
+    await page.context().close()
+  })
+})
+
+describe('a record', () => {
+  it('is filtered by position and verdict, and says when nothing is left', async () => {
+    for (const position of ['1G', '2G'] as const)
+      await school.lead.ask('PUT', `/api/coupons/${uuid()}`, { baseVersion: 0, why: '', document: aCoupon({ studentId: school.other.id, ticket: { position, rung: `${position} pad of Pavo` } }) })
+    const page = await signedIn(browser, 'tobias')
+    await page.goto(`${ADDRESS}/record/${school.other.id}`)
+    await page.getByText('1G pad of Pavo').first().waitFor()
+    await page.locator('.bar .v-select').nth(0).click()
+    await page.getByRole('option', { name: '2G horizontal' }).click()
+    await page.getByText('1G pad of Pavo').first().waitFor({ state: 'detached' })
+    expect(await page.getByText('2G pad of Pavo').count()).toBeGreaterThan(0)
+    await page.locator('.bar .v-select').nth(2).click()
+    await page.getByRole('option', { name: 'start over' }).click()
+    await page.getByText('No coupon like that yet.').waitFor()
+    await page.context().close()
+  })
+
+  it('shows no bare percentage on few tries', async () => {
+    const { body: student } = await school.lead.ask<{ id: string }>('POST', '/api/students', { name: 'Few Tries', hand: 'right', sectionId: school.section.id, startDate: '2026-09-01', booth: null, active: true })
+    await school.lead.ask('PUT', `/api/coupons/${uuid()}`, { baseVersion: 0, why: '', document: aCoupon({ studentId: student.id, beadCount: 3 }) })
+    const page = await signedIn(browser, 'tobias')
+    await page.goto(`${ADDRESS}/record/${student.id}`)
+    const cell = page.getByRole('row', { name: /1G flat/ }).getByRole('cell').first()
+    expect(await cell.innerText()).toMatch(/^3 of 3 · 29–100 %$/)
+    await page.context().close()
+  })
+
+  it('a coupon graded again shows the versions before', async () => {
+    const id = uuid()
+    const save = (baseVersion: number, notes: string, why: string) => school.lead.ask('PUT', `/api/coupons/${id}`, { baseVersion, why, document: { ...aCoupon({ studentId: school.other.id }), notes } })
+    await save(0, 'first', '')
+    await save(1, 'second', 'brushed and looked again')
+    const page = await signedIn(browser, 'tobias')
+    await page.goto(`${ADDRESS}/bench?coupon=${id}&name=Pavo%20Lindqvar`)
+    await page.getByText('Earlier versions').click()
+    await page.getByText('graded again: brushed and looked again').waitFor()
+    await page.context().close()
+  })
+})

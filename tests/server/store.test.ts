@@ -1,0 +1,121 @@
+import { spawn } from 'node:child_process'
+import { once } from 'node:events'
+import { createServer } from 'node:net'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { closeDatabase, database, inTransaction, isDuplicate, openDatabase, rows, run, toDateTime, toIso } from '../../server/store/database'
+import { migrate } from '../../server/store/migrate'
+import { isLockedOut, noteFailure } from '../../server/store/signIns'
+import { allRules, addRules, currentRules, rulesOf } from '../../server/store/houseRules'
+import { DEFAULT_HOUSE_RULES } from '../../core/house'
+
+const home = process.env.FUSILIS_DB_URL!
+beforeAll(() => database().query('CREATE TABLE IF NOT EXISTS tally (id INT PRIMARY KEY, n INT NOT NULL)'))
+afterAll(closeDatabase)
+
+describe('a transaction', () => {
+  it('keeps all or nothing', async () => {
+    await expect(inTransaction(database(), async (on) => {
+      await run(on, 'INSERT INTO tally VALUES (?, ?)', [1, 1])
+      throw new Error('half way')
+    })).rejects.toThrow('half way')
+    expect(await rows(database(), 'SELECT * FROM tally WHERE id = 1')).toEqual([])
+  })
+
+  it('is done again when it lost to another', async () => {
+    await run(database(), 'REPLACE INTO tally VALUES (2, 0)')
+    let attempts = 0
+    await inTransaction(database(), async (on) => {
+      if (++attempts < 3) throw Object.assign(new Error('Deadlock found'), { errno: 1213 })
+      await run(on, 'UPDATE tally SET n = n + 1 WHERE id = 2')
+    })
+    expect([attempts, await rows(database(), 'SELECT n FROM tally WHERE id = 2')]).toEqual([3, [{ n: 1 }]])
+  })
+
+  it('gives up after four tries, and at once on any other failure', async () => {
+    const failing = async (errno: number) => {
+      let attempts = 0
+      await inTransaction(database(), async () => {
+        attempts++
+        throw Object.assign(new Error('no'), { errno })
+      }).catch(() => {})
+      return attempts
+    }
+    expect([await failing(1213), await failing(1064)]).toEqual([4, 1])
+  })
+
+  it('loses no count when many add at once', async () => {
+    await run(database(), 'REPLACE INTO tally VALUES (3, 0)')
+    await Promise.all(Array.from({ length: 20 }, () => inTransaction(database(), async (on) => {
+      const [row] = await rows<{ n: number }>(on, 'SELECT n FROM tally WHERE id = 3 FOR UPDATE')
+      await run(on, 'UPDATE tally SET n = ? WHERE id = 3', [row!.n + 1])
+    })))
+    expect(await rows(database(), 'SELECT n FROM tally WHERE id = 3')).toEqual([{ n: 20 }])
+  })
+
+  it('knows a key that is taken', async () => {
+    await run(database(), 'REPLACE INTO tally VALUES (4, 0)')
+    const error = await run(database(), 'INSERT INTO tally VALUES (4, 0)').catch((thrown: unknown) => thrown)
+    expect(isDuplicate(error)).toBe(true)
+    expect(isDuplicate(new Error('other'))).toBe(false)
+  })
+})
+
+it('a moment goes to the database and back, to the millisecond', () => {
+  const moment = new Date('2026-10-25T01:30:00.123Z')
+  expect(toIso(toDateTime(moment))).toBe(moment.toISOString())
+})
+
+it('an empty database is brought up to date by two servers at once, each step run once', async () => {
+  await database().query('CREATE DATABASE twice')
+  const pool = openDatabase(home.replace(/\/fusilis$/, '/twice'))
+  const done = await Promise.all([migrate(pool), migrate(pool)])
+  expect(done.map(names => names.length).sort()).toEqual([0, 2])
+  expect(await rows(pool, 'SELECT name FROM migration ORDER BY name')).toEqual([{ name: '0001-people.sql' }, { name: '0002-coupons.sql' }])
+  await pool.end()
+})
+
+describe('failed sign-ins', () => {
+  const at = (minute: number) => new Date(Date.UTC(2030, 0, 1, 12, minute))
+  it('shut out an account for a quarter of an hour, not longer', async () => {
+    for (let n = 0; n < 8; n++) await noteFailure('late', '10.0.0.1', at(0))
+    expect(await isLockedOut('late', '10.0.0.9', at(14))).toBe(true)
+    expect(await isLockedOut('late', '10.0.0.9', at(16))).toBe(false)
+    expect(await isLockedOut('early', '10.0.0.9', at(1))).toBe(false)
+  })
+  it('shut out an address that tries many accounts', async () => {
+    for (let n = 0; n < 60; n++) await noteFailure(`guess-${n}`, '10.0.0.2', at(30))
+    expect(await isLockedOut('somebody', '10.0.0.2', at(31))).toBe(true)
+    expect(await isLockedOut('somebody', '10.0.0.3', at(31))).toBe(false)
+  })
+})
+
+it('house rules keep every version; the newest is in force', async () => {
+  const next = (await currentRules()).version + 1
+  const changed = { ...DEFAULT_HOUSE_RULES, goodInARow: 5 }
+  await addRules({ version: next, rules: changed }, 'Maren Holt', 'five in a row', new Date('2026-10-05T10:00:00Z'))
+  expect(await currentRules()).toEqual({ version: next, rules: changed })
+  expect(await rulesOf(1)).toEqual(DEFAULT_HOUSE_RULES)
+  expect(await rulesOf(next)).toEqual(changed)
+  expect(await rulesOf(99)).toBeNull()
+  expect((await allRules()).map(row => row.version)).toEqual(Array.from({ length: next }, (_, n) => n + 1))
+})
+
+it('says 503 when the database is away, in its own shape and in every other route’s', async () => {
+  const probe = createServer().listen(0, '127.0.0.1')
+  await once(probe, 'listening')
+  const { port } = probe.address() as { port: number }
+  probe.close()
+  const server = spawn(process.execPath, ['.output/server/index.mjs'], {
+    env: { ...process.env, FUSILIS_DB_URL: 'mysql://nobody:x@127.0.0.1:1/none', NUXT_SESSION_PASSWORD: 'x'.repeat(32), NITRO_PORT: String(port), NITRO_HOST: '127.0.0.1' }, stdio: ['ignore', 'pipe', 'ignore'],
+  })
+  try {
+    await once(server.stdout, 'data')
+    const health = await fetch(`http://127.0.0.1:${port}/api/health`)
+    expect([health.status, await health.json()]).toEqual([503, { ok: false, version: expect.any(String), database: false }])
+    const welcome = await fetch(`http://127.0.0.1:${port}/api/welcome`)
+    expect(welcome.status).toBe(503)
+    expect(await welcome.json()).toMatchObject({ title: 'Database away', status: 503 })
+  } finally {
+    server.kill()
+  }
+})
