@@ -148,7 +148,7 @@ const against = computed(() => shown.value.filter(mark => !isTry(mark) || mark.d
 
 <style scoped>
 .drawing { min-height: 0; min-width: 0; height: 100%; overflow: hidden; display: grid; place-items: center; }
-svg { touch-action: none; user-select: none; cursor: crosshair; max-width: 100%; max-height: 100%; }
+svg { touch-action: none; user-select: none; cursor: crosshair; max-width: 100%; max-height: 100%; overflow: visible; }
 .lane { fill: none; stroke: var(--ink); }
 .cursor path { stroke: #ffb648; }
 .cursor .under { stroke: #14191c; }
