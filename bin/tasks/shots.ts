@@ -21,6 +21,7 @@ async function visit(username: string | null, { width = 1280, height = 800, dark
 }
 
 async function take(page: Page, name: string): Promise<void> {
+  await page.evaluate(() => window.scrollTo(0, 0))
   await page.waitForTimeout(900)
   await page.screenshot({ path: `${FOLDER}/${name}.png` })
   await page.context().close()
