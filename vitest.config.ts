@@ -9,8 +9,7 @@ export default defineConfig({
     projects: [
       { extends: true, test: { name: 'unit', include: ['core/**/*.test.ts', 'contract/**/*.test.ts', 'app/**/*.test.ts', 'demo/**/*.test.ts'] } },
       { extends: true, test: { name: 'server', include: ['tests/server/*.test.ts'], fileParallelism: false, testTimeout: 30_000, hookTimeout: 60_000 } },
-      // A browser on a busy machine may stumble once; what is broken fails twice.
-      { extends: true, test: { name: 'e2e', retry: 1, include: ['tests/e2e/*.test.ts'], fileParallelism: false, testTimeout: 90_000, hookTimeout: 90_000 } },
+      { extends: true, test: { name: 'e2e', include: ['tests/e2e/*.test.ts'], fileParallelism: false, testTimeout: 90_000, hookTimeout: 90_000 } },
     ],
   },
 })

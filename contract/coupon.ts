@@ -27,6 +27,7 @@ const ticketSchema = object({
   hand: oneOf(['right', 'left'] as const, 'a hand'),
   travel: oneOf(['left to right', 'right to left', 'up', 'down'] as const, 'a direction'),
   booth: number().strict().nullable().defined().integer('${path} is a whole number').min(1, '${path} is 1 or more').max(999, '${path} is at most 999'),
+  hoursOut: number().strict().optional().min(0, '${path} is 0 h or more').max(1000, '${path} is at most 1000 h'),
 }).exact('${properties} does not belong on a ticket')
 
 const pieceSchema = object({
@@ -44,6 +45,7 @@ const beadSchema = object({
   widthMm: millimetres().required().min(1, '${path} is at least 1 mm').max(60, '${path} is at most 60 mm'),
   fromMm: millimetres().required().min(0, '${path} lies off the plate'),
   toMm: millimetres().required(),
+  arcSeconds: number().strict().optional().moreThan(0, '${path} is more than 0 s').max(3600, '${path} is at most 3600 s'),
 }).exact()
 
 const place = { id: key(), beadId: key(), atMm: millimetres().required('${path} is missing') }

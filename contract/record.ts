@@ -45,9 +45,11 @@ export interface CouponPage {
   readonly next: string | null
 }
 
+/** House rules as they were saved; version 1 is what every school starts with, and nobody saved it. */
 export interface RulesVersion {
   readonly version: number
   readonly rules: HouseRules
+  readonly saved: { readonly at: string, readonly by: string, readonly why: string } | null
 }
 
 export interface Health {

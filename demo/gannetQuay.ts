@@ -2,7 +2,7 @@ import type { CouponDocument, Hand, Ticket } from '../core/coupon'
 import { newCoupon } from '../core/coupon'
 import { gradeCoupon } from '../core/grading'
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../core/house'
-import { currentWindow } from '../core/setup'
+import { startCurrent } from '../core/setup'
 import { drawLearner, seededRandom, weldCoupon, type Habit, type Learner, type Random } from '../core/simulate'
 import { inches } from '../core/units'
 import { positionOf, type PadPosition } from '../core/trade'
@@ -45,6 +45,8 @@ const RUNGS: readonly { rung: string, position: PadPosition }[] = [
   { rung: 'flat pad', position: '1G' }, { rung: 'horizontal pad', position: '2G' }, { rung: 'vertical pad', position: '3G' }, { rung: 'overhead pad', position: '4G' },
 ]
 const LONG_ENOUGH = 24
+/** Whoever has a habit to unlearn is kept on a rung for longer: in every class somebody pads flat while others are overhead. */
+const LONG_WITH_HABIT = 46
 
 const SECTIONS: readonly { name: string, days: readonly Weekday[], from: string, to: string }[] = [
   { name: 'Evening A', days: ['Mon', 'Wed'], from: '18:00', to: '21:30' },
@@ -101,11 +103,11 @@ function growStudent({ name, place, booth, openings }: { name: string, place: nu
     const savedAt = new Date(openings[meeting]!.getTime() + (20 + nth * BETWEEN_COUPONS + Math.floor(random.uniform() * 35)) * 60_000)
     const expected = newCoupon({ studentId: '', classDay: isoDay(savedAt), rulesVersion: 2, piece: PLATE, ticket, beadCount: 6 + Math.min(4, Math.floor(n / 16)) }, SCHOOL_RULES)
     const tries = done.get(position) ?? 0
-    const document = weldCoupon(expected, learner, tries, random)
+    const document = weldCoupon(expected, learner, tries, random, SCHOOL_RULES)
     coupons.push({ document, savedAt })
     done.set(position, tries + 1)
     goodInARow = gradeCoupon(document, SCHOOL_RULES).verdict === 'move on' ? goodInARow + 1 : 0
-    if (rung < RUNGS.length - 1 && (goodInARow >= 3 || tries + 1 >= LONG_ENOUGH)) {
+    if (rung < RUNGS.length - 1 && (goodInARow >= 3 || tries + 1 >= (learner.habit ? LONG_WITH_HABIT : LONG_ENOUGH))) {
       rung += 1
       goodInARow = 0
     }
@@ -123,13 +125,12 @@ interface Slip {
 
 function ticketFor({ rung, position }: { rung: string, position: PadPosition }, slip: Slip, random: Random): Ticket {
   const classification = slip.cellulosic ? 'E6010' : 'E7018'
-  const window = currentWindow(classification, inches(1 / 8), position)
-  const middle = (window.lowA + window.highA) / 2
+  const { startA } = startCurrent({ classification, diameterMm: inches(1 / 8), position, joint: 'pad', pass: 'bead' }, SCHOOL_RULES)
   const hot = slip.learner.habit === 'runs hot' ? 14 : 0
   const ways = positionOf(position).travel
   return {
     rung: slip.stubs ? `${rung}, stubs` : rung, position, classification, diameterMm: inches(1 / 8), rods: slip.stubs ? 'stubs' : 'new',
-    currentA: Math.round((middle + hot + 5 * random.normal()) / 5) * 5, polarity: 'DCEP', hand: slip.hand,
+    currentA: Math.round((startA + hot + 5 * random.normal()) / 5) * 5, polarity: 'DCEP', hand: slip.hand,
     travel: position === '3G' ? 'up' : slip.hand === 'left' ? ways[1]! : ways[0]!, booth: slip.booth,
   }
 }

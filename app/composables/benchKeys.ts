@@ -9,7 +9,7 @@ export const BENCH_KEYS: readonly (readonly [string, string])[] = [
   ['↑ ↓', 'choose a bead'], ['← →', 'along it by 1/8 in; with Shift by 1/2'],
   ['letter', 'drop that mark at the cursor; again: the next fault'], ['1 2 3', 'how bad: sound, workable, poor; light, plain, bad'],
   [', .', 'mark before, mark after'], ['[ ]', 'shorten or stretch a span'], ['Ctrl ← →', 'move the mark'], ['Y', 'which toe'],
-  ['Delete', 'take the mark off'], ['Ctrl Z', 'undo; with Shift redo'], ['- +', 'fewer or more beads'], ['X', 'more marks'], ['?', 'these keys'],
+  ['Delete', 'take the mark off'], ['Ctrl Z', 'undo; with Shift redo'], ['- +', 'fewer or more beads'], ['X', 'more marks'], ['Space', 'strike, break: time the bead'], ['?', 'these keys'],
 ]
 
 export interface BenchKeyActs {
@@ -21,13 +21,14 @@ export interface BenchKeyActs {
   readonly help: () => void
   readonly reading: (of: 'width' | 'height') => void
   readonly beads: (step: 1 | -1) => void
+  readonly time: () => void
 }
 
 /** True where keys belong to what is being typed or chosen, not to the bench. */
 function isTaken(event: KeyboardEvent): boolean {
   const target = event.target as HTMLElement
   if (target.closest('input, textarea, select, [contenteditable], [role="dialog"], .v-overlay')) return true
-  return event.key === 'Enter' && target.closest('button, a, summary') !== null
+  return (event.key === 'Enter' || event.key === ' ') && target.closest('button, a, summary') !== null
 }
 
 /** Listens for the bench's keys while its page is shown. */
@@ -65,7 +66,7 @@ export function useBenchKeys(acts: BenchKeyActs, upright: () => boolean): void {
     '{': () => hand.stretch(-LARGE_STEP), '}': () => hand.stretch(LARGE_STEP),
     'Delete': hand.remove, 'Backspace': hand.remove,
     '-': () => acts.beads(-1), '+': () => acts.beads(1), '=': () => acts.beads(1),
-    'N': acts.next, 'I': acts.ticket, 'X': acts.more, 'Y': hand.side,
+    ' ': acts.time, 'N': acts.next, 'I': acts.ticket, 'X': acts.more, 'Y': hand.side,
   }
 
   function answer(event: KeyboardEvent): boolean {

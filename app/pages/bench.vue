@@ -53,16 +53,19 @@ onMounted(async () => {
 
 /** What the address asks for: a saved coupon, or a student's next one. A coupon that is being marked comes first. */
 async function openAsked() {
-  const { coupon, student, name } = route.query
-  if (!coupon && !student) return
+  const { coupon, student, booth, kept, name } = route.query
+  if (!coupon && !student && !booth && !kept) return
   await router.replace('/bench')
   if (bench.touched) {
     notice.value = `${bench.open!.student.name}’s coupon is not saved yet. Save it, or throw it away.`
     return
   }
   if (typeof coupon === 'string') bench.openSaved(await outbox.find(coupon), typeof name === 'string' ? name : 'Saved coupon')
-  const asked = floor.students.find(one => one.id === student)
+  const waiting = outbox.mine.find(one => one.id === kept)
+  if (waiting) bench.openKept(waiting)
+  const asked = floor.students.find(one => (booth ? String(one.booth) === booth : one.id === student))
   if (asked) bench.openNew(asked, today())
+  else if (booth) notice.value = `Nobody has booth ${String(booth)} in ${sections.current?.name ?? 'this section'}.`
   else if (student) notice.value = 'That student is not in this section, or is archived.'
 }
 
@@ -146,6 +149,7 @@ function keepReading(of: 'width' | 'height', valueMm: number) {
   hand.addReading(of, valueMm)
 }
 
+const caption = useTemplateRef<{ time: () => void }>('caption')
 const editor = useTemplateRef<{ refuse: (message: string) => void }>('editor')
 function setUp(change: Parameters<typeof layOutAgain>[1]) {
   try {
@@ -164,6 +168,7 @@ useBenchKeys({
   more: () => { if (bench.document) dialog.value = 'more' },
   help: () => { dialog.value = 'keys' },
   reading: (of) => { dialog.value = of },
+  time: () => caption.value?.time(),
   beads: (step) => { if (bench.document) setUp({ beadCount: Math.max(1, bench.document.beads.length + step) }) },
 }, () => upright.value)
 </script>
@@ -180,7 +185,7 @@ useBenchKeys({
         <BenchTicket :document="bench.document" :remarks="bench.remarks" :unit="unit" @edit="dialog = 'ticket'" />
       </header>
       <section class="stage" aria-label="Coupon">
-        <p class="caption"><span>{{ bench.document.beads.length }} beads</span><span>{{ bench.document.ticket.travel === 'up' ? 'travel up ↑' : bench.document.ticket.travel === 'down' ? 'travel down ↓' : `travel ${bench.document.ticket.travel} ${bench.document.ticket.travel === 'left to right' ? '→' : '←'}` }}</span></p>
+        <CouponCaption ref="caption" :document="bench.document" :unit="unit" />
         <BenchDrawing :unit="unit" />
         <MarkDetail :mark="bench.selected" />
         <MarkPalette @drop="drop" @more="dialog = 'more'" />
@@ -226,7 +231,6 @@ useBenchKeys({
 .who h1 { font-size: 1.4rem; font-weight: 700; letter-spacing: -0.015em; line-height: 1.15; }
 .who p { color: var(--quiet); font-size: 0.92rem; }
 .stage { min-height: 0; min-width: 0; display: grid; grid-template-rows: auto minmax(0, 1fr) auto auto; }
-.caption { display: flex; justify-content: space-between; padding: 10px 20px 0; color: var(--quiet); font-size: 0.92rem; }
 .side { min-height: 0; display: grid; grid-template-rows: minmax(0, 1fr) auto; background: rgb(var(--v-theme-surface)); border-left: 1px solid var(--line); }
 .scroll { overflow-y: auto; padding: 16px 16px 8px; display: grid; gap: 14px; align-content: start; }
 .act { padding: 6px 16px 14px; border-top: 1px solid var(--line); }

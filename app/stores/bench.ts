@@ -4,12 +4,13 @@ import type { CouponDocument, Mark, Place, Ticket } from '~~/core/coupon'
 import { layOutAgain, newCoupon } from '~~/core/coupon'
 import { gradeCoupon } from '~~/core/grading'
 import { readCoupon } from '~~/core/reading'
-import { checkTicket, currentWindow } from '~~/core/setup'
+import { checkTicket, padRungs, rungSettings } from '~~/core/setup'
+import type { HouseRules } from '~~/core/house'
 import { inches } from '~~/core/units'
 import type { FloorStudent } from '~~/contract/people'
 import type { SavedCoupon } from '~~/contract/coupon'
 import { useHouseRules } from './houseRules'
-import { useOutbox, type SaveResult } from './outbox'
+import { useOutbox, type SaveResult, type Waiting } from './outbox'
 
 interface Open {
   readonly id: string
@@ -24,18 +25,14 @@ interface Draft extends Open {
 
 const draftKey = (accountId: string) => `fusilis.draft.${accountId}`
 
-/** A new school's first slip: a flat pad with the usual rod, current in the middle of its window. */
-function firstTicket(student: FloorStudent): Ticket {
-  const window = currentWindow('E7018', inches(1 / 8), '1G')
-  return {
-    rung: 'flat pad', position: '1G', classification: 'E7018', diameterMm: inches(1 / 8), rods: 'new',
-    currentA: Math.round((window.lowA + window.highA) / 10) * 5, polarity: 'DCEP', hand: student.hand,
-    travel: student.hand === 'left' ? 'right to left' : 'left to right', booth: student.booth,
-  }
-}
-
 const FIRST_PLATE = { kind: 'pad', lengthMm: inches(6), widthMm: inches(4), thicknessMm: inches(3 / 8) } as const
 const FIRST_BEADS = 6
+
+/** A new student's first slip: the ladder's first pad, by its card. */
+function firstTicket(student: FloorStudent, rules: HouseRules): Ticket {
+  const rung = padRungs(rules)[0]!
+  return { ...rungSettings(rung, student.hand, FIRST_PLATE.thicknessMm, rules), rods: 'new', hand: student.hand, booth: student.booth }
+}
 
 /** The coupon on the bench: the document, where the cursor stands, what is selected, and every step back. */
 export const useBench = defineStore('bench', () => {
@@ -56,7 +53,7 @@ export const useBench = defineStore('bench', () => {
   const rules = computed(() => houseRules.rulesOf(document.value?.rulesVersion ?? houseRules.current.version))
   const grade = computed(() => (document.value ? gradeCoupon(document.value, rules.value) : null))
   const reading = computed(() => (document.value ? readCoupon(document.value, rules.value) : null))
-  const remarks = computed(() => (document.value ? checkTicket(document.value.ticket) : []))
+  const remarks = computed(() => (document.value ? checkTicket(document.value.ticket, document.value.piece.thicknessMm, rules.value) : []))
   const selected = computed(() => document.value?.marks.find(mark => mark.id === selectedId.value) ?? null)
   const isRegrade = computed(() => (open.value?.baseVersion ?? 0) > 0)
 
@@ -104,7 +101,7 @@ export const useBench = defineStore('bench', () => {
 
   /** Opens a new coupon for a student, as that student's last one was run. */
   function openNew(student: FloorStudent, classDay: string): void {
-    const ticket = student.last ? { ...student.last.ticket, booth: student.booth ?? student.last.ticket.booth } : firstTicket(student)
+    const ticket = student.last ? { ...student.last.ticket, booth: student.booth ?? student.last.ticket.booth } : firstTicket(student, houseRules.current.rules)
     const beadCount = student.last?.beadCount ?? FIRST_BEADS
     const wanted = { studentId: student.id, classDay, rulesVersion: houseRules.current.version, ticket, piece: student.last?.piece ?? FIRST_PLATE, beadCount }
     lay({ id: uuid(), baseVersion: 0, student: { id: student.id, name: student.name } }, newCoupon(wanted, houseRules.current.rules))
@@ -114,6 +111,13 @@ export const useBench = defineStore('bench', () => {
   /** Opens a saved coupon to read or grade it again. */
   function openSaved(coupon: SavedCoupon, name: string): void {
     lay({ id: coupon.id, baseVersion: coupon.version, student: { id: coupon.document.studentId, name } }, coupon.document)
+  }
+
+  /** Opens a coupon that waited in this browser and was then refused: it can be put right, or held against the version that was in its way. */
+  function openKept({ id, save, student }: Waiting): void {
+    lay({ id, baseVersion: save.baseVersion, student: { id: save.document.studentId, name: student } }, save.document)
+    touched.value = true
+    keepDraft()
   }
 
   /** Puts an edited document in place of the one before; the one before can be had back. */
@@ -157,6 +161,16 @@ export const useBench = defineStore('bench', () => {
     cursor.value = { beadId: bead.id, atMm: Math.min(bead.toMm, Math.max(bead.fromMm, cursor.value.atMm)) }
   }
 
+  /** Keeps a bead's arc time by the stopwatch; null takes it off again. */
+  function timeBead(beadId: string, seconds: number | null): void {
+    if (!document.value) return
+    edit({ ...document.value, beads: document.value.beads.map((bead) => {
+      if (bead.id !== beadId) return bead
+      const { arcSeconds: _, ...untimed } = bead
+      return seconds === null ? untimed : { ...untimed, arcSeconds: Math.round(seconds * 10) / 10 }
+    }) })
+  }
+
   /** Sends the coupon. Saved or kept here, the bench is clear; in a conflict it stays as it is. */
   async function save(why: string): Promise<SaveResult> {
     if (!open.value || !document.value) throw new Error('There is no coupon on the bench')
@@ -187,6 +201,6 @@ export const useBench = defineStore('bench', () => {
 
   return {
     open, document, cursor, selectedId, selected, past, future, touched, keptAt, rules, grade, reading, remarks, isRegrade,
-    resume, openNew, openSaved, edit, undo, redo, moveCursor, select, changeSetUp, save, settle, clear,
+    resume, openNew, openSaved, openKept, edit, undo, redo, moveCursor, select, changeSetUp, timeBead, save, settle, clear,
   }
 })

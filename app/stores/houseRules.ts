@@ -5,7 +5,7 @@ import { request } from './request'
 
 /** The house rules, every version of them: a coupon is drawn and judged by the rules of its day. */
 export const useHouseRules = defineStore('houseRules', () => {
-  const versions = ref<readonly RulesVersion[]>([{ version: 1, rules: DEFAULT_HOUSE_RULES }])
+  const versions = ref<readonly RulesVersion[]>([{ version: 1, rules: DEFAULT_HOUSE_RULES, saved: null }])
   let loading: Promise<void> | null = null
 
   /** Loads the versions once; a failed try may be made again. */
@@ -23,5 +23,17 @@ export const useHouseRules = defineStore('houseRules', () => {
   const rulesOf = (version: number): HouseRules =>
     versions.value.find(row => row.version === version)?.rules ?? current.value.rules
 
-  return { current, unit, rulesOf, load }
+  /** Saves a new version over the one in force. @throws RequestFailure when someone saved one meanwhile, or a line is wrong */
+  async function save(rules: HouseRules, why: string, baseVersion: number): Promise<void> {
+    const saved = await request<RulesVersion>('POST', '/api/house-rules', { baseVersion, why, rules })
+    versions.value = [...versions.value, saved]
+  }
+
+  /** Loads what was saved meanwhile by someone else. */
+  function reload(): Promise<void> {
+    loading = null
+    return load()
+  }
+
+  return { versions, current, unit, rulesOf, load, reload, save }
 })

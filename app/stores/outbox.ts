@@ -3,7 +3,7 @@ import { defineStore } from 'pinia'
 import type { CouponConflict, CouponRevision, CouponSave, SavedCoupon } from '~~/contract/coupon'
 import { request, RequestFailure } from './request'
 
-interface Waiting {
+export interface Waiting {
   readonly id: string
   readonly save: CouponSave
   readonly student: string

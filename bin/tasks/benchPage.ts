@@ -1,9 +1,9 @@
-import { chromium } from 'playwright-core'
 import { v7 as uuid } from 'uuid'
 import { putMark } from '../../core/coupon'
 import { aCoupon, aFlaw } from '../../core/coupon/example'
 import { DEMO_PASSWORD } from '../../server/demoAccounts'
 import { closeDatabase, database, rows } from '../../server/store/database'
+import { openChromium } from './chromium'
 import { ms, quantile } from './quantile'
 
 const ADDRESS = process.env.FUSILIS_URL!
@@ -21,7 +21,7 @@ function crowded() {
   return document
 }
 
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync'] })
+const browser = await openChromium()
 const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' })
 const page = await context.newPage()
 await page.goto(`${ADDRESS}/sign-in`)

@@ -1,11 +1,11 @@
-import { chromium, type Page } from 'playwright-core'
+import type { Page } from 'playwright-core'
 import { DEMO_PASSWORD } from '../../server/demoAccounts'
+import { openChromium } from './chromium'
 
 const ADDRESS = process.env.FUSILIS_URL!
 const FOLDER = 'docs/screenshots'
-const FLAGS = ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync']
 
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: FLAGS })
+const browser = await openChromium()
 
 async function visit(username: string | null, { width = 1280, height = 800, dark = false } = {}): Promise<Page> {
   const context = await browser.newContext({ viewport: { width, height }, colorScheme: dark ? 'dark' : 'light', reducedMotion: 'reduce' })
@@ -48,16 +48,41 @@ const RESTARTS = ['ArrowUp', 'ArrowUp', 'r', 'r', 'ArrowUp', 'r', 'r', 'ArrowUp'
 
 await take(await visit(null), 'sign-in')
 await take(await chooseThenStay(), 'floor')
-await take(await bench('Noor Haddix', RESTARTS), 'bench')
-await take(await bench('Noor Haddix', RESTARTS, { dark: true }), 'bench-booth')
-await take(await bench('Noor Haddix', RESTARTS, { width: 820, height: 1180 }), 'bench-tablet')
-await take(await bench('Oriel Tamsin', ['ArrowRight', 'ArrowRight', 'ArrowRight', 'u']), 'bench-vertical')
+await take(await bench('Pavo Lindqvar', RESTARTS), 'bench')
+await take(await bench('Pavo Lindqvar', RESTARTS, { dark: true }), 'bench-booth')
+await take(await bench('Pavo Lindqvar', RESTARTS, { width: 820, height: 1180 }), 'bench-tablet')
+await take(await bench('Dario Venn', ['ArrowRight', 'ArrowRight', 'ArrowRight', 'u']), 'bench-vertical')
 await take(await visit('oriel'), 'record')
 await take(await visit('oriel', { width: 390, height: 844, dark: true }), 'record-phone')
 const house = await visit('maren')
 await house.goto(`${ADDRESS}/house`)
 await house.getByRole('heading', { name: 'Accounts' }).waitFor()
 await take(house, 'house')
+
+/** A page of a room, once what it is for is on it. */
+async function room(path: string, seen: string, options = {}): Promise<Page> {
+  const page = await visit('maren', options)
+  await page.goto(`${ADDRESS}${path}`)
+  await page.getByText(seen).first().waitFor()
+  return page
+}
+
+await take(await room('/set-up?position=3G+vertical&size=3/32', 'Take care'), 'card')
+await take(await room('/set-up/pad', 'Weld metal'), 'pad')
+await take(await room('/set-up/arithmetic?sheet=run-out', 'Arc time of a rod'), 'arithmetic')
+const rules = await room('/house/rules', 'Example coupon')
+await rules.getByRole('button', { name: 'Moving up' }).click()
+await rules.getByLabel('Sound restarts').fill('90')
+await take(rules, 'rules')
+const drill = await room('/set-up/drill', 'Run one too hot', { width: 820, height: 1180, dark: true })
+for (const [width, height, toes] of [['13/32', '1/16', 'undercut'], ['3/16', '5/32', 'rolled over'], ['5/16', '3/32', 'wetted in']] as const) {
+  await drill.getByLabel('Width').fill(width)
+  await drill.getByLabel('Height').fill(height)
+  await drill.locator('.v-select', { has: drill.getByRole('combobox', { name: 'Toes' }) }).click()
+  await drill.getByRole('option', { name: toes }).click()
+  await drill.getByRole('button', { name: /read$/ }).click()
+}
+await take(drill, 'drill-tablet')
 await browser.close()
 
 async function chooseThenStay(): Promise<Page> {

@@ -18,6 +18,8 @@ export interface Ticket {
   readonly hand: Hand
   readonly travel: Travel
   readonly booth: number | null
+  /** Hours a low-hydrogen rod had been out of its oven; absent when nobody said. */
+  readonly hoursOut?: number
 }
 
 /** A flat practice plate; beads run along its length, the first one nearest the lower edge. */
@@ -35,6 +37,8 @@ export interface Bead {
   readonly widthMm: number
   readonly fromMm: number
   readonly toMm: number
+  /** Arc time of the bead by the stopwatch, s; absent when it was not timed. */
+  readonly arcSeconds?: number
 }
 
 interface OnBead {

@@ -149,7 +149,7 @@ export function layOutAgain(
   const piece = change.piece ?? document.piece
   const fresh = newCoupon({ ...document, ticket, piece, beadCount: change.beadCount ?? document.beads.length }, rules)
   const bead = new Map(fresh.beads.map(lane => [lane.id, lane]))
-  const foreseen = new Set(expectedMarks(document.beads, document.ticket, rules).map(mark => mark.id))
+  const foreseen = new Set(expectedMarks(document.beads, document.ticket, document.piece, rules).map(mark => mark.id))
   const touched = document.marks.filter(mark => bead.has(mark.beadId) && !(foreseen.has(mark.id) && isTry(mark) && mark.degree === 'sound'))
   const turned = ticket.travel !== document.ticket.travel
   const kept = touched.map((mark): Mark => {

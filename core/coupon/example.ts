@@ -1,6 +1,6 @@
-import { DEFAULT_HOUSE_RULES } from '../house'
+import { DEFAULT_HOUSE_RULES, type HouseRules } from '../house'
 import { inches } from '../units'
-import type { CouponDocument, FlawMark, PadPiece, Ticket } from './document'
+import type { CouponDocument, FlawMark, Mark, PadPiece, Ticket } from './document'
 import { newCoupon } from './newCoupon'
 
 /** A six-bead flat pad with nothing against it: the example that docstrings and tests start from. */
@@ -30,4 +30,23 @@ export function aFlaw(change: Partial<FlawMark> = {}): FlawMark {
   return {
     id: 'f1', kind: 'flaw', flaw: 'undercut', beadId: 'b1', atMm: inches(1), toMm: inches(2), side: 'upper', severity: 2, sizeMm: inches(1 / 32), ...change,
   }
+}
+
+/**
+ * A pad that somebody has read, laid out by a set of rules: what a change of the rules does can be seen on it.
+ * One restart high, one end low, an inch and a half of shallow undercut, a stray strike, and three width readings.
+ */
+export function exampleRead(rules: HouseRules): CouponDocument {
+  const expected = newCoupon({ studentId: EXAMPLE_STUDENT, classDay: '2026-10-05', rulesVersion: 1, piece: EXAMPLE_PLATE, ticket: aTicket(), beadCount: 6 }, rules)
+  const restart = expected.marks.find(mark => mark.kind === 'restart')
+  const graded = expected.marks.map((mark): Mark => {
+    if (mark.id === restart?.id) return { ...mark, degree: 'poor', fault: 'high' } as Mark
+    return mark.id === 'b4-end' ? { ...mark, degree: 'poor', fault: 'low' } as Mark : mark
+  })
+  const flaws = [
+    aFlaw({ id: 'f1', beadId: 'b3', side: 'both', severity: 1, sizeMm: inches(1 / 64), atMm: inches(2), toMm: inches(3.5) }),
+    aFlaw({ id: 'f2', beadId: 'b6', flaw: 'arc strike', side: null, sizeMm: null, atMm: inches(5), toMm: inches(5) }),
+  ]
+  const widths = ([['b1', 1 / 4], ['b3', 5 / 16], ['b5', 9 / 32]] as const).map(([beadId, wide], n): Mark => ({ id: `w${n}`, kind: 'reading', of: 'width', beadId, atMm: inches(3), valueMm: inches(wide) }))
+  return { ...expected, marks: [...graded, ...flaws, ...widths] }
 }

@@ -1,7 +1,7 @@
 import type { HouseRules } from '../house'
 import { wantedWidth } from '../house'
-import { electrodeOf, rodSizeOf } from '../trade'
-import { beadArea, predictRestarts, runOut } from '../deposit'
+import { burnRods } from '../deposit'
+import { rodRun } from '../setup'
 import type { Bead, CouponDocument, PadPiece, Ticket, TryMark } from './document'
 import { beadEnd, beadStart, layLanes, travelsForward } from './lanes'
 
@@ -40,7 +40,7 @@ export function newCoupon(wanted: NewCoupon, rules: HouseRules): CouponDocument 
     piece,
     ticket,
     beads,
-    marks: expectedMarks(beads, ticket, rules),
+    marks: expectedMarks(beads, ticket, piece, rules),
     cleanUp: 'sound',
     notes: '',
     nextRun: null,
@@ -49,14 +49,12 @@ export function newCoupon(wanted: NewCoupon, rules: HouseRules): CouponDocument 
 }
 
 /**
- * The starts, ends and restarts that a set of beads comes with, all sound.
+ * The starts, ends and restarts that a set of beads comes with, all sound: a rod burns at the ticket's current, at the card's travel speed.
  * @returns marks in bead order; places in mm along the plate
  */
-export function expectedMarks(beads: readonly Bead[], ticket: Ticket, rules: HouseRules): TryMark[] {
-  const rodMm = runOutOf(beads[0]?.widthMm ?? 0, ticket, rules)
-  const firstMm = ticket.rods === 'stubs' ? rodMm * STUB_SHARE : rodMm
-  const each = ticket.rods === 'stubs' ? firstMm : rodMm
-  const restarts = predictRestarts(beads.map(bead => bead.toMm - bead.fromMm), each, firstMm)
+export function expectedMarks(beads: readonly Bead[], ticket: Ticket, piece: PadPiece, rules: HouseRules): TryMark[] {
+  const wholeMm = rodRun({ ...ticket, joint: 'pad', pass: 'bead', thicknessMm: piece.thicknessMm }, ticket.currentA, rules)
+  const { restarts } = burnRods(beads.map(bead => bead.toMm - bead.fromMm), ticket.rods === 'stubs' ? wholeMm * STUB_SHARE : wholeMm)
   const sign = travelsForward(ticket) ? 1 : -1
   const rod = ticket.rods === 'stubs' ? 'stub' : 'new'
   const sound = { degree: 'sound', fault: null, rod } as const
@@ -67,14 +65,4 @@ export function expectedMarks(beads: readonly Bead[], ticket: Ticket, rules: Hou
     })),
     { id: `${bead.id}-end`, kind: 'end', beadId: bead.id, atMm: beadEnd(bead, ticket), ...sound },
   ])
-}
-
-function runOutOf(beadMm: number, ticket: Ticket, rules: HouseRules): number {
-  const heightMm = (rules.heightMm.low + rules.heightMm.high) / 2
-  return runOut({
-    rod: rodSizeOf(ticket.diameterMm),
-    recovery: electrodeOf(ticket.classification).recovery,
-    stubMm: rules.stubMm,
-    beadAreaMm2: beadArea(beadMm, heightMm),
-  })
 }

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import fc from 'fast-check'
 import { inches } from '../units'
 import { rodSizeOf } from '../trade'
-import { beadArea, beadsToCover, predictRestarts, runOut } from '.'
+import { beadArea, beadsToCover, burnRods, runOut, stubLoss } from '.'
 
 const LB_PER_IN3 = 0.2836
 
@@ -27,20 +27,35 @@ describe('runOut', () => {
   })
 })
 
-describe('predictRestarts', () => {
-  it('carries a rod over to the next bead', () => expect(predictRestarts([152.4, 152.4], 250)).toEqual([[], [expect.closeTo(97.6, 6)]]))
-  it('needs two restarts on 8 in at 3 1/2 in a rod (common practice)', () => expect(predictRestarts([inches(8)], inches(3.5))[0]).toHaveLength(2))
-  it('lights a new rod rather than carry less than half an inch', () => expect(predictRestarts([100, 100], 108)[1]).toEqual([]))
+describe('burnRods', () => {
+  it('carries a rod over to the next bead', () => expect(burnRods([152.4, 152.4], 250).restarts).toEqual([[], [expect.closeTo(97.6, 6)]]))
+  it('needs two restarts on 8 in at 3 1/2 in a rod (common practice)', () => expect(burnRods([inches(8)], inches(3.5)).restarts[0]).toHaveLength(2))
+  it('lights a new rod rather than carry less than half an inch', () => expect(burnRods([100, 100], 108).restarts[1]).toEqual([]))
 
   it('never runs a rod past its end, and keeps restarts off the very ends', () => {
     fc.assert(fc.property(fc.array(fc.double({ min: 30, max: 400, noNaN: true }), { minLength: 1, maxLength: 20 }), fc.double({ min: 40, max: 400, noNaN: true }), (lengths, rod) => {
-      predictRestarts(lengths, rod).forEach((restarts, index) => {
+      burnRods(lengths, rod).restarts.forEach((restarts, index) => {
         const stops = [0, ...restarts, lengths[index]!]
         for (let n = 1; n < stops.length; n++) expect(stops[n]! - stops[n - 1]!).toBeLessThanOrEqual(rod + 9.5 + 1e-9)
         for (const at of restarts) expect(at > 9.5 && at < lengths[index]! - 9.5).toBe(true)
       })
     }))
   })
+
+  it('lays what was in the rods: nothing appears, nothing is lost', () => {
+    fc.assert(fc.property(fc.array(fc.double({ min: 30, max: 400, noNaN: true }), { minLength: 1, maxLength: 20 }), fc.double({ min: 40, max: 400, noNaN: true }), (lengths, rod) => {
+      const { rods, leftMm, droppedMm, stretchedMm } = burnRods(lengths, rod)
+      expect(rods * rod + stretchedMm).toBeCloseTo(lengths.reduce((sum, mm) => sum + mm, 0) + leftMm + droppedMm, 6)
+    }))
+  })
+  it('refuses a rod that lays nothing', () => expect(() => burnRods([100], 0)).toThrow(RangeError))
+})
+
+// Arithmetic: 2 of 14 in, and 5 of 14 in.
+it('says what a stub wastes', () => {
+  expect(stubLoss(inches(14), inches(2))).toBeCloseTo(0.14, 2)
+  expect(stubLoss(inches(14), inches(5))).toBeCloseTo(0.36, 2)
+  expect(() => stubLoss(300, 300)).toThrow(RangeError)
 })
 
 describe('beadsToCover: n = 1 + ceil((W − w) / (w (1 − o))), common practice', () => {

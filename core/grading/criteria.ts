@@ -31,7 +31,7 @@ const SLACK = 1e-9
  * @example judge(measureCoupon(document, rules), document, rules)[0].text // '3 of 8 restarts not sound'
  */
 export function judge(measures: Measures, document: CouponDocument, rules: HouseRules): Reason[] {
-  const reasons: Reason[] = [...unsafe(measures), ...undercut(measures, document, rules)]
+  const reasons: Reason[] = [...unsafe(measures), ...undercut(measures, document, rules), ...strikes(measures, document, rules)]
   for (const { element, rule, say } of SHARES) {
     const measure = measures.elements.find(row => row.element === element)!
     const share = measure.tried === 0 ? 1 : measure.sound / measure.tried
@@ -62,6 +62,12 @@ function unsafe(measures: Measures): Reason[] {
   if (measures.cracks.length > 0) found.push({ verdict: 'start over', weight: 100, text: 'Cracked: a crack is never acceptable', markIds: measures.cracks })
   if (measures.burnThroughs.length > 0) found.push({ verdict: 'start over', weight: 90, text: 'Burnt through the plate', markIds: measures.burnThroughs })
   return found
+}
+
+/** A stray strike is counted on practice and never accepted on a mock test, or never at all, as the house has it. */
+function strikes({ strayStrikes }: Measures, document: CouponDocument, rules: HouseRules): Reason[] {
+  if (strayStrikes.length === 0 || (!document.mock && rules.ways.arcStrikes === 'counted on practice, none on tests')) return []
+  return [again(1.5, `${strayStrikes.length} ${strayStrikes.length === 1 ? 'arc strike' : 'arc strikes'} outside the joint`, strayStrikes)]
 }
 
 function undercut(measures: Measures, document: CouponDocument, rules: HouseRules): Reason[] {

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import fc from 'fast-check'
 import { putMark, setDegree, type CouponDocument, type FlawMark, type Mark } from '../coupon'
 import { aCoupon, aFlaw } from '../coupon/example'
-import { DEFAULT_HOUSE_RULES } from '../house'
+import { DEFAULT_HOUSE_RULES, writeRule } from '../house'
 import { inches } from '../units'
 import { elementOf, evidenceOf, flawCounts, gradeCoupon, measureCoupon, unionLength, type ElementId } from '.'
 
@@ -128,4 +128,19 @@ describe('evidence', () => {
   })
 
   it('refuses an element there is not', () => expect(() => elementOf('shine')).toThrow(/shine/))
+})
+
+describe('strikes outside the joint', () => {
+  const struck = (mock: boolean) => {
+    const coupon = aCoupon()
+    return { ...coupon, mock, marks: [...coupon.marks, aFlaw({ flaw: 'arc strike', side: null, toMm: inches(1), atMm: inches(1), sizeMm: null })] }
+  }
+  const said = (mock: boolean, rules = DEFAULT_HOUSE_RULES) => gradeCoupon(struck(mock), rules).reasons.map(reason => reason.text)
+  it('are counted on practice and not accepted on a mock test', () => {
+    expect(said(false)).toEqual([])
+    expect(said(true)).toEqual(['1 arc strike outside the joint'])
+  })
+  it('are never accepted where the house says so', () => {
+    expect(said(false, writeRule(DEFAULT_HOUSE_RULES, 'ways.arcStrikes', 'none, ever'))).toEqual(['1 arc strike outside the joint'])
+  })
 })

@@ -1,5 +1,5 @@
 import type { Bead, CouponDocument, Degree, FlawMark, TryKind } from '../coupon'
-import { beadNumber, isFlaw, isReading, isTry, weldedLength } from '../coupon'
+import { isFlaw, isReading, isTry, weldedLength } from '../coupon'
 import type { HouseRules } from '../house'
 import { wantedWidth } from '../house'
 import type { DiscontinuityId } from '../trade'
@@ -156,10 +156,4 @@ function spreadOf(document: CouponDocument, of: 'width' | 'height'): Spread | nu
     meanMm: values.reduce((sum, value) => sum + value, 0) / values.length,
     plusMinusMm: (Math.max(...values) - Math.min(...values)) / 2,
   }
-}
-
-/** The marks against an element, as `bead 4` would be named: sorted by bead number. */
-export function beadsAgainst(document: CouponDocument, markIds: readonly string[]): number[] {
-  const ids = new Set(markIds)
-  return [...new Set(document.marks.filter(mark => ids.has(mark.id)).map(mark => beadNumber(document, mark.beadId)))].sort((a, b) => a - b)
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { inches } from '../units'
-import { DEFAULT_HOUSE_RULES, wantedWidth } from '.'
+import { completeRules, DEFAULT_HOUSE_RULES, departures, readRule, rulesCatalogue, wantedWidth, writeRule } from '.'
 
 // Common practice: the two schools of bead width, and the practice limits.
 describe('house rules', () => {
@@ -25,5 +25,48 @@ describe('house rules', () => {
     expect(overlap.low).toBeLessThan(overlap.high)
     expect(heightMm.low).toBeLessThan(heightMm.high)
     for (const share of Object.values(pass)) expect(share > 0 && share <= 1).toBe(true)
+  })
+})
+
+describe('the catalogue', () => {
+  const leaves = (value: unknown, path = ''): string[] =>
+    typeof value === 'object' && value !== null && !Array.isArray(value) && !('low' in value && path !== 'beadWidth')
+      ? Object.entries(value).flatMap(([key, inner]) => leaves(inner, path ? `${path}.${key}` : key))
+      : [path]
+
+  it('has a line for every value of the rules but the school’s own windows', () => {
+    const paths = rulesCatalogue(DEFAULT_HOUSE_RULES).map(line => line.path)
+    expect([...paths].sort()).toEqual(leaves(DEFAULT_HOUSE_RULES).filter(path => path !== 'windows').sort())
+    expect(new Set(paths).size).toBe(paths.length)
+  })
+
+  it('keeps every default inside its line’s range', () => {
+    for (const line of rulesCatalogue(DEFAULT_HOUSE_RULES)) {
+      const value = readRule(DEFAULT_HOUSE_RULES, line.path)
+      if (line.kind === 'choice') expect(line.choices).toContain(value)
+      const ends = line.kind === 'between' ? Object.values(value as object) as number[] : line.kind === 'number' ? [value as number] : []
+      for (const end of ends) expect(end >= (line as { lowest: number }).lowest && end <= (line as { highest: number }).highest, line.path).toBe(true)
+    }
+  })
+
+  it('writes a value where it reads it, and leaves the rest', () => {
+    const changed = writeRule(DEFAULT_HOUSE_RULES, 'pass.restarts', 0.6)
+    expect(readRule(changed, 'pass.restarts')).toBe(0.6)
+    expect(changed.pass.starts).toBe(DEFAULT_HOUSE_RULES.pass.starts)
+    expect(departures(changed).map(line => line.path)).toEqual(['pass.restarts'])
+    expect(departures(DEFAULT_HOUSE_RULES)).toEqual([])
+  })
+
+  it('brings the other school’s figures with a change of school, and shows its lines', () => {
+    const wide = writeRule(DEFAULT_HOUSE_RULES, 'beadWidth.by', 'length')
+    expect(wantedWidth(wide, inches(1 / 8))).toEqual({ lowMm: inches(1 / 4), highMm: inches(3 / 8) })
+    expect(rulesCatalogue(wide).map(line => line.path)).toContain('beadWidth.highMm')
+    expect(writeRule(wide, 'beadWidth.by', 'core diameter')).toEqual(DEFAULT_HOUSE_RULES)
+  })
+
+  it('completes rules that were saved before a line existed', () => {
+    const { ways, arcCores, ...old } = DEFAULT_HOUSE_RULES
+    expect(completeRules({ ...old, goodInARow: 5 })).toEqual({ ...old, ways, arcCores, goodInARow: 5 })
+    expect(completeRules({ ways: { cooling: 'air cool always' } as never }).ways).toMatchObject({ cooling: 'air cool always', tacks: ways.tacks })
   })
 })

@@ -1,8 +1,24 @@
 import type { LengthUnit } from '../units'
 import { inches } from '../units'
+import { DEFAULT_WAYS, type Ways } from './ways'
+
+/** From `low` to `high`, both ends allowed. */
+export interface Between {
+  readonly low: number
+  readonly high: number
+}
+
+/** A current window that a school runs in place of the published one, A. */
+export interface WindowOverride {
+  readonly classification: string
+  readonly diameterMm: number
+  readonly position: '1G' | '2G' | '3G' | '4G'
+  readonly lowA: number
+  readonly highA: number
+}
 
 /**
- * A school's own figures. Lengths are millimetres, angles degrees, shares 0 to 1.
+ * A school's own figures and ways. Lengths are millimetres, angles degrees, shares 0 to 1.
  * Defaults are common practice; each can be changed by the school.
  */
 export interface HouseRules {
@@ -13,11 +29,13 @@ export interface HouseRules {
     | { readonly by: 'length', readonly lowMm: number, readonly highMm: number }
   /** How far a width reading may stray from the coupon's mean. */
   readonly widthEvenMm: number
-  readonly heightMm: { readonly low: number, readonly high: number }
+  readonly heightMm: Between
   /** Share of the last bead that the next one covers. */
-  readonly overlap: { readonly low: number, readonly high: number }
+  readonly overlap: Between
   /** Greatest step off the line in `perMm` of bead. */
   readonly straight: { readonly offMm: number, readonly perMm: number }
+  /** How near a sound restart comes to the bead it joins. */
+  readonly restartWithin: { readonly heightMm: number, readonly widthMm: number, readonly lineMm: number }
   /** Undercut deeper than this is not accepted at all. */
   readonly undercutDepthMm: number
   /** Share of the welded length that shallow undercut may take before the coupon is run again. */
@@ -26,6 +44,24 @@ export interface HouseRules {
   readonly endWithinMm: number
   /** What is left of a rod when it is put down. */
   readonly stubMm: number
+  /** Longest arc, as multiples of the core diameter. */
+  readonly arcCores: number
+  /** Arc force, as a percentage of the machine's scale. */
+  readonly arcForcePercent: Between
+  /** Travel angles from square: drag flat, horizontal and on fillets, push vertical up, drag overhead. */
+  readonly dragFlatDegrees: Between
+  readonly dragFilletDegrees: Between
+  readonly pushVerticalDegrees: Between
+  readonly dragOverheadDegrees: Between
+  /** How far a horizontal rod points up, from square. */
+  readonly upHorizontalDegrees: Between
+  /** How far vertical up and overhead run under the flat current, A. */
+  readonly verticalUnderFlatA: Between
+  readonly overheadUnderFlatA: Between
+  /** How long a low-hydrogen rod may be out of the oven, hours. */
+  readonly exposureHours: number
+  /** Current windows that the school runs in place of the published ones. */
+  readonly windows: readonly WindowOverride[]
   /** Shares of sound work that a coupon needs to move on. */
   readonly pass: {
     readonly starts: number
@@ -37,10 +73,12 @@ export interface HouseRules {
   }
   /** Sound coupons in a row before a rung is signed off. */
   readonly goodInARow: number
+  /** How things are done here, where good welders differ. */
+  readonly ways: Ways
 }
 
 /**
- * The rules a school starts with. Source: common practice, except where a line says otherwise.
+ * The rules a school starts with. Source: common practice, except where a line of the catalogue says otherwise.
  */
 export const DEFAULT_HOUSE_RULES: HouseRules = {
   unit: 'in',
@@ -49,12 +87,34 @@ export const DEFAULT_HOUSE_RULES: HouseRules = {
   heightMm: { low: inches(1 / 16), high: inches(1 / 8) },
   overlap: { low: 0.3, high: 0.5 },
   straight: { offMm: inches(1 / 16), perMm: inches(6) },
+  restartWithin: { heightMm: inches(1 / 16), widthMm: inches(1 / 16), lineMm: inches(1 / 16) },
   undercutDepthMm: inches(1 / 32),
   undercutShare: 0.05,
   endWithinMm: inches(1 / 8),
   stubMm: inches(2),
+  arcCores: 1,
+  arcForcePercent: { low: 40, high: 60 },
+  dragFlatDegrees: { low: 10, high: 15 },
+  dragFilletDegrees: { low: 10, high: 15 },
+  pushVerticalDegrees: { low: 5, high: 10 },
+  dragOverheadDegrees: { low: 0, high: 5 },
+  upHorizontalDegrees: { low: 5, high: 10 },
+  verticalUnderFlatA: { low: 10, high: 15 },
+  overheadUnderFlatA: { low: 0, high: 0 },
+  exposureHours: 4,
+  windows: [],
   pass: { starts: 0.8, restarts: 0.8, tieIns: 0.8, run: 0.9, ends: 0.75, toes: 0.9 },
   goodInARow: 3,
+  ways: DEFAULT_WAYS,
+}
+
+/**
+ * Rules saved before a line existed, completed with that line's default.
+ * @param kept as they were saved
+ * @example completeRules({ ...old, overlap: { low: 0.5, high: 0.6 } }).arcCores // 1
+ */
+export function completeRules(kept: Partial<HouseRules>): HouseRules {
+  return { ...DEFAULT_HOUSE_RULES, ...kept, ways: { ...DEFAULT_WAYS, ...kept.ways } }
 }
 
 /**

@@ -1,5 +1,7 @@
 /**
- * House rules: every figure on which good schools differ, as data with a default.
- * A coupon is judged by the rules of its day and keeps their version.
+ * How a school does things: its figures and its ways, as data with defaults. Every later judgement asks here.
  */
 export * from './houseRules'
+export * from './ways'
+export * from './catalogue'
+export * from './sayRule'

@@ -84,3 +84,22 @@ describe('the causes as data', () => {
     for (const sign of seen) expect(spoken.has(sign.id)).toBe(true)
   })
 })
+
+describe('what the ticket says', () => {
+  const signs = (ticket: Partial<Ticket>, thicknessMm = inches(3 / 8)) => {
+    const coupon = aCoupon({ ticket })
+    return signsOf({ ...coupon, piece: { ...coupon.piece, thicknessMm } }, rules).map(sign => sign.id)
+  }
+  it('a rod past its exposure, thin plate and an unfit rod are evidence', () => {
+    expect(signs({ hoursOut: 6 })).toEqual(['rod exposed'])
+    expect(signs({}, inches(3 / 16))).toEqual(['plate thin'])
+    expect(signs({ classification: 'E7024', currentA: 160, position: '4G' })).toContain('rod unfit')
+  })
+  it('the house’s taste is not', () => expect(signs({ polarity: 'AC' })).toEqual([]))
+  it('a rod past its exposure makes damp rods the first cause of pores', () => {
+    const coupon = aCoupon({ ticket: { hoursOut: 8 } })
+    const pores = { ...coupon, marks: [...coupon.marks, ...[1, 3, 5].map(n => aFlaw({ id: `p${n}`, flaw: 'porosity', beadId: `b${n}`, side: null, atMm: 60, toMm: 66 }))] }
+    expect(readCoupon(pores, rules).causes[0]!.cause.id).toBe('damp rod')
+    expect(readCoupon({ ...pores, ticket: { ...pores.ticket, hoursOut: 1 } }, rules).causes[0]!.cause.id).not.toBe('damp rod')
+  })
+})

@@ -44,13 +44,13 @@ export function readCoupon(document: CouponDocument, rules: HouseRules): Reading
     .sort((a, b) => b.share - a.share)
   const [first, second] = causes
   if (!first) return { signs, causes, clear: false, nextRun: 'Same settings; watch the puddle and run one more' }
-  return { signs, causes, clear: first.share >= CLEAR * (second?.share ?? 0), nextRun: changeFor(first.cause, document) }
+  return { signs, causes, clear: first.share >= CLEAR * (second?.share ?? 0), nextRun: changeFor(first.cause, document, rules) }
 }
 
-function changeFor(cause: Cause, document: CouponDocument): string {
+function changeFor(cause: Cause, document: CouponDocument, rules: HouseRules): string {
   const { ticket } = document
   if (cause.id !== 'current high' && cause.id !== 'current low') return `${cause.change}. Then ${cause.drill}.`
-  const { lowA, highA } = currentWindow(ticket.classification, ticket.diameterMm, ticket.position)
+  const { lowA, highA } = currentWindow(ticket.classification, ticket.diameterMm, ticket.position, rules)
   const up = cause.id === 'current low'
   const next = Math.min(Math.max(ticket.currentA + (up ? 5 : -5), lowA), highA)
   const sensible = up ? next > ticket.currentA : next < ticket.currentA

@@ -54,7 +54,7 @@ describe('causes', () => {
 
   it('gives the current to go to, inside the window', () => {
     const hot = marked([aFlaw({ side: 'both' })], { currentA: 160 })
-    expect(readCoupon(hot, rules).nextRun).toMatch(/^Down to 140 A/)
+    expect(readCoupon(hot, rules).nextRun).toMatch(/^Down to 150 A/)
     const cold = marked([...whole('excess weld metal', [1, 2, 3]), ...whole('incomplete fusion', [1, 2])], { currentA: 95 })
     expect(readCoupon(cold, rules).nextRun).toMatch(/^Up to 110 A/)
   })

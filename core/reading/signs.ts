@@ -1,11 +1,11 @@
 import type { CouponDocument, FlawMark, Mark, TryKind, TryMark } from '../coupon'
 import { beadNumber, isFlaw, isReading, isTry } from '../coupon'
 import { wantedWidth, type HouseRules } from '../house'
-import { checkTicket } from '../setup'
+import { checkTicket, type Finding } from '../setup'
 
 /** Something seen that speaks for or against causes. */
 export type SignId =
-  | 'current high' | 'current low' | 'wrong polarity'
+  | 'current high' | 'current low' | 'wrong polarity' | 'rod unfit' | 'rod exposed' | 'plate thin'
   | 'undercut upper' | 'undercut both' | 'overlap lower' | 'overlap any' | 'porosity at starts' | 'porosity everywhere' | 'slag between'
   | 'crack in crater' | 'crater' | 'restart high' | 'restart low' | 'restart off line' | 'restart dirty' | 'start stuck' | 'start pinholes' | 'start poor'
   | 'crooked' | 'width uneven' | 'wide' | 'narrow' | 'rough ripples' | 'too high' | 'too low' | 'sag' | 'spatter' | 'stray strike' | 'lap off'
@@ -16,6 +16,12 @@ export interface Sign {
   readonly markIds: readonly string[]
   /** How much of the coupon shows it: from under 1 for a single slip to over 1 for what is everywhere. */
   readonly strength: number
+}
+
+/** What a ticket that does not fit speaks for; the other remarks are the house's taste and no evidence. */
+const TICKET_SIGNS: Readonly<Partial<Record<Finding, SignId>>> = {
+  'current high': 'current high', 'current low': 'current low', 'wrong polarity': 'wrong polarity',
+  'rod unfit for position': 'rod unfit', 'rod exposed': 'rod exposed', 'plate thin': 'plate thin',
 }
 
 /** A sign on a small part of a coupon says less than one that is everywhere: from 0.3 up to 1.5. Common practice. */
@@ -32,8 +38,10 @@ export function signsOf(document: CouponDocument, rules: HouseRules): Sign[] {
     const places = new Set(marks.map(mark => (of === document.beads.length ? mark.beadId : mark.id)))
     if (marks.length > 0) signs.push({ id, markIds: marks.map(mark => mark.id), strength: strengthOf(places.size / of) })
   }
-  for (const { finding } of checkTicket(document.ticket))
-    if (finding === 'current high' || finding === 'current low' || finding === 'wrong polarity') signs.push({ id: finding, markIds: [], strength: 1 })
+  for (const { finding } of checkTicket(document.ticket, document.piece.thicknessMm, rules)) {
+    const id = TICKET_SIGNS[finding]
+    if (id) signs.push({ id, markIds: [], strength: 1 })
+  }
 
   const flaws = document.marks.filter(isFlaw)
   const of = (flaw: FlawMark['flaw']) => flaws.filter(mark => mark.flaw === flaw)

@@ -1,36 +1,77 @@
-import { electrodeOf, positionOf } from '../trade'
-import type { Ticket } from '../coupon'
+import type { HouseRules } from '../house'
+import { electrodeOf, positionOf, type PadPosition, type Polarity, type Travel } from '../trade'
+import { formatLength } from '../units'
 import { currentWindow } from './currentWindow'
+import { leastPlate } from './plateFit'
+
+/** The settings of a coupon that can be right or wrong before an arc is lit. */
+export interface Settings {
+  readonly classification: string
+  readonly diameterMm: number
+  readonly position: PadPosition
+  readonly travel: Travel
+  readonly polarity: Polarity
+  readonly currentA: number
+  readonly rods: 'new' | 'stubs'
+  /** Hours a low-hydrogen rod has been out of its oven; absent when nobody said. */
+  readonly hoursOut?: number
+}
+
+export type Finding =
+  | 'current high' | 'current low' | 'wrong polarity' | 'rod unfit for position' | 'odd travel' | 'plate thin' | 'rod exposed' | 'not the house’s way'
 
 /** Something on the ticket that does not fit. It marks the ticket and counts as evidence; it never blocks. */
 export interface TicketRemark {
-  readonly field: 'currentA' | 'polarity' | 'position' | 'travel'
-  readonly finding: 'current high' | 'current low' | 'wrong polarity' | 'rod unfit for position' | 'odd travel'
+  readonly field: 'currentA' | 'polarity' | 'position' | 'travel' | 'rod' | 'plate'
+  readonly finding: Finding
   readonly text: string
   /** How far outside the window, A; 0 for what has no amount. */
   readonly byA: number
 }
 
 /**
- * Holds a ticket against the rod's window, currents and positions.
- * Source: AWS A5.1 Table 1 and annex, and common practice where a school runs otherwise.
+ * Holds a ticket against the rod's window, currents and positions, the plate, and the house's ways.
+ * Source: AWS A5.1 Table 1 and annex, house rules, and common practice where a school runs otherwise.
  * @param ticket settings of one coupon; current in A, diameter in mm
+ * @param thicknessMm plate, mm
  * @returns what does not fit, in order of weight; empty when all fits
- * @example checkTicket({ ...ticket, classification: 'E6010', polarity: 'DCEN' })[0].finding // 'wrong polarity'
+ * @example checkTicket({ ...ticket, classification: 'E6010', polarity: 'DCEN' }, 9.5, rules)[0].finding // 'wrong polarity'
  */
-export function checkTicket(ticket: Ticket): TicketRemark[] {
-  const electrode = electrodeOf(ticket.classification)
+export function checkTicket(ticket: Settings, thicknessMm: number, rules: HouseRules): TicketRemark[] {
+  return [...polarityRemarks(ticket, rules), ...positionRemarks(ticket, rules), ...currentRemarks(ticket, rules), ...rodRemarks(ticket, thicknessMm, rules)]
+}
+
+const remark = (field: TicketRemark['field'], finding: Finding, text: string, byA = 0): TicketRemark => ({ field, finding, text, byA })
+
+function polarityRemarks({ classification, polarity }: Settings, { ways }: HouseRules): TicketRemark[] {
+  const { currents } = electrodeOf(classification)
+  if (!currents.includes(polarity)) return [remark('polarity', 'wrong polarity', `${classification} runs on ${currents.join(' or ')}`)]
+  return polarity === 'AC' && ways.machines === 'DC only' ? [remark('polarity', 'not the house’s way', 'The house’s machines are DC only')] : []
+}
+
+function positionRemarks({ classification, position, travel }: Settings, { ways }: HouseRules): TicketRemark[] {
   const remarks: TicketRemark[] = []
-  if (!electrode.currents.includes(ticket.polarity))
-    remarks.push({ field: 'polarity', finding: 'wrong polarity', byA: 0, text: `${ticket.classification} runs on ${electrode.currents.join(' or ')}` })
-  if (!electrode.positions.includes(ticket.position))
-    remarks.push({ field: 'position', finding: 'rod unfit for position', byA: 0, text: `${ticket.classification} is not made for ${positionOf(ticket.position).name}` })
-  if (!positionOf(ticket.position).travel.includes(ticket.travel))
-    remarks.push({ field: 'travel', finding: 'odd travel', byA: 0, text: `${positionOf(ticket.position).name} runs ${positionOf(ticket.position).travel.join(' or ')}` })
-  const { lowA, highA } = currentWindow(ticket.classification, ticket.diameterMm, ticket.position)
-  if (ticket.currentA > highA)
-    remarks.push({ field: 'currentA', finding: 'current high', byA: ticket.currentA - highA, text: `${ticket.currentA - highA} A over ${lowA}–${highA} A` })
-  if (ticket.currentA < lowA)
-    remarks.push({ field: 'currentA', finding: 'current low', byA: lowA - ticket.currentA, text: `${lowA - ticket.currentA} A under ${lowA}–${highA} A` })
+  const { name, travel: directions } = positionOf(position)
+  if (!electrodeOf(classification).positions.includes(position)) remarks.push(remark('position', 'rod unfit for position', `${classification} is not made for ${name}`))
+  if (!directions.includes(travel)) remarks.push(remark('travel', 'odd travel', `${name} runs ${directions.join(' or ')}`))
+  if (classification === 'E6013' && travel === 'up' && ways.rutile === 'downhill sheet rod only')
+    remarks.push(remark('travel', 'not the house’s way', 'The house runs E6013 downhill only'))
+  return remarks
+}
+
+function currentRemarks({ classification, diameterMm, position, currentA }: Settings, rules: HouseRules): TicketRemark[] {
+  const { lowA, highA } = currentWindow(classification, diameterMm, position, rules)
+  if (currentA > highA) return [remark('currentA', 'current high', `${currentA - highA} A over ${lowA}–${highA} A`, currentA - highA)]
+  if (currentA < lowA) return [remark('currentA', 'current low', `${lowA - currentA} A under ${lowA}–${highA} A`, lowA - currentA)]
+  return []
+}
+
+function rodRemarks({ classification, diameterMm, rods, hoursOut }: Settings, thicknessMm: number, rules: HouseRules): TicketRemark[] {
+  const remarks: TicketRemark[] = []
+  const least = leastPlate(classification, diameterMm)
+  if (thicknessMm < least - 1e-6) remarks.push(remark('plate', 'plate thin', `This rod wants ${formatLength(least, rules.unit)} of plate or more`))
+  if (hoursOut !== undefined && hoursOut > rules.exposureHours && electrodeOf(classification).family === 'low hydrogen')
+    remarks.push(remark('rod', 'rod exposed', `${hoursOut} h out of the oven; the house allows ${rules.exposureHours} h`))
+  if (rods === 'stubs' && rules.ways.stubDays === 'never') remarks.push(remark('rod', 'not the house’s way', 'The house has no stub days'))
   return remarks
 }

@@ -1,11 +1,15 @@
+import type { HouseRules } from '../house'
 import type { PadPosition, Source } from '../trade'
 import { A5_1_CURRENT, COMMON_PRACTICE, rodSizeOf } from '../trade'
+import { practiceOf } from './practiceCurrents'
 
 export interface CurrentWindow {
   readonly lowA: number
   readonly highA: number
   readonly source: Source
 }
+
+export const HOUSE_WINDOW: Source = { name: 'house rules', certainty: 'common practice' }
 
 type BySize = Readonly<Record<string, readonly [number, number]>>
 
@@ -19,12 +23,6 @@ const PUBLISHED: Readonly<Record<string, BySize>> = {
   E7016: { '3/32': [65, 110], '1/8': [100, 150], '5/32': [140, 200], '3/16': [180, 255] },
   E7018: { '3/32': [70, 100], '1/8': [115, 165], '5/32': [150, 220], '3/16': [200, 275] },
   E7024: { '3/32': [100, 145], '1/8': [140, 190], '5/32': [180, 250], '3/16': [230, 305] },
-}
-
-/** What schools run where it differs from the annex. Source: common practice. */
-const PRACTICE: Readonly<Record<string, Readonly<Partial<Record<PadPosition, readonly [number, number]>>>>> = {
-  'E7018 3/32': { '1G': [85, 95], '2G': [80, 95], '3G': [75, 90], '4G': [85, 100] },
-  'E7018 1/8': { '1G': [110, 140], '2G': [110, 135], '3G': [100, 115], '4G': [110, 140] },
 }
 
 /**
@@ -41,13 +39,21 @@ export function publishedWindow(classification: string, diameterMm: number): Cur
 }
 
 /**
- * The window a coupon is held to: the school's practice for the position where there is one, else the published range.
+ * The window a coupon is held to: the house's own where it has one, else what schools run where that differs, else the published range.
  * @param diameterMm core diameter, mm
  * @returns amperes
- * @example currentWindow('E7018', 3.175, '2G') // { lowA: 110, highA: 135, source: common practice }
+ * @example currentWindow('E7018', 3.175, '2G', rules) // { lowA: 110, highA: 135, source: common practice }
  */
-export function currentWindow(classification: string, diameterMm: number, position: PadPosition): CurrentWindow {
+export function currentWindow(classification: string, diameterMm: number, position: PadPosition, rules: HouseRules): CurrentWindow {
   const published = publishedWindow(classification, diameterMm)
-  const practice = PRACTICE[`${classification} ${rodSizeOf(diameterMm).name}`]?.[position]
-  return practice ? { lowA: practice[0], highA: practice[1], source: COMMON_PRACTICE } : published
+  const house = houseWindow(classification, diameterMm, position, rules)
+  if (house) return house
+  const practice = practiceOf({ classification, diameterMm, position, joint: 'pad', pass: 'bead' })
+  return practice ? { lowA: practice.lowA, highA: practice.highA, source: COMMON_PRACTICE } : published
+}
+
+/** The school's own window for a rod and position; null when it has none. */
+export function houseWindow(classification: string, diameterMm: number, position: PadPosition, rules: HouseRules): CurrentWindow | null {
+  const own = rules.windows.find(row => row.classification === classification && row.position === position && Math.abs(row.diameterMm - diameterMm) < 0.01)
+  return own ? { lowA: own.lowA, highA: own.highA, source: HOUSE_WINDOW } : null
 }

@@ -1,6 +1,7 @@
 import type { CouponDocument, FlawMark, Mark, Place, TryMark } from '../coupon'
 import { clampToBead, isTry, newFlaw, newReading, setDegree } from '../coupon'
 import type { DiscontinuityId, PadPosition } from '../trade'
+import { DEFAULT_HOUSE_RULES, type HouseRules } from '../house'
 import { currentWindow } from '../setup'
 import { errorAfter, type Learner, type Skill } from './learner'
 import type { Random } from './random'
@@ -25,8 +26,8 @@ interface Technique {
  * @param coupons coupons the learner has welded in this position so far
  * @example weldCoupon(expected, learner, 0, seededRandom(1)).marks.some(mark => mark.kind === 'flaw') // true for a beginner
  */
-export function weldCoupon(expected: CouponDocument, learner: Learner, coupons: number, random: Random): CouponDocument {
-  const technique = techniqueOf(expected, learner, coupons, random)
+export function weldCoupon(expected: CouponDocument, learner: Learner, coupons: number, random: Random, rules: HouseRules = DEFAULT_HOUSE_RULES): CouponDocument {
+  const technique = techniqueOf(expected, learner, coupons, random, rules)
   const marks: Mark[] = expected.marks.map(mark => (isTry(mark) ? tried(mark, learner, technique, random) : mark))
   let serial = 0
   const nextId = () => `m${++serial}`
@@ -45,11 +46,11 @@ export function weldCoupon(expected: CouponDocument, learner: Learner, coupons: 
   return { ...expected, marks, cleanUp }
 }
 
-function techniqueOf(document: CouponDocument, learner: Learner, coupons: number, random: Random): Technique {
+function techniqueOf(document: CouponDocument, learner: Learner, coupons: number, random: Random, rules: HouseRules): Technique {
   const { ticket } = document
   const difficulty = DIFFICULTY[ticket.position]
   const at = (skill: Skill) => Math.max(0.02, errorAfter(learner, skill, coupons, difficulty) * (1 + 0.2 * random.normal()))
-  const window = currentWindow(ticket.classification, ticket.diameterMm, ticket.position)
+  const window = currentWindow(ticket.classification, ticket.diameterMm, ticket.position, rules)
   const half = (window.highA - window.lowA) / 2
   const error: Record<Skill, number> = {
     'strike': at('strike'), 'restart': at('restart'), 'crater': at('crater'), 'arc length': at('arc length'),

@@ -1,20 +1,39 @@
 import { describe, expect, it } from 'vitest'
-import { DISCONTINUITIES, ELECTRODES, decodeClassification, discontinuityOf, electrodeOf, positionOf, rodSizeOf } from '.'
+import { cautionsFor, DISCONTINUITIES, ELECTRODES, discontinuityOf, electrodeOf, positionOf, readClassification, rodSizeOf } from '.'
 
 describe('classification, as AWS A5.1/A5.1M:2012 builds it (from memory)', () => {
   it('reads E7018-1 H4R part by part', () => {
-    const read = decodeClassification('e7018-1 h4r')
-    expect(read.tensileKsi).toBe(70)
-    expect(read.positionDigit).toBe(1)
-    expect(read.electrode.classification).toBe('E7018')
-    expect(read.suffixes).toEqual(['-1', 'H4', 'R'])
+    const read = readClassification('e7018-1 h4r')
+    expect(read.ok).toBe(true)
+    expect(read.parts.map(part => part.text)).toEqual(['E', '70', '1', '8', '-1', 'H4', 'R'])
+    expect(read.parts[1]!.means).toContain('70 ksi (490 MPa)')
+    expect(read.parts[3]!.means).toContain('iron powder')
+    expect(read.electrode?.classification).toBe('E7018')
+  })
+  it('knows H16 from H1, and M', () => expect(readClassification('E7018M H16').parts.slice(4).map(part => part.text)).toEqual(['M', 'H16']))
+  it('reads a class that is not kept here', () => expect(readClassification('E7028')).toMatchObject({ ok: true, electrode: null }))
+
+  // ISO 2560-B beside A5.1, from memory.
+  it.each([['E6010', 'E4310'], ['E6013', 'E4313'], ['E7014', 'E4914'], ['E7018', 'E4918'], ['E7024', 'E4924']])('%s is %s in ISO 2560-B', (aws, iso) => {
+    expect(readClassification(aws).iso2560B).toBe(iso)
   })
 
-  it('knows H16 from H1 and M', () => expect(decodeClassification('E7018M H16').suffixes).toEqual(['M', 'H16']))
-
-  it.each([['7018', /starts with E/], ['E9018', /strength/], ['E7038', /position digit/], ['E7019', /covering/], ['E7018 H5', /suffix/]])('says which part of %s is wrong', (text, part) => {
-    expect(() => decodeClassification(text)).toThrow(part)
+  it.each([
+    ['7018', '', /starts with E/], ['E9018', '90', /60 or 70/], ['E7038', '3', /1, 2 or 4/], ['E7019', '9', /No covering 19/],
+    ['E7018 H5', 'H5', /suffix/], ['E6013 H4', 'H4', /E6013 has no H4/], ['E7024R', 'R', /E7024 has no R/],
+    ['E308L-16', 'E308L-16', /A5.4/], ['rod', 'rod', /like E7018/],
+  ])('says which part of %s is wrong', (text, part, wrong) => {
+    const bad = readClassification(text).parts.filter(one => one.wrong !== null)
+    expect(bad[0]!.text).toBe(part)
+    expect(bad[0]!.wrong).toMatch(wrong)
+    expect(readClassification(text)).toMatchObject({ ok: false, electrode: null, iso2560B: null })
   })
+})
+
+it('gives the cautions of a position after those that always hold', () => {
+  const always = cautionsFor([])
+  expect(always.every(caution => caution.topic === 'always')).toBe(true)
+  expect(cautionsFor(['overhead', 'stubs']).length).toBe(always.length + 3)
 })
 
 // Table 1 of A5.1/A5.1M:2012 and the F-numbers of AWS D1.1 and ASME IX QW-432, from memory.

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import fc from 'fast-check'
-import { formatFraction, formatLength, inches, parseLength } from './length'
+import { bothUnits, exactLength, formatFraction, formatLength, formatRange, inches, parseLength, readLength } from './length'
 
 describe('parseLength', () => {
   // The inch is 25.4 mm by definition (international yard and pound agreement, 1959).
@@ -32,4 +32,28 @@ it('shows a length with its unit', () => {
   expect(formatLength(31.75, 'in')).toBe('1 1/4 in')
   expect(formatLength(2.38, 'mm')).toBe('2.4 mm')
   expect(formatLength(152.4, 'mm')).toBe('152 mm')
+})
+
+describe('readLength', () => {
+  const rod = { lowMm: inches(1 / 16), highMm: inches(5 / 16) }
+  it.each([['3/32', 2.38125], ['.094', 2.3876], ['2.4 mm', 2.4], ['2.4', 2.4]])('reads %s in an inch shop as %d mm', (text, mm) => {
+    expect(readLength(text, 'in', rod).mm).toBeCloseTo(mm, 6)
+    expect(readLength(text, 'in', rod).said).toBe('3/32 in (2.4 mm)')
+  })
+  it('takes a bare number in the house’s unit when it can be that', () => {
+    expect(readLength('6', 'in', { lowMm: 5, highMm: 600 }).mm).toBeCloseTo(152.4, 9)
+    expect(readLength('6', 'mm', { lowMm: 5, highMm: 600 }).mm).toBe(6)
+  })
+  it('says the range in the house’s unit, and takes both of its ends', () => {
+    expect(() => readLength('9 in', 'in', rod)).toThrow('From 1/16 to 5/16 in')
+    expect(() => readLength('90', 'mm', rod)).toThrow('From 1.6 to 7.9 mm')
+    expect(readLength('5/16', 'in', rod).mm).toBe(rod.highMm)
+    expect(readLength('1/16', 'in', rod).mm).toBe(rod.lowMm)
+  })
+  it('writes ranges and both units', () => {
+    expect(formatRange(25.4, 50.8, 'in')).toBe('1 to 2 in')
+    expect(formatRange(25.4, 50.8, 'mm')).toBe('25.4 to 50.8 mm')
+    expect([exactLength(4.49, 'in'), exactLength(4.49, 'mm')]).toEqual(['0.177 in', '4.5 mm'])
+    expect(bothUnits(6.35)).toBe('1/4 in (6.4 mm)')
+  })
 })

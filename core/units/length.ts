@@ -70,3 +70,56 @@ export function formatLength(mm: number, unit: LengthUnit): string {
   if (unit === 'mm') return `${Math.abs(mm) < 10 ? Math.round(mm * 10) / 10 : Math.round(mm)} mm`
   return `${formatFraction(mm, Math.abs(mm) < inches(1 / 4) ? 32 : 16)} in`
 }
+
+/** What was typed, as it was understood. */
+export interface LengthRead {
+  readonly mm: number
+  /** How it was read, in both units: `3/32 in (2.4 mm)`. */
+  readonly said: string
+}
+
+/**
+ * Reads a length and says how it was read. A bare number is in the house's unit, unless it fits the range only in the other one:
+ * `2.4` for a rod is millimetres in an inch shop too.
+ * @param range what the field may hold, mm, both ends allowed
+ * @throws RangeError that says the range in the house's unit
+ * @example readLength('2.4', 'in', { lowMm: 1, highMm: 10 }).said // '3/32 in (2.4 mm)'
+ */
+export function readLength(text: string, unit: LengthUnit, { lowMm, highMm }: { readonly lowMm: number, readonly highMm: number }): LengthRead {
+  const fits = (mm: number) => mm >= lowMm - ROUNDING_MM && mm <= highMm + ROUNDING_MM
+  const first = parseLength(text, unit)
+  const second = fits(first) ? first : parseLength(text, unit === 'in' ? 'mm' : 'in')
+  const mm = fits(second) ? second : first
+  if (!fits(mm)) throw new RangeError(`From ${formatRange(lowMm, highMm, unit)}`)
+  return { mm, said: bothUnits(mm) }
+}
+
+/** A metric range rounded to its inch fraction still takes that fraction. */
+const ROUNDING_MM = 1e-6
+
+/**
+ * A range of lengths in the house's unit.
+ * @example formatRange(25.4, 50.8, 'in') // '1 to 2 in'
+ */
+export function formatRange(lowMm: number, highMm: number, unit: LengthUnit): string {
+  if (unit === 'mm') return `${plainMillimetres(lowMm)} to ${plainMillimetres(highMm)} mm`
+  return `${formatFraction(lowMm, 32)} to ${formatFraction(highMm, 32)} in`
+}
+
+const plainMillimetres = (mm: number) => String(Math.round(mm * 10) / 10)
+
+/**
+ * A length worked out rather than measured, to a thousandth of an inch or a tenth of a millimetre.
+ * @example exactLength(4.49, 'in') // '0.177 in'
+ */
+export function exactLength(mm: number, unit: LengthUnit): string {
+  return unit === 'in' ? `${Math.round((mm / MM_PER_INCH) * 1000) / 1000} in` : `${plainMillimetres(mm)} mm`
+}
+
+/**
+ * A length in both units, inches to the nearest 1/32.
+ * @example bothUnits(2.38) // '3/32 in (2.4 mm)'
+ */
+export function bothUnits(mm: number): string {
+  return `${formatFraction(mm, 32)} in (${plainMillimetres(mm)} mm)`
+}

@@ -1,12 +1,7 @@
-import { chromium, type Browser, type BrowserContextOptions, type Page } from 'playwright-core'
+import type { Browser, BrowserContextOptions, Page } from 'playwright-core'
 import { ADDRESS, PASSWORD } from '../session'
 
-export const BROWSER_FLAGS = ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync']
-
-/** Debian's Chromium, without its own calls to the network. */
-export function openBrowser(): Promise<Browser> {
-  return chromium.launch({ executablePath: '/usr/bin/chromium', args: BROWSER_FLAGS })
-}
+export { openChromium as openBrowser } from '../../bin/tasks/chromium'
 
 /** A page of its own, signed in through the sign-in form. Page errors fail the test that reads `errors`. */
 export async function signedIn(browser: Browser, username: string, options: BrowserContextOptions = {}): Promise<Page> {

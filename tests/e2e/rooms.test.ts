@@ -40,7 +40,9 @@ async function serious(page: Page): Promise<string[]> {
 
 const PAGES: readonly (readonly [name: string, path: () => string, heading: string])[] = [
   ['the floor', () => '/', 'Evening T'], ['the bench', () => `/bench?student=${school.mine.id}`, 'Oriel Tamsin'],
-  ['a record', () => `/record/${school.mine.id}`, 'Coupons'], ['the records', () => '/record', 'Whose record?'], ['the house', () => '/house', 'Accounts'],
+  ['a record', () => `/record/${school.mine.id}`, 'Coupons'], ['the records', () => '/record', 'Whose record?'], ['the house', () => '/house', 'Accounts'], ['the house rules', () => '/house/rules', 'Example coupon'],
+  ['a settings card', () => '/set-up?position=4G+overhead&joint=T', 'Watch'], ['the pad planner', () => '/set-up/pad', 'Set-up'], ['the stopwatch', () => '/set-up/clock', 'Set-up'],
+  ['the drill', () => '/set-up/drill', 'Set-up'], ['rods and polarity', () => '/set-up/rods', 'Polarity'], ['a sheet of arithmetic', () => '/set-up/arithmetic?sheet=fillet', 'Fillet size and weight'],
 ]
 
 describe.each(['light', 'dark'] as const)('in the %s theme', (colorScheme) => {
@@ -50,7 +52,7 @@ describe.each(['light', 'dark'] as const)('in the %s theme', (colorScheme) => {
     await page.getByRole('heading', { name: heading }).first().waitFor()
     await page.waitForTimeout(400)
     expect(await serious(page)).toEqual([])
-    for (const [width, height] of [[1280, 800], [820, 1180], ...(path() === '/house' ? [] : [[390, 844]])] as const) {
+    for (const [width, height] of [[1280, 800], [820, 1180], ...(/^\/(house|set-up)/.test(path()) ? [] : [[390, 844]])] as const) {
       await page.setViewportSize({ width, height })
       expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0)
     }

@@ -17,7 +17,7 @@ const ROUTES: Readonly<Record<string, Who>> = {
   'GET /api/students/[id]/record': 'own', 'GET /api/students/[id]/coupons': 'own', 'GET /api/coupons/[id]': 'own',
   'GET /api/sections': 'staff', 'GET /api/sections/[id]/floor': 'staff', 'GET /api/sections/[id]/students': 'staff',
   'POST /api/students': 'staff', 'POST /api/students/import': 'staff', 'PUT /api/students/[id]': 'staff', 'PUT /api/coupons/[id]': 'staff', 'GET /api/coupons/[id]/revisions': 'staff',
-  'POST /api/sections': 'lead', 'PUT /api/sections/[id]': 'lead', 'GET /api/accounts': 'lead', 'POST /api/accounts': 'lead', 'PUT /api/accounts/[id]': 'lead',
+  'POST /api/sections': 'lead', 'POST /api/house-rules': 'lead', 'PUT /api/sections/[id]': 'lead', 'GET /api/accounts': 'lead', 'POST /api/accounts': 'lead', 'PUT /api/accounts/[id]': 'lead',
 }
 
 const found = readdirSync(fileURLToPath(new URL('../../server/api', import.meta.url)), { recursive: true, encoding: 'utf8' })

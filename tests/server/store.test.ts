@@ -5,8 +5,6 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { closeDatabase, database, inTransaction, isDuplicate, openDatabase, rows, run, toDateTime, toIso } from '../../server/store/database'
 import { migrate } from '../../server/store/migrate'
 import { isLockedOut, noteFailure } from '../../server/store/signIns'
-import { allRules, addRules, currentRules, rulesOf } from '../../server/store/houseRules'
-import { DEFAULT_HOUSE_RULES } from '../../core/house'
 
 const home = process.env.FUSILIS_DB_URL!
 beforeAll(() => database().query('CREATE TABLE IF NOT EXISTS tally (id INT PRIMARY KEY, n INT NOT NULL)'))
@@ -87,17 +85,6 @@ describe('failed sign-ins', () => {
     expect(await isLockedOut('somebody', '10.0.0.2', at(31))).toBe(true)
     expect(await isLockedOut('somebody', '10.0.0.3', at(31))).toBe(false)
   })
-})
-
-it('house rules keep every version; the newest is in force', async () => {
-  const next = (await currentRules()).version + 1
-  const changed = { ...DEFAULT_HOUSE_RULES, goodInARow: 5 }
-  await addRules({ version: next, rules: changed }, 'Maren Holt', 'five in a row', new Date('2026-10-05T10:00:00Z'))
-  expect(await currentRules()).toEqual({ version: next, rules: changed })
-  expect(await rulesOf(1)).toEqual(DEFAULT_HOUSE_RULES)
-  expect(await rulesOf(next)).toEqual(changed)
-  expect(await rulesOf(99)).toBeNull()
-  expect((await allRules()).map(row => row.version)).toEqual(Array.from({ length: next }, (_, n) => n + 1))
 })
 
 it('says 503 when the database is away, in its own shape and in every other route’s', async () => {

@@ -1,11 +1,14 @@
 <script setup lang="ts">
 import { FAULTS, isFlaw, isTry, type Mark } from '~~/core/coupon'
 import { discontinuityOf } from '~~/core/trade'
+import { formatLength } from '~~/core/units'
+import { useBench } from '~/stores/bench'
 import { LARGE_STEP, SMALL_STEP, useBenchActs } from '~/composables/benchActs'
 
 /** The selected mark, and everything that can be done to it by touch. */
 const props = defineProps<{ mark: Mark | null }>()
 const hand = useBenchActs()
+const bench = useBench()
 
 const degrees = computed(() => (props.mark && isTry(props.mark) ? ['sound', 'workable', 'poor'] : ['light', 'plain', 'bad']))
 const degree = computed(() => {
@@ -13,6 +16,13 @@ const degree = computed(() => {
   return isTry(props.mark) ? ['sound', 'workable', 'poor'].indexOf(props.mark.degree) : props.mark.severity - 1
 })
 const isSpan = computed(() => props.mark !== null && isFlaw(props.mark) && discontinuityOf(props.mark.flaw).givenAs === 'span')
+/** What the house calls a sound restart, said where one is graded. */
+const sound = computed(() => {
+  const { heightMm, widthMm, lineMm } = bench.rules.restartWithin
+  const within = (mm: number) => formatLength(mm, bench.rules.unit)
+  return `sound: height within ${within(heightMm)}, width ${within(widthMm)}, line ${within(lineMm)}, and clean`
+})
+const isJoin = computed(() => props.mark?.kind === 'restart' || props.mark?.kind === 'tie-in')
 const hasSide = computed(() => props.mark !== null && isFlaw(props.mark) && discontinuityOf(props.mark.flaw).sided)
 </script>
 
@@ -28,6 +38,7 @@ const hasSide = computed(() => props.mark !== null && isFlaw(props.mark) && disc
       <div v-if="isTry(mark) && mark.degree !== 'sound'" class="row" role="group" aria-label="What is wrong">
         <button v-for="fault in FAULTS[mark.kind]" :key="fault" type="button" :aria-pressed="mark.fault === fault" @click="hand.setFault(mark, mark.fault === fault ? null : fault)">{{ fault }}</button>
       </div>
+      <p v-if="isJoin && degree === 0" class="quiet">{{ sound }}</p>
       <div class="row">
         <template v-if="isSpan">
           <button type="button" aria-label="Shorten the span" @click="hand.stretch(-SMALL_STEP)">[ shorter</button>

@@ -1,55 +1,66 @@
 <script setup lang="ts">
 import type { CouponDocument, Ticket } from '~~/core/coupon'
-import { currentWindow } from '~~/core/setup'
-import { ELECTRODES, POSITIONS, positionOf, ROD_SIZES } from '~~/core/trade'
-import { formatFraction, parseLength, type LengthUnit } from '~~/core/units'
+import { currentWindow, padRungs, rungSettings, startCurrent } from '~~/core/setup'
+import { ELECTRODES, electrodeOf, POSITIONS, positionOf, ROD_SIZES } from '~~/core/trade'
+import { inches, type LengthUnit } from '~~/core/units'
+import { length, numeric, type SheetInput } from '~~/core/working'
+import { useBench } from '~/stores/bench'
 import { messageOf } from '~/stores/request'
 
-/** Changes the ticket, the plate and the number of beads; the coupon is laid out again around what was marked. */
+/** Changes the ticket, the plate and the number of beads; the coupon is laid out again around what was marked. The card fills what follows. */
 const props = defineProps<{ document: CouponDocument, unit: LengthUnit }>()
 const emit = defineEmits<{ change: [change: { ticket: Ticket, piece: CouponDocument['piece'], beadCount: number }], close: [] }>()
+const bench = useBench()
 
-const shown = (mm: number) => (props.unit === 'in' ? formatFraction(mm, 16) : String(Math.round(mm * 10) / 10))
 const { ticket, piece, beads } = props.document
 const form = reactive({
-  ...ticket, booth: ticket.booth === null ? '' : String(ticket.booth), currentA: String(ticket.currentA),
-  length: shown(piece.lengthMm), width: shown(piece.widthMm), thickness: shown(piece.thicknessMm), beads: String(beads.length),
+  ...ticket, booth: ticket.booth === null ? '' : String(ticket.booth), hoursOut: ticket.hoursOut === undefined ? '' : String(ticket.hoursOut), beads: String(beads.length),
+  lengthMm: piece.lengthMm, widthMm: piece.widthMm, thicknessMm: piece.thicknessMm,
 })
 const errors = ref<Record<string, string>>({})
+const electrode = computed(() => electrodeOf(form.classification))
+const window = computed(() => currentWindow(form.classification, form.diameterMm, form.position, bench.rules))
+const rungs = computed(() => padRungs(bench.rules))
+const CURRENT = numeric('amperes', 'currentA', 'Current', 10, 500, ticket.currentA)
+const PLATE: readonly SheetInput[] = [length('lengthMm', 'Plate length', inches(1), 1000, piece.lengthMm), length('widthMm', 'Plate width', inches(1), 1000, piece.widthMm), length('thicknessMm', 'Thickness', 1, 100, piece.thicknessMm)]
+const plateMm = (id: string) => form[id as 'lengthMm' | 'widthMm' | 'thicknessMm']
 
-const electrode = computed(() => ELECTRODES.find(row => row.classification === form.classification)!)
-const window = computed(() => currentWindow(form.classification, form.diameterMm, form.position))
-watch(() => form.position, (position) => {
+/** A rung brings its position, its way of travel and the card's current; the rod stays the one the student runs. */
+function chooseRung(name: unknown) {
+  form.rung = String(name ?? '')
+  const rung = rungs.value.find(one => one.name === form.rung)
+  if (rung) Object.assign(form, rungSettings(rung, form.hand, form.thicknessMm, bench.rules, { classification: form.classification, diameterMm: form.diameterMm }))
+}
+/** Another rod or position wants another current: the card's. */
+watch(() => [form.classification, form.diameterMm, form.position] as const, ([classification, diameterMm, position]) => {
   const ways = positionOf(position).travel
   if (!ways.includes(form.travel)) form.travel = ways[0]!
+  if (!electrode.value.currents.includes(form.polarity)) form.polarity = electrode.value.currents[0]!
+  form.currentA = startCurrent({ classification, diameterMm, position, travel: form.travel, joint: 'pad', pass: 'bead', thicknessMm: form.thicknessMm }, bench.rules).startA
 })
 
-function whole(name: 'currentA' | 'beads' | 'booth', low: number, high: number, what: string): number {
+function whole(name: 'beads' | 'booth', low: number, high: number, what: string): number {
   const value = Number(form[name])
   if (form[name].trim() === '' || !Number.isInteger(value) || value < low || value > high) errors.value[name] = `A whole number of ${what}, ${low} to ${high}`
   return value
 }
-function length(name: 'length' | 'width' | 'thickness', low: number, high: number): number {
-  try {
-    const mm = parseLength(form[name], props.unit)
-    if (mm < low || mm > high) errors.value[name] = props.unit === 'in' ? `From ${formatFraction(low)} to ${formatFraction(high)} in` : `From ${low} to ${high} mm`
-    return mm
-  } catch (error) {
-    errors.value[name] = messageOf(error)
-    return 0
-  }
+function hours(): { hoursOut?: number } {
+  if (form.hoursOut.trim() === '' || electrode.value.family !== 'low hydrogen') return {}
+  const hoursOut = Number(form.hoursOut)
+  if (!(hoursOut >= 0 && hoursOut <= 1000)) errors.value.hoursOut = 'Hours, 0 to 1000'
+  return { hoursOut }
 }
-
+const unread = ref<Record<string, string>>({})
 function apply() {
-  errors.value = {}
+  errors.value = Object.fromEntries(Object.entries(unread.value).filter(([, message]) => message))
   const rung = form.rung.trim()
   if (!rung) errors.value.rung = 'Name the rung, like “horizontal pad”'
   const next: Ticket = {
     rung: rung.slice(0, 80), position: form.position, classification: form.classification, diameterMm: form.diameterMm, rods: form.rods,
-    currentA: whole('currentA', 10, 500, 'amperes'), polarity: form.polarity, hand: form.hand, travel: form.travel,
-    booth: form.booth.trim() === '' ? null : whole('booth', 1, 999, 'a booth'),
+    currentA: Math.round(form.currentA), polarity: form.polarity, hand: form.hand, travel: form.travel,
+    booth: form.booth.trim() === '' ? null : whole('booth', 1, 999, 'a booth'), ...hours(),
   }
-  const plate = { kind: 'pad', lengthMm: length('length', 25.4, 1000), widthMm: length('width', 25.4, 1000), thicknessMm: length('thickness', 1, 100) } as const
+  const plate = { kind: 'pad', lengthMm: form.lengthMm, widthMm: form.widthMm, thicknessMm: form.thicknessMm } as const
   const beadCount = whole('beads', 1, 60, 'beads')
   if (Object.keys(errors.value).length > 0) return
   try {
@@ -64,19 +75,21 @@ defineExpose({ refuse: (message: string) => { errors.value.beads = message } })
 <template>
   <FormDialog heading="Ticket" leave="Leave as it was" save="Set the ticket" :width="720" @submit="apply" @close="$emit('close')">
     <div class="grid">
-      <v-text-field v-model="form.rung" label="Rung" class="wide" :error-messages="errors.rung" autofocus />
+      <v-combobox :model-value="form.rung" label="Rung" class="wide" :items="rungs.map(rung => rung.name)" :error-messages="errors.rung" autofocus @update:model-value="chooseRung" />
       <v-select v-model="form.position" label="Position" :items="POSITIONS.map(row => ({ value: row.id, title: `${row.id} ${row.name}` }))" />
       <v-select v-model="form.travel" label="Travel" :items="[...positionOf(form.position).travel]" />
       <v-select v-model="form.hand" label="Hand" :items="['right', 'left']" />
       <v-select v-model="form.classification" label="Rod" :items="ELECTRODES.map(row => row.classification)" :hint="electrode.covering" persistent-hint />
       <v-select v-model="form.diameterMm" label="Size" :items="ROD_SIZES.map(size => ({ value: size.diameterMm, title: `${size.name} in` }))" />
       <v-select v-model="form.rods" label="New rods or stubs" :items="['new', 'stubs']" />
-      <v-text-field v-model="form.currentA" label="Current" suffix="A" inputmode="numeric" :hint="`${window.lowA}–${window.highA} A, ${window.source.name}`" persistent-hint :error-messages="errors.currentA" />
+      <v-text-field v-model="form.hoursOut" label="Out of the oven" suffix="h" inputmode="decimal" :disabled="electrode.family !== 'low hydrogen'" :error-messages="errors.hoursOut" />
+      <div>
+        <SheetField :input="CURRENT" :model-value="form.currentA" :unit="unit" @update:model-value="form.currentA = Number($event)" @problem="unread.currentA = $event" />
+        <p class="quiet window num">{{ window.lowA }}–{{ window.highA }} A, {{ window.source.name }}</p>
+      </div>
       <v-select v-model="form.polarity" label="Polarity" :items="['DCEP', 'DCEN', 'AC']" />
       <v-text-field v-model="form.booth" label="Booth" inputmode="numeric" :error-messages="errors.booth" />
-      <v-text-field v-model="form.length" label="Plate length" :suffix="unit" :error-messages="errors.length" />
-      <v-text-field v-model="form.width" label="Plate width" :suffix="unit" :error-messages="errors.width" />
-      <v-text-field v-model="form.thickness" label="Thickness" :suffix="unit" :error-messages="errors.thickness" />
+      <SheetField v-for="input in PLATE" :key="input.id" class="plate" :input="input" :model-value="plateMm(input.id)" :unit="unit" @update:model-value="form[input.id as 'lengthMm'] = Number($event)" @problem="unread[input.id] = $event" />
       <v-text-field v-model="form.beads" label="Beads" inputmode="numeric" :error-messages="errors.beads" />
     </div>
   </FormDialog>
@@ -85,5 +98,7 @@ defineExpose({ refuse: (message: string) => { errors.value.beads = message } })
 <style scoped>
 .grid { display: grid; grid-template-columns: repeat(3, minmax(0, 1fr)); gap: 4px 12px; }
 .wide { grid-column: span 2; }
+.plate { min-height: 70px; }
+.window { font-size: 0.8rem; padding: 2px 12px 8px; }
 @media (max-width: 600px) { .grid { grid-template-columns: repeat(2, minmax(0, 1fr)); } }
 </style>

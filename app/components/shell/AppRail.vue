@@ -11,7 +11,7 @@ const outbox = useOutbox()
 const theme = useShopTheme()
 
 const rooms = computed(() => session.isStaff
-  ? [{ to: '/', name: 'Floor' }, { to: '/bench', name: 'Bench' }, { to: '/record', name: 'Record' }, { to: '/house', name: 'House' }]
+  ? [{ to: '/', name: 'Floor' }, { to: '/bench', name: 'Bench' }, { to: '/record', name: 'Record' }, { to: '/set-up', name: 'Set-up' }, { to: '/house', name: 'House' }]
   : [{ to: `/record/${session.me?.studentId}`, name: 'Record' }])
 
 watch(() => session.me, (me) => { if (me && session.isStaff) outbox.start(me.id) }, { immediate: true })
@@ -21,6 +21,7 @@ const saved = computed(() => {
   return outbox.mine.length > 0 ? `${outbox.mine.length} kept here` : 'all saved'
 })
 
+const asking = ref(false)
 async function leave() {
   await session.signOut()
   // A whole new page: nothing of this person's stays in memory for the next.
@@ -38,7 +39,7 @@ async function leave() {
     </ul>
     <div class="foot">
       <p v-if="session.isStaff && sections.current" class="where">{{ sections.current.name }}</p>
-      <p v-if="session.isStaff" role="status" :class="{ waits: outbox.mine.length > 0 }">{{ saved }}</p>
+      <p v-if="session.isStaff" role="status" :class="{ waits: outbox.mine.length > 0 }"><button v-if="outbox.refused.length > 0" type="button" class="refused" @click="asking = true">{{ saved }}</button><template v-else>{{ saved }}</template></p>
       <div class="acts">
         <button type="button" :aria-label="theme.isDark.value ? 'Light theme for the shop' : 'Dark theme for the booth'" @click="theme.toggle">
           <v-icon :icon="theme.isDark.value ? mdiWhiteBalanceSunny : mdiWeatherNight" size="22" />
@@ -46,6 +47,7 @@ async function leave() {
         <button type="button" aria-label="Sign out" @click="leave"><v-icon :icon="mdiExitToApp" size="22" /></button>
       </div>
     </div>
+    <RefusedCoupons v-if="asking" @close="asking = false" />
   </nav>
 </template>
 
@@ -57,6 +59,7 @@ a.here { color: #fff; border-left-color: #e2a052; background: rgba(255, 255, 255
 .foot { margin-top: auto; padding: 0 0 8px; font-size: 0.8rem; line-height: 1.35; }
 .foot p { padding: 0 10px 8px 14px; }
 .waits { color: #ffcf8a; font-weight: 650; }
+.refused { min-height: 44px; text-decoration: underline; text-align: left; }
 .acts { display: flex; justify-content: space-around; }
 .acts button { width: 46px; height: 46px; border-radius: 8px; }
 :focus-visible { outline-color: #e2a052; outline-offset: -3px; }

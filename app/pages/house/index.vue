@@ -32,7 +32,7 @@ async function done(said: string) {
 <template>
   <div class="page">
     <header class="page-head">
-      <h1>House</h1>
+      <h1>House</h1><HouseTabs />
       <div class="push"><SectionChooser /></div>
       <v-btn v-if="session.isLead" variant="outlined" @click="form = { is: 'section', section: null }">New section</v-btn>
     </header>

@@ -1,6 +1,6 @@
 import { defineEventHandler } from 'h3'
-import { requireSignedIn } from '../http/access'
-import { allRules } from '../store/houseRules'
+import { requireSignedIn } from '../../http/access'
+import { allRules } from '../../store/houseRules'
 
 /** Every version of the house rules, oldest first. */
 export default defineEventHandler(async (event) => {

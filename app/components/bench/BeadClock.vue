@@ -1,0 +1,83 @@
+<script setup lang="ts">
+import { arcRun, arcVolts, beadTarget, startCurrent, travelFor } from '~~/core/setup'
+import { formatHeat, formatSpeed, formatTime, type LengthUnit } from '~~/core/units'
+import { beadNumber } from '~~/core/coupon'
+import { useArcClock } from '~/composables/arcClock'
+import { useBench } from '~/stores/bench'
+
+/** The stopwatch of the bead at the cursor: strike and break by one key, or typed; travel and heat beside the card's. */
+const props = defineProps<{ unit: LengthUnit }>()
+const bench = useBench()
+const clock = useArcClock()
+/** The bead that is being timed: the cursor may move on while the arc burns. */
+const timing = ref('')
+const typing = ref(false)
+const typed = ref('')
+const error = ref('')
+
+const bead = computed(() => bench.document?.beads.find(one => one.id === (clock.burning.value ? timing.value : bench.cursor.beadId)) ?? null)
+const number = computed(() => (bench.document && bead.value ? beadNumber(bench.document, bead.value.id) : 0))
+const run = computed(() => {
+  const { document } = bench
+  if (!document || !bead.value?.arcSeconds) return null
+  const { ticket, piece } = document
+  const wanted = { ...ticket, joint: 'pad', pass: 'bead', thicknessMm: piece.thicknessMm } as const
+  const target = beadTarget({ ...wanted, coreMm: ticket.diameterMm }, bench.rules)
+  const volts = arcVolts(ticket.classification, ticket.currentA)
+  return arcRun({
+    lengthMm: bead.value.toMm - bead.value.fromMm, seconds: bead.value.arcSeconds, currentA: ticket.currentA, volts: (volts.low + volts.high) / 2,
+    targetMmPerMin: travelFor(ticket.classification, ticket.diameterMm, startCurrent(wanted, bench.rules).startA, target.areaMm2),
+  })
+})
+const words = computed(() => {
+  if (!run.value || !bead.value) return ''
+  const off = Math.round((run.value.ofTarget - 1) * 100)
+  const beside = Math.abs(off) < 10 ? 'on the card' : off > 100 ? 'over twice the card' : `${Math.abs(off)} % ${off > 0 ? 'fast' : 'slow'}`
+  return `${formatTime(bead.value.arcSeconds!)}, ${formatSpeed(run.value.travelMmPerMin, props.unit)}, ${formatHeat(run.value.kjPerMm, props.unit)}, ${beside}`
+})
+
+function press() {
+  if (!clock.burning.value) {
+    timing.value = bench.cursor.beadId
+    return clock.strike()
+  }
+  const seconds = clock.breakArc()!
+  if (seconds >= 0.5 && seconds <= 3600) bench.timeBead(timing.value, seconds)
+}
+function keep() {
+  const text = typed.value.trim().replace(/\s*s$/, '')
+  const seconds = Number(text)
+  if (text !== '' && !(seconds >= 0.5 && seconds <= 3600)) {
+    error.value = 'Seconds, from 0.5 to 3600, like 36'
+    return
+  }
+  if (bead.value) bench.timeBead(bead.value.id, text === '' ? null : seconds)
+  typing.value = false
+}
+function open() {
+  typed.value = bead.value?.arcSeconds ? String(bead.value.arcSeconds) : ''
+  error.value = ''
+  typing.value = true
+}
+defineExpose({ press })
+</script>
+
+<template>
+  <span class="clock">
+    <span v-if="words && !clock.burning.value" class="num words">bead {{ number }}: {{ words }}</span>
+    <button type="button" class="num" :class="{ burning: clock.burning.value }" @click="press">
+      <template v-if="clock.burning.value">break · {{ clock.seconds.value.toFixed(1) }} s</template><template v-else>time bead {{ number }}</template> <kbd>Space</kbd>
+    </button>
+    <button type="button" @click="open">type it</button>
+    <FormDialog v-if="typing" :heading="`Arc time of bead ${number}`" save="Keep the time" :width="360" @submit="keep" @close="typing = false">
+      <v-text-field v-model="typed" label="Arc time" suffix="s" inputmode="decimal" :error-messages="error" hint="Empty takes it off" persistent-hint autofocus />
+    </FormDialog>
+  </span>
+</template>
+
+<style scoped>
+.clock { display: flex; align-items: center; gap: 4px 10px; flex-wrap: wrap; justify-content: flex-end; }
+.words { color: rgb(var(--v-theme-on-background)); font-weight: 600; }
+button { min-height: 44px; padding: 0 8px; border-radius: 8px; font-weight: 550; color: rgb(var(--v-theme-on-background)); }
+.burning { background: var(--say); color: #fff; }
+</style>

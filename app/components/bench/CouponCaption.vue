@@ -1,0 +1,19 @@
+<script setup lang="ts">
+import type { CouponDocument } from '~~/core/coupon'
+import type { LengthUnit } from '~~/core/units'
+
+/** Over the drawing: how many beads, the stopwatch, and which way the arc travels. */
+const props = defineProps<{ document: CouponDocument, unit: LengthUnit }>()
+const ARROWS = { 'left to right': '→', 'right to left': '←', 'up': '↑', 'down': '↓' } as const
+const travel = computed(() => `travel ${props.document.ticket.travel} ${ARROWS[props.document.ticket.travel]}`)
+const clock = useTemplateRef<{ press: () => void }>('clock')
+defineExpose({ time: () => clock.value?.press() })
+</script>
+
+<template>
+  <div class="caption"><span>{{ document.beads.length }} beads, {{ travel }}</span><BeadClock ref="clock" :unit="unit" /></div>
+</template>
+
+<style scoped>
+.caption { display: flex; flex-wrap: wrap; justify-content: space-between; align-items: center; gap: 0 16px; padding: 4px 12px 0 20px; color: var(--quiet); font-size: 0.92rem; }
+</style>

@@ -1,0 +1,40 @@
+<script setup lang="ts">
+import { readRule, type Between, type HouseRules, type Quantity, type RuleLine } from '~~/core/house'
+import type { NumberKind, SheetInput } from '~~/core/working'
+
+/** One line of the house rules, to read or to change. Shares are shown in per cent. */
+const props = defineProps<{ line: RuleLine, rules: HouseRules, locked: boolean }>()
+const emit = defineEmits<{ write: [value: unknown], problem: [path: string, message: string] }>()
+
+const value = computed(() => readRule(props.rules, props.line.path))
+const scale = computed(() => (props.line.kind !== 'choice' && props.line.quantity === 'share' ? 100 : 1))
+const kindOf = (quantity: Quantity): NumberKind => (quantity === 'share' ? 'percent' : quantity)
+function input(name: string): SheetInput {
+  if (props.line.kind === 'choice') return { id: props.line.path, name, kind: 'choice', choices: props.line.choices, start: props.line.choices[0]! }
+  const { lowest, highest, quantity, path } = props.line
+  return { id: path, name, kind: 'number', quantity: kindOf(quantity), lowest: lowest * scale.value, highest: highest * scale.value, start: lowest }
+}
+const low = computed(() => (value.value as Between).low * scale.value)
+const high = computed(() => (value.value as Between).high * scale.value)
+const kept = (typed: number | string) => Number((Number(typed) / scale.value).toFixed(9))
+const order = computed(() => (props.line.kind === 'between' && low.value > high.value ? 'The low end is over the high one' : ''))
+watch(order, message => emit('problem', `${props.line.path} order`, message))
+</script>
+
+<template>
+  <fieldset :disabled="locked">
+    <template v-if="line.kind === 'between'">
+      <SheetField :input="input('from')" :model-value="low" :unit="rules.unit" @update:model-value="emit('write', { low: kept($event), high: (value as Between).high })" @problem="emit('problem', `${line.path}.low`, $event)" />
+      <SheetField :input="input('to')" :model-value="high" :unit="rules.unit" @update:model-value="emit('write', { low: (value as Between).low, high: kept($event) })" @problem="emit('problem', `${line.path}.high`, $event)" />
+      <p v-if="order" role="alert">{{ order }}</p>
+    </template>
+    <SheetField v-else-if="line.kind === 'number'" :input="input(line.name)" :model-value="(value as number) * scale" :unit="rules.unit" @update:model-value="emit('write', kept($event))" @problem="emit('problem', line.path, $event)" />
+    <SheetField v-else :input="input(line.name)" :model-value="String(value)" :unit="rules.unit" @update:model-value="emit('write', $event)" />
+  </fieldset>
+</template>
+
+<style scoped>
+fieldset { border: 0; padding: 0; margin: 0; display: grid; grid-template-columns: repeat(auto-fit, minmax(110px, 1fr)); gap: 8px; min-width: 0; }
+fieldset[disabled] { pointer-events: none; opacity: 0.75; }
+p { grid-column: 1 / -1; color: var(--poor); font-weight: 600; font-size: 0.9rem; }
+</style>

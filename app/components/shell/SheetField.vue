@@ -1,0 +1,50 @@
+<script setup lang="ts">
+import { readInput, unitOf, writeInput, type SheetInput } from '~~/core/working'
+import type { LengthUnit } from '~~/core/units'
+import { messageOf } from '~/stores/request'
+
+/**
+ * A field that takes what a welder types: 3/32, .094, 2.4 mm, 125 A. It says how it read it, and what would be right when it cannot.
+ * While what is typed is wrong, the value stays as it was and `problem` says why.
+ */
+const props = defineProps<{ input: SheetInput, modelValue: number | string, unit: LengthUnit, autofocus?: boolean }>()
+const emit = defineEmits<{ 'update:modelValue': [value: number | string], 'problem': [message: string] }>()
+
+const shown = () => writeInput(props.input, props.modelValue, props.unit)
+const text = ref(shown())
+const said = ref('')
+const problem = ref('')
+let mine: number | string = props.modelValue
+
+function type(value: string) {
+  text.value = value
+  try {
+    const read = readInput(props.input, value, props.unit)
+    said.value = read.said
+    problem.value = ''
+    mine = read.value
+    emit('update:modelValue', read.value)
+  } catch (error) {
+    said.value = ''
+    problem.value = messageOf(error)
+  }
+  emit('problem', problem.value)
+}
+watch(() => [props.modelValue, props.unit] as const, ([value, unit], [, before]) => {
+  if (value === mine && unit === before) return
+  mine = value
+  text.value = shown()
+  said.value = ''
+  problem.value = ''
+  emit('problem', '')
+})
+onBeforeUnmount(() => emit('problem', ''))
+</script>
+
+<template>
+  <v-select v-if="input.kind === 'choice'" :label="input.name" :items="[...input.choices]" :model-value="String(modelValue)" hide-details="auto" @update:model-value="type(String($event))" />
+  <v-text-field
+    v-else :label="input.name" :suffix="unitOf(input.quantity, unit)" :model-value="text" :error-messages="problem" :hint="said" persistent-hint hide-details="auto"
+    inputmode="text" autocomplete="off" :autofocus="autofocus" @update:model-value="type(String($event ?? ''))"
+  />
+</template>

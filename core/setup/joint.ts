@@ -1,0 +1,79 @@
+import type { HouseRules } from '../house'
+import { wantedWidth } from '../house'
+import { beadArea, filletArea, grooveArea } from '../deposit'
+import { inches } from '../units'
+import type { PadPosition } from '../trade'
+
+export const JOINTS = ['pad', 'square butt', 'T', 'lap', 'outside corner', 'V, backing', 'V, open root'] as const
+export type Joint = (typeof JOINTS)[number]
+
+/** Which bead of a joint is run. A bead on plate has only one kind. */
+export const PASSES: Readonly<Record<Joint, readonly Pass[]>> = {
+  'pad': ['bead'],
+  'square butt': ['bead'],
+  'T': ['first', 'second', 'third'],
+  'lap': ['bead'],
+  'outside corner': ['bead'],
+  'V, backing': ['root', 'fill', 'cap'],
+  'V, open root': ['root', 'hot', 'fill', 'cap'],
+}
+export type Pass = 'bead' | 'first' | 'second' | 'third' | 'root' | 'hot' | 'fill' | 'cap'
+
+export const isFillet = (joint: Joint) => joint === 'T' || joint === 'lap'
+export const isGroove = (joint: Joint) => joint === 'V, backing' || joint === 'V, open root'
+
+/**
+ * The designation of a position for a joint: a fillet is welded in 2F where a pad is in 2G. Source: AWS A3.0.
+ * @example designation('2G', 'T') // '2F'
+ */
+export function designation(position: PadPosition, joint: Joint): string {
+  return isFillet(joint) ? position.replace('G', 'F') : position
+}
+
+/** The usual groove of a joint, mm and degrees. Common practice: 45° and 1/4 in on backing; 60°, 1/8 in, land 3/32 in open. */
+const GROOVES: Readonly<Record<'V, backing' | 'V, open root', { gapMm: number, landMm: number, includedDegrees: number }>> = {
+  'V, backing': { gapMm: inches(1 / 4), landMm: 0, includedDegrees: 45 },
+  'V, open root': { gapMm: inches(1 / 8), landMm: inches(3 / 32), includedDegrees: 60 },
+}
+
+/**
+ * A groove is filled in passes of about this many core sections. Common practice, set so that 12 mm of 60° takes four passes with 1/8 in rods;
+ * 3/8 in on backing comes to six or seven with 3/32 in rods.
+ */
+const CORES_A_PASS = 3.6
+
+/** Leg of the first bead of a fillet: 3/16 in, or 1/4 in where a slight weave carries it up. Common practice. */
+const firstLeg = (position: PadPosition) => (position === '3G' ? inches(1 / 4) : inches(3 / 16))
+
+export interface BeadTarget {
+  readonly lowMm: number
+  readonly highMm: number
+  /** Section of the bead, mm². */
+  readonly areaMm2: number
+  /** What the section stands for, in words. */
+  readonly as: 'bead' | 'fillet' | 'groove pass'
+  /** Passes that fill the groove; 1 for all else. */
+  readonly passes: number
+}
+
+/**
+ * The bead a joint wants from a rod: its width, and the section that decides travel and run-out. Source: house rules and common practice.
+ * @param coreMm core diameter, mm
+ * @param thicknessMm plate, mm
+ * @example beadTarget({ joint: 'pad', position: '1G', coreMm: 3.175, thicknessMm: 9.5 }, rules).areaMm2 // 10.08
+ */
+export function beadTarget({ joint, position, coreMm, thicknessMm }: { joint: Joint, position: PadPosition, coreMm: number, thicknessMm: number }, rules: HouseRules): BeadTarget {
+  const width = wantedWidth(rules, coreMm)
+  if (isFillet(joint)) {
+    const legMm = Math.min(firstLeg(position), Math.max(thicknessMm, inches(1 / 8)))
+    const faceMm = legMm * Math.SQRT2
+    return { lowMm: faceMm * 0.9, highMm: faceMm * 1.1, areaMm2: filletArea(legMm, 0.1), as: 'fillet', passes: 1 }
+  }
+  if (joint === 'V, backing' || joint === 'V, open root') {
+    const groove = GROOVES[joint]
+    const areaMm2 = grooveArea({ ...groove, thicknessMm, landMm: Math.min(groove.landMm, thicknessMm / 2) }, inches(1 / 16))
+    const passes = Math.max(2, Math.round(areaMm2 / (CORES_A_PASS * (Math.PI / 4) * coreMm ** 2)))
+    return { ...width, areaMm2: areaMm2 / passes, as: 'groove pass', passes }
+  }
+  return { ...width, areaMm2: beadArea(width.highMm, (rules.heightMm.low + rules.heightMm.high) / 2), as: 'bead', passes: 1 }
+}

@@ -1,0 +1,112 @@
+import type { Between, HouseRules } from '../house'
+import { depositionRate, heatInput, metalOfRod, rodSeconds, STEEL_KG_PER_MM3 } from '../deposit'
+import { cautionsFor, electrodeOf, positionOf, rodSizeOf, type Caution, type CautionTopic, type Polarity } from '../trade'
+import { arcVolts, type ArcVolts } from './arcVolts'
+import { checkTicket, type TicketRemark } from './checkTicket'
+import { beadTarget, designation, type BeadTarget } from './joint'
+import type { SetUpCase } from './setUpCase'
+import { rodAngles, type RodAngles } from './rodAngles'
+import { startCurrent, type StartCurrent } from './startCurrent'
+import { houseWays, watchFor } from './watch'
+
+/** Everything an instructor says before the arc is lit. Lengths mm, speeds mm/min, currents A. */
+export interface SettingsCard {
+  /** `2G horizontal, pad`. */
+  readonly title: string
+  readonly current: StartCurrent
+  readonly polarity: Polarity
+  readonly polarityWhy: string
+  readonly arcForcePercent: Between
+  readonly longestArcMm: number
+  readonly volts: ArcVolts
+  readonly angles: RodAngles
+  readonly bead: BeadTarget
+  readonly travelMmPerMin: number
+  /** From one rod at the start current. */
+  readonly runOutMm: number
+  readonly rodSeconds: number
+  readonly heatKjPerMm: number
+  readonly watch: readonly string[]
+  readonly ways: readonly string[]
+  readonly cautions: readonly Caution[]
+  /** What does not fit, if the case is a poor one. */
+  readonly remarks: readonly TicketRemark[]
+}
+
+/**
+ * The speed that lays a bead's section at a current: deposition over section and density.
+ * @returns mm/min
+ * @example travelFor('E7018', 3.175, 125, 10.08) // about 250
+ */
+export function travelFor(classification: string, diameterMm: number, currentA: number, areaMm2: number): number {
+  return depositionRate(classification, diameterMm, currentA).kgPerHour / (60 * areaMm2 * STEEL_KG_PER_MM3)
+}
+
+/**
+ * Length of bead from one rod at a current, when travel is held at the card's speed: more current lays a bigger bead and burns the rod sooner.
+ * @returns mm
+ * @throws RangeError for a rod or size that is not kept
+ * @example rodRun({ ...flatPad }, 125, rules) // about 251
+ */
+export function rodRun(wanted: SetUpCase, currentA: number, rules: HouseRules): number {
+  const { classification, diameterMm } = wanted
+  const target = beadTarget({ ...wanted, coreMm: diameterMm }, rules)
+  const speed = travelFor(classification, diameterMm, startCurrent(wanted, rules).startA, target.areaMm2)
+  const seconds = rodSeconds(burnOf(wanted, rules), depositionRate(classification, diameterMm, currentA).kgPerHour)
+  return (speed * seconds) / 60
+}
+
+const burnOf = ({ classification, diameterMm }: SetUpCase, rules: HouseRules) =>
+  ({ rod: rodSizeOf(diameterMm), recovery: electrodeOf(classification).recovery, stubMm: rules.stubMm })
+
+/**
+ * The card for a rod, position and joint.
+ * @throws RangeError for a rod or size that is not kept
+ * @example settingsCard(flatPad, DEFAULT_HOUSE_RULES).current.startA // 125
+ */
+export function settingsCard(wanted: SetUpCase, rules: HouseRules): SettingsCard {
+  const { classification, diameterMm, position, joint, pass } = wanted
+  const current = startCurrent(wanted, rules)
+  const bead = beadTarget({ ...wanted, coreMm: diameterMm }, rules)
+  const volts = arcVolts(classification, current.startA)
+  const burn = burnOf(wanted, rules)
+  const travelMmPerMin = travelFor(classification, diameterMm, current.startA, bead.areaMm2)
+  return {
+    title: `${designation(position, joint)} ${positionOf(position).name}, ${joint}${pass === 'bead' ? '' : `, ${pass}`}`,
+    current,
+    polarity: wanted.polarity,
+    polarityWhy: polarityWhy(wanted),
+    arcForcePercent: rules.arcForcePercent,
+    longestArcMm: rules.arcCores * diameterMm,
+    volts,
+    angles: rodAngles(wanted, rules),
+    bead,
+    travelMmPerMin,
+    runOutMm: metalOfRod(burn) / bead.areaMm2,
+    rodSeconds: rodSeconds(burn, depositionRate(classification, diameterMm, current.startA).kgPerHour),
+    heatKjPerMm: heatInput((volts.low + volts.high) / 2, current.startA, travelMmPerMin).kjPerMm,
+    watch: watchFor(wanted, rules),
+    ways: houseWays(wanted, rules),
+    cautions: cautionsFor(topicsOf(wanted, rules)),
+    remarks: checkTicket({ ...wanted, currentA: current.startA }, wanted.thicknessMm, rules),
+  }
+}
+
+function polarityWhy({ classification, polarity }: SetUpCase): string {
+  const { currents } = electrodeOf(classification)
+  if (!currents.includes(polarity)) return `${classification} runs on ${currents.join(' or ')}`
+  if (polarity === 'DCEP') return 'electrode positive: deeper'
+  if (polarity === 'DCEN') return 'electrode negative: shallower, for thin sheet'
+  return 'where arc blow wins on DC'
+}
+
+function topicsOf({ position, classification, rods, travel, pass }: SetUpCase, { ways }: HouseRules): CautionTopic[] {
+  const topics: CautionTopic[] = []
+  if (position === '4G') topics.push('overhead')
+  if (position === '3G') topics.push(travel === 'down' ? 'drag downhill' : 'vertical')
+  if (electrodeOf(classification).family === 'low hydrogen') topics.push('low hydrogen')
+  if (rods === 'stubs') topics.push('stubs')
+  if (ways.cooling === 'quench practice plates') topics.push('quench')
+  if (pass === 'hot' || pass === 'root' || ways.cleaning === 'wheel every bead') topics.push('grinding')
+  return topics
+}

@@ -1,0 +1,91 @@
+import { afterAll, beforeAll, expect, it } from 'vitest'
+import type { Browser, Page } from 'playwright-core'
+import type { CouponPage } from '../../contract/record'
+import { foundTestSchool, type School } from '../school'
+import { ADDRESS } from '../session'
+import { openBrowser, signedIn } from './browser'
+
+let browser: Browser
+let school: School
+let page: Page
+beforeAll(async () => {
+  school = await foundTestSchool()
+  browser = await openBrowser()
+  page = await signedIn(browser, 'tobias')
+  await page.evaluate(id => localStorage.setItem('fusilis.section', id), school.section.id)
+  await page.goto(`${ADDRESS}/bench?student=${school.other.id}`)
+  await page.getByRole('heading', { name: 'Pavo Lindqvar' }).waitFor()
+})
+afterAll(() => browser?.close())
+
+const ticket = () => page.getByRole('group', { name: 'Ticket' })
+const editor = () => page.getByRole('dialog', { name: 'Ticket' })
+async function edit(change: () => Promise<void>) {
+  await page.keyboard.press('i')
+  await editor().waitFor()
+  await change()
+  await editor().getByRole('button', { name: 'Set the ticket' }).click()
+  await editor().waitFor({ state: 'hidden' })
+}
+const pick = async (label: string, option: string) => {
+  await editor().locator('.v-select, .v-combobox', { has: page.getByRole('combobox', { name: label, exact: true }) }).click()
+  await page.getByRole('option', { name: option, exact: true }).click()
+}
+
+it('a rung brings its position, its way of travel and the card’s current', async () => {
+  await edit(() => pick('Rung', 'vertical pad'))
+  const said = await ticket().innerText()
+  expect(said).toContain('3G')
+  expect(said).toContain('up')
+  expect(said).toContain('110 A DCEP')
+})
+
+it('another size brings its own current, and more restarts', async () => {
+  const restarts = () => page.locator('[data-mark*="restart"]').count()
+  const before = await restarts()
+  await edit(() => pick('Size', '3/32 in'))
+  expect(await ticket().innerText()).toContain('80 A')
+  expect(await restarts()).toBeGreaterThan(before)
+})
+
+it('marks a rod past its exposure and plate that is too thin, and blocks nothing', async () => {
+  await edit(async () => {
+    await pick('Size', '1/8 in')
+    await editor().getByLabel('Out of the oven').fill('6')
+    await editor().getByLabel('Thickness').fill('3/16')
+  })
+  const said = await ticket().innerText()
+  expect(said).toContain('6 h out of the oven; the house allows 4 h')
+  expect(said).toContain('This rod wants 1/4 in of plate or more')
+})
+
+it('refuses a current that cannot be, and says the range', async () => {
+  await page.keyboard.press('i')
+  await editor().getByLabel('Current').fill('0')
+  await editor().getByText('From 10 to 500 A').waitFor()
+  await editor().getByRole('button', { name: 'Set the ticket' }).click()
+  await editor().waitFor()
+  await page.keyboard.press('Escape')
+  await editor().waitFor({ state: 'hidden' })
+})
+
+it('times a bead by one key or typed, and saves it with the coupon', async () => {
+  await page.keyboard.press('Space')
+  await page.getByText(/break · /).waitFor()
+  await page.waitForTimeout(800)
+  await page.keyboard.press('Space')
+  await page.getByText(/bead 1: .*in\/min/).waitFor()
+  await page.getByRole('button', { name: 'type it' }).click()
+  await page.getByRole('textbox', { name: 'Arc time' }).fill('soon')
+  await page.keyboard.press('Enter')
+  await page.getByText('Seconds, from 0.5 to 3600').waitFor()
+  await page.getByRole('textbox', { name: 'Arc time' }).fill('45')
+  await page.keyboard.press('Enter')
+  await page.getByText('45 s, 8 in/min').waitFor()
+  await page.keyboard.press('Enter')
+  await page.getByText('Pavo Lindqvar: saved').waitFor()
+  const { body } = await school.lead.ask<CouponPage>('GET', `/api/students/${school.other.id}/coupons`)
+  const [saved] = body.coupons
+  expect(saved!.document.beads[0]!.arcSeconds).toBe(45)
+  expect(saved!.document.ticket).toMatchObject({ rung: 'vertical pad', hoursOut: 6 })
+})
