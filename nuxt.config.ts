@@ -38,6 +38,7 @@ export default defineNuxtConfig({
         VBtn: { height: 44, rounded: 'lg', style: 'text-transform: none; letter-spacing: 0' },
         VTextField: { variant: 'outlined', density: 'comfortable', color: 'primary' },
         VSelect: { variant: 'outlined', density: 'comfortable', color: 'primary' },
+        VCombobox: { variant: 'outlined', density: 'comfortable', color: 'primary' },
         VAutocomplete: { variant: 'outlined', density: 'comfortable', color: 'primary' },
         VTextarea: { variant: 'outlined', density: 'comfortable', color: 'primary' },
       },

@@ -11,10 +11,10 @@ import { STUDENT_NAMES } from './names'
 
 export const SCHOOL_NAME = 'Gannet Quay Trades Hall'
 
-/** The made-up school's own rules: the wider bead of the two schools, all else by default. */
+/** The made-up school's own rules: a bead of one width for all small rods, all else by default. */
 export const SCHOOL_RULES: HouseRules = {
   ...DEFAULT_HOUSE_RULES,
-  beadWidth: { by: 'length', lowMm: inches(1 / 4), highMm: inches(3 / 8) },
+  beadWidth: { by: 'length', lowMm: inches(1 / 4), highMm: inches(5 / 16) },
 }
 
 export interface DemoStudent {

@@ -20,7 +20,7 @@ export async function fillDemo(seed: number, lastDay: string): Promise<void> {
   const head = await foundSchool(SCHOOL_NAME, lead, password)
   if (!head) throw new Error('There is a school in this database already')
   const teacher = await addAccount({ ...instructor, studentId: null, active: true }, password)
-  await addRules(2, SCHOOL_RULES, { by: head.name, why: 'the wider bead, as this school runs it', now: new Date(`${lastDay}T00:00:00Z`) })
+  await addRules(2, SCHOOL_RULES, { by: head.name, why: 'one bead width for all small rods', now: new Date(`${lastDay}T00:00:00Z`) })
   const jobs: (() => Promise<unknown>)[] = []
   for (const { fields, students } of growSchool(seed, lastDay)) {
     const section = await addSection(fields)

@@ -48,9 +48,9 @@ const RESTARTS = ['ArrowUp', 'ArrowUp', 'r', 'r', 'ArrowUp', 'r', 'r', 'ArrowUp'
 
 await take(await visit(null), 'sign-in')
 await take(await chooseThenStay(), 'floor')
-await take(await bench('Pavo Lindqvar', RESTARTS), 'bench')
-await take(await bench('Pavo Lindqvar', RESTARTS, { dark: true }), 'bench-booth')
-await take(await bench('Pavo Lindqvar', RESTARTS, { width: 820, height: 1180 }), 'bench-tablet')
+await take(await bench('Oriel Tamsin', RESTARTS), 'bench')
+await take(await bench('Oriel Tamsin', RESTARTS, { dark: true }), 'bench-booth')
+await take(await bench('Oriel Tamsin', RESTARTS, { width: 820, height: 1180 }), 'bench-tablet')
 await take(await bench('Dario Venn', ['ArrowRight', 'ArrowRight', 'ArrowRight', 'u']), 'bench-vertical')
 await take(await visit('oriel'), 'record')
 await take(await visit('oriel', { width: 390, height: 844, dark: true }), 'record-phone')

@@ -96,9 +96,9 @@ defineExpose({ refuse: (message: string) => { errors.value.beads = message } })
 </template>
 
 <style scoped>
-.grid { display: grid; grid-template-columns: repeat(3, minmax(0, 1fr)); gap: 4px 12px; }
+.grid { display: grid; grid-template-columns: repeat(3, minmax(0, 1fr)); gap: 4px 12px; align-items: start; }
 .wide { grid-column: span 2; }
-.plate { min-height: 70px; }
+.plate { margin-bottom: 12px; }
 .window { font-size: 0.8rem; padding: 2px 12px 8px; }
 @media (max-width: 600px) { .grid { grid-template-columns: repeat(2, minmax(0, 1fr)); } }
 </style>

@@ -10,7 +10,7 @@ const value = computed(() => readRule(props.rules, props.line.path))
 const scale = computed(() => (props.line.kind !== 'choice' && props.line.quantity === 'share' ? 100 : 1))
 const kindOf = (quantity: Quantity): NumberKind => (quantity === 'share' ? 'percent' : quantity)
 function input(name: string): SheetInput {
-  if (props.line.kind === 'choice') return { id: props.line.path, name, kind: 'choice', choices: props.line.choices, start: props.line.choices[0]! }
+  if (props.line.kind === 'choice') throw new TypeError('A choice has no number')
   const { lowest, highest, quantity, path } = props.line
   return { id: path, name, kind: 'number', quantity: kindOf(quantity), lowest: lowest * scale.value, highest: highest * scale.value, start: lowest }
 }
@@ -29,12 +29,19 @@ watch(order, message => emit('problem', `${props.line.path} order`, message))
       <p v-if="order" role="alert">{{ order }}</p>
     </template>
     <SheetField v-else-if="line.kind === 'number'" :input="input(line.name)" :model-value="(value as number) * scale" :unit="rules.unit" @update:model-value="emit('write', kept($event))" @problem="emit('problem', line.path, $event)" />
-    <SheetField v-else :input="input(line.name)" :model-value="String(value)" :unit="rules.unit" @update:model-value="emit('write', $event)" />
+    <div v-else class="choices" role="radiogroup" :aria-label="line.name">
+      <label v-for="choice in line.choices" :key="choice" :class="{ on: choice === value }"><input type="radio" :name="line.path" :checked="choice === value" @change="emit('write', choice)"> {{ choice }}</label>
+    </div>
   </fieldset>
 </template>
 
 <style scoped>
 fieldset { border: 0; padding: 0; margin: 0; display: grid; grid-template-columns: repeat(auto-fit, minmax(110px, 1fr)); gap: 8px; min-width: 0; }
 fieldset[disabled] { pointer-events: none; opacity: 0.75; }
+
+.choices { display: grid; gap: 2px; }
+label { display: flex; align-items: center; gap: 10px; min-height: 44px; padding: 6px 12px; border-radius: 10px; border: 1px solid transparent; cursor: pointer; line-height: 1.25; }
+label.on { border-color: currentColor; font-weight: 600; }
+label input { width: 18px; height: 18px; flex: none; accent-color: rgb(var(--v-theme-primary)); }
 p { grid-column: 1 / -1; color: var(--poor); font-weight: 600; font-size: 0.9rem; }
 </style>

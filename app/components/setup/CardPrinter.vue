@@ -89,7 +89,9 @@ input { width: 20px; height: 20px; accent-color: rgb(var(--v-theme-primary)); }
 .sheets { display: none; }
 @media print {
   body:has(> .sheets:not(:empty)) > :not(.sheets) { display: none !important; }
-  .sheets:not(:empty) { display: flex; flex-wrap: wrap; width: 210mm; }
+  html.v-overlay-scroll-blocked { position: static !important; overflow: visible !important; }
+  .sheets:not(:empty) { display: grid; grid-template-columns: 105mm 105mm; width: 210mm; }
+  .sheets > :nth-child(4n) { break-after: page; }
   @page { margin: 0; }
 }
 </style>

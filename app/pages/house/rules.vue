@@ -153,7 +153,7 @@ aside { position: sticky; top: 16px; }
 .groups button { min-height: 44px; padding: 0 10px; border-radius: 10px; font-weight: 550; }
 .groups button[aria-pressed='true'] { background: rgb(var(--v-theme-on-surface)); color: rgb(var(--v-theme-surface)); }
 .lines { padding: 4px 18px; }
-.line { display: grid; grid-template-columns: minmax(0, 1fr) minmax(0, 300px); gap: 4px 22px; padding: 14px 0; border-bottom: 1px solid var(--line); align-items: center; }
+.line { display: grid; grid-template-columns: minmax(0, 1fr) minmax(0, 330px); gap: 4px 22px; padding: 14px 0; border-bottom: 1px solid var(--line); align-items: center; }
 .line:last-child { border-bottom: 0; }
 .line.own { grid-template-columns: minmax(0, 1fr); }
 h3 { font-size: 1rem; font-weight: 650; }
