@@ -8,7 +8,7 @@ const sections = useSections()
 useHead({ title: 'Set-up · Fusilis' })
 
 const TABS = [
-  { to: '/set-up', name: 'Card' }, { to: '/set-up/pad', name: 'Pad' }, { to: '/set-up/clock', name: 'Stopwatch' }, { to: '/set-up/drill', name: 'Three beads' },
+  { to: '/set-up', name: 'Card' }, { to: '/set-up/pad', name: 'Pad' }, { to: '/set-up/joint', name: 'Joint' }, { to: '/set-up/clock', name: 'Stopwatch' }, { to: '/set-up/drill', name: 'Three beads' },
   { to: '/set-up/rods', name: 'Rod and polarity' }, { to: '/set-up/arithmetic', name: 'Arithmetic' },
 ]
 const { loading, problem, load } = useLoader(async () => {

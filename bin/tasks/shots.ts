@@ -69,6 +69,7 @@ async function room(path: string, seen: string, options = {}): Promise<Page> {
 
 await take(await room('/set-up?position=3G+vertical&size=3/32', 'Take care'), 'card')
 await take(await room('/set-up/pad', 'Weld metal'), 'pad')
+await take(await room('/set-up/joint?position=4G+overhead', 'Weld metal'), 'joint')
 await take(await room('/set-up/arithmetic?sheet=run-out', 'Arc time of a rod'), 'arithmetic')
 const rules = await room('/house/rules', 'Example coupon')
 await rules.getByRole('button', { name: 'Moving up' }).click()

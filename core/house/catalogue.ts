@@ -5,7 +5,7 @@ import { WAYS } from './ways'
 /** What a number of the rules is a number of. Shares are kept 0 to 1 and shown in per cent. */
 export type Quantity = 'length' | 'share' | 'percent' | 'degrees' | 'amperes' | 'hours' | 'coupons' | 'core diameters'
 
-export type RuleGroup = 'The bead' | 'Restarts and ends' | 'Undercut' | 'Angles and arc' | 'Current' | 'Moving up' | 'Ways'
+export type RuleGroup = 'The bead' | 'Restarts and ends' | 'Grooves' | 'Undercut' | 'Angles and arc' | 'Current' | 'Moving up' | 'Ways'
 
 interface LineBase {
   /** Where the value stands in the rules: `pass.starts`. */
@@ -57,6 +57,9 @@ const LINES: readonly RuleLine[] = [
   number('restartWithin.lineMm', 'Restarts and ends', 'Sound restart: line within', 'length', inches(1 / 32), inches(1 / 4), 'A step sideways is seen for the life of the weld.'),
   number('endWithinMm', 'Restarts and ends', 'Ends at full height within', 'length', inches(1 / 32), inches(1), 'Begin at the very edge and wrap over the far one.'),
   number('stubMm', 'Restarts and ends', 'Stub left of a rod', 'length', inches(1 / 2), inches(8), 'It sets how far a rod runs, and where restarts fall.'),
+  number('stopUnderMm', 'Grooves', 'Fill stops under flush by', 'length', 0, inches(1 / 4), 'It leaves the bevel edges to steer the cap by.'),
+  number('capBeyondMm', 'Grooves', 'Cap beyond each edge, at most', 'length', 0, inches(1 / 4), 'Wider wastes rod and hides undercut.'),
+  between('reinforcementMm', 'Grooves', 'Height of the cap', 'length', 0, inches(1 / 4), 'The structural code’s limit on a welder’s coupon is 1/8 in (from memory, check your copy).'),
   number('undercutDepthMm', 'Undercut', 'Deepest accepted', 'length', 0, inches(1 / 8), 'The structural code’s limit on a welder’s coupon is 1/32 in (from memory, check your copy).'),
   number('undercutShare', 'Undercut', 'Most of the welded length', 'share', 0, 1, 'Shallow undercut is summed; past this share the coupon is run again.'),
   between('dragFlatDegrees', 'Angles and arc', 'Drag, flat and horizontal', 'degrees', 0, 45, 'Too little and slag runs ahead; too much and the bead crowns.'),

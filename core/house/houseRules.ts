@@ -42,6 +42,10 @@ export interface HouseRules {
   readonly undercutShare: number
   /** An end must be at full height to within this of the edge. */
   readonly endWithinMm: number
+  /** How far under flush a groove's fill stops, how far its cap may go beyond each bevel edge, and how high it stands. */
+  readonly stopUnderMm: number
+  readonly capBeyondMm: number
+  readonly reinforcementMm: Between
   /** What is left of a rod when it is put down. */
   readonly stubMm: number
   /** Longest arc, as multiples of the core diameter. */
@@ -91,6 +95,9 @@ export const DEFAULT_HOUSE_RULES: HouseRules = {
   undercutDepthMm: inches(1 / 32),
   undercutShare: 0.05,
   endWithinMm: inches(1 / 8),
+  stopUnderMm: inches(1 / 16),
+  capBeyondMm: inches(1 / 16),
+  reinforcementMm: { low: inches(1 / 16), high: inches(1 / 8) },
   stubMm: inches(2),
   arcCores: 1,
   arcForcePercent: { low: 40, high: 60 },

@@ -29,7 +29,7 @@ const edited = computed(() => (locked.value ? inForce.value.rules : draft.value?
 const changed = computed(() => rulesCatalogue(edited.value).filter(line => !sameAt(line.path)).length + (JSON.stringify(edited.value.windows) === JSON.stringify(inForce.value.rules.windows) ? 0 : 1))
 const outrun = computed(() => draft.value !== null && draft.value.baseVersion !== inForce.value.version)
 
-const GROUPS: readonly RuleGroup[] = ['The bead', 'Restarts and ends', 'Undercut', 'Angles and arc', 'Current', 'Moving up', 'Ways']
+const GROUPS: readonly RuleGroup[] = ['The bead', 'Restarts and ends', 'Grooves', 'Undercut', 'Angles and arc', 'Current', 'Moving up', 'Ways']
 const group = ref<RuleGroup | 'Departures'>('The bead')
 const departed = computed(() => new Set(departures(edited.value).map(line => line.path)))
 const lines = computed(() => rulesCatalogue(edited.value).filter(line => (group.value === 'Departures' ? departed.value.has(line.path) : line.group === group.value)))

@@ -1,0 +1,77 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import type { Browser, Page } from 'playwright-core'
+import { foundTestSchool } from '../school'
+import { ADDRESS } from '../session'
+import { openBrowser, signedIn } from './browser'
+
+let browser: Browser
+let page: Page
+beforeAll(async () => {
+  await foundTestSchool()
+  browser = await openBrowser()
+  page = await signedIn(browser, 'tobias')
+})
+afterAll(() => browser?.close())
+
+const open = async (query: string) => {
+  await page.goto(`${ADDRESS}/set-up/joint?${query}`)
+  await page.getByRole('group', { name: /^Section, / }).waitFor()
+}
+const figure = (name: string) => page.locator('dl div', { hasText: name }).first().locator('dd').innerText()
+const aim = (bead: number) => page.getByRole('slider', { name: new RegExp(`^Aim of bead ${bead},`) })
+
+describe('the bead stack', () => {
+  // Common practice: 3/8 in on backing, overhead, takes 1 root, 2 fill, 3 cap.
+  it('is planned for the joint, bead by bead', async () => {
+    await open('position=4G+overhead')
+    expect(await figure('Beads')).toBe('6: 1 + 2 + 3')
+    await page.getByRole('slider', { name: /^Laid/ }).fill('2')
+    await page.getByText(/Next, bead 3 \(fill\): aim .* right of the middle/).waitFor()
+    await page.getByText(/Left to do: 4 beads, \d+ rods/).waitFor()
+    expect(await page.locator('.ahead').count()).toBe(4)
+  })
+
+  it('a bead’s aim moves by keys and by dragging, and the rest is planned around it', async () => {
+    await open('position=4G+overhead')
+    const words = () => aim(2).getAttribute('aria-valuetext')
+    const before = await words()
+    await aim(2).focus()
+    await page.keyboard.press('Shift+ArrowLeft')
+    expect(await words()).not.toBe(before)
+    await page.getByRole('button', { name: 'Back to the plan' }).click()
+    expect(await words()).toBe(before)
+    const dot = (await aim(2).locator('circle').last().boundingBox())!
+    await page.mouse.move(dot.x + dot.width / 2, dot.y + dot.height / 2)
+    await page.mouse.down()
+    await page.mouse.move(dot.x + 90, dot.y, { steps: 5 })
+    await page.mouse.up()
+    expect(await words()).not.toBe(before)
+    await page.getByRole('button', { name: 'Back to the plan' }).waitFor()
+  })
+
+  it('says when a slot is too narrow for the rod, and puts it right', async () => {
+    await open('joint=V%2C+backing&plate=25.4mm&position=4G+overhead')
+    const total = await page.locator('.bead').count()
+    let warned = false
+    for (let bead = 2; bead <= total && !warned; bead++) {
+      await aim(bead).focus()
+      for (let n = 0; n < 7 && !warned; n++) {
+        await page.keyboard.press('Shift+ArrowRight')
+        warned = await page.getByText('leaves a slot too narrow for the rod').count() > 0
+      }
+      if (!warned) await page.getByRole('button', { name: 'Back to the plan' }).click()
+    }
+    expect(warned).toBe(true)
+    await page.getByRole('button', { name: 'Do that' }).click()
+    await page.getByText('leaves a slot too narrow for the rod').waitFor({ state: 'hidden' })
+  })
+
+  it('builds a T 1, 2, 3, and says what does not go together', async () => {
+    await open('joint=T+fillet')
+    expect(await figure('Beads')).toBe('6: 1 + 2 + 3')
+    expect(await figure('Legs')).toBe('1/2 in, 1/2 in')
+    await open('joint=V%2C+open+root&plate=6mm&land=7mm')
+      .catch(() => null)
+    await page.getByText('The land is thinner than the plate').waitFor()
+  })
+})
