@@ -174,21 +174,29 @@ function capGroove(state: State): State {
 /** A cap is aimed to go this share of what it may beyond each edge. */
 const CAP_AIMED = 0.5
 const TRIES = 10
+/** As near to a wanted reach as a sample of the section tells, mm. */
+const NEAR_MM = 0.08
 
-/** Lays beads so that the first and the last reach as far out as is wanted: their aims are moved by what they fell short, the others between. */
+/**
+ * Lays beads so that the first and the last reach as far out as is wanted: their aims are moved by what they fell short, the others between.
+ * A bead may jump as it takes hold of an edge, so the nearest of some tries is kept.
+ */
 function layToReach(state: State, role: StackRole, aims: readonly number[], areaMm2: number, reachMm: number): State {
   let wanted = aims
-  let laid = layBeads(state, role, wanted, areaMm2)
+  let nearest: { readonly laid: State, readonly off: number } | null = null
   for (let n = 0; n < TRIES; n++) {
+    const laid = layBeads(state, role, wanted, areaMm2)
     const fresh = laid.beads.slice(state.beads.length)
     const shortLeft = reachMm + Math.min(...fresh.map(bead => bead.fromMm))
     const shortRight = reachMm - Math.max(...fresh.map(bead => bead.toMm))
-    if (Math.abs(shortLeft) < 0.05 && Math.abs(shortRight) < 0.05) break
+    const off = Math.max(Math.abs(shortLeft), Math.abs(shortRight))
+    if (!nearest || off < nearest.off) nearest = { laid, off }
+    if (off < NEAR_MM) break
     const last = wanted.length - 1
-    wanted = wanted.map((aim, index) => aim + (last === 0 ? (shortRight - shortLeft) / 2 : (-shortLeft * (last - index) + shortRight * index) / last) * 0.8)
-    laid = layBeads(state, role, wanted, areaMm2)
+    const damped = 0.8 - 0.5 * (n / TRIES)
+    wanted = wanted.map((aim, index) => aim + (last === 0 ? (shortRight - shortLeft) / 2 : (-shortLeft * (last - index) + shortRight * index) / last) * damped)
   }
-  return laid
+  return nearest!.laid
 }
 
 /** Aims of beads across a width, first at the left (lower) side: each covers its share of the last. */

@@ -1,6 +1,6 @@
 import type { RodSize } from '../trade'
 import { electrodeOf } from '../trade'
-import { burnRods, depositedArea, metalOfRod, rodSeconds } from './burnOff'
+import { burnRods, depositedArea, rodSeconds, runOut } from './burnOff'
 import { depositionRate, type DepositionRate } from './depositionRate'
 import { heatInput, type HeatInput } from './heatInput'
 import { weldWeight } from './weldMetal'
@@ -71,7 +71,7 @@ export function planPad(job: PadJob): PadPlan {
   const burn = { rod, stubMm, recovery: electrodeOf(job.classification).recovery }
   const beads = beadsToCover(job.widthMm, beadMm, overlap)
   const beadAreaMm2 = depositedArea(rate.kgPerHour, travelMmPerMin)
-  const runOutMm = metalOfRod(burn) / beadAreaMm2
+  const runOutMm = runOut({ ...burn, beadAreaMm2 })
   const burnt = burnRods(Array.from({ length: beads }, () => lengthMm), runOutMm)
   const usable = rod.lengthMm - stubMm
   return {

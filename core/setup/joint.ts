@@ -20,7 +20,6 @@ export const PASSES: Readonly<Record<Joint, readonly Pass[]>> = {
 export type Pass = 'bead' | 'first' | 'second' | 'third' | 'root' | 'hot' | 'fill' | 'cap'
 
 export const isFillet = (joint: Joint) => joint === 'T' || joint === 'lap'
-export const isGroove = (joint: Joint) => joint === 'V, backing' || joint === 'V, open root'
 
 /**
  * The designation of a position for a joint: a fillet is welded in 2F where a pad is in 2G. Source: AWS A3.0.

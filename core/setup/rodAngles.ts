@@ -1,6 +1,5 @@
 import type { HouseRules } from '../house'
 import { electrodeOf, type PadPosition, type Travel } from '../trade'
-import { inches } from '../units'
 import type { TravelAngle } from './angles'
 import type { Joint, Pass } from './joint'
 
@@ -62,9 +61,4 @@ function travelAngle({ classification, position, travel, joint, pass }: AngleCas
   if (joint === 'T') return rutile ? RUTILE_FILLET : { ...rules.dragFilletDegrees, lean: 'drag' }
   if (joint.startsWith('V') && rutile) return RUTILE_GROOVE
   return { ...rules.dragFlatDegrees, lean: 'drag' }
-}
-
-/** How far above the last toe a horizontal bead is aimed, mm: about 1/32 in, or on it, by the house's way. */
-export function horizontalAimMm(rules: HouseRules): number {
-  return rules.ways.horizontalAim === 'on the toe' ? 0 : inches(1 / 32)
 }

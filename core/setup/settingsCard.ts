@@ -1,10 +1,11 @@
 import type { Between, HouseRules } from '../house'
-import { depositionRate, heatInput, metalOfRod, rodSeconds, STEEL_KG_PER_MM3 } from '../deposit'
+import { depositionRate, heatInput, rodSeconds, runOut, STEEL_KG_PER_MM3 } from '../deposit'
 import { cautionsFor, electrodeOf, positionOf, rodSizeOf, type Caution, type CautionTopic, type Polarity } from '../trade'
 import { arcVolts, type ArcVolts } from './arcVolts'
 import { checkTicket, type TicketRemark } from './checkTicket'
 import { beadTarget, designation, type BeadTarget } from './joint'
 import type { SetUpCase } from './setUpCase'
+import { rodsForPlate } from './plateFit'
 import { rodAngles, type RodAngles } from './rodAngles'
 import { startCurrent, type StartCurrent } from './startCurrent'
 import { houseWays, watchFor } from './watch'
@@ -21,6 +22,8 @@ export interface SettingsCard {
   readonly volts: ArcVolts
   readonly angles: RodAngles
   readonly bead: BeadTarget
+  /** Core diameters that suit the plate, mm. */
+  readonly rodsForPlate: { readonly lowMm: number, readonly highMm: number }
   readonly travelMmPerMin: number
   /** From one rod at the start current. */
   readonly runOutMm: number
@@ -81,8 +84,9 @@ export function settingsCard(wanted: SetUpCase, rules: HouseRules): SettingsCard
     volts,
     angles: rodAngles(wanted, rules),
     bead,
+    rodsForPlate: rodsForPlate(wanted.thicknessMm),
     travelMmPerMin,
-    runOutMm: metalOfRod(burn) / bead.areaMm2,
+    runOutMm: runOut({ ...burn, beadAreaMm2: bead.areaMm2 }),
     rodSeconds: rodSeconds(burn, depositionRate(classification, diameterMm, current.startA).kgPerHour),
     heatKjPerMm: heatInput((volts.low + volts.high) / 2, current.startA, travelMmPerMin).kjPerMm,
     watch: watchFor(wanted, rules),

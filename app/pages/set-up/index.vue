@@ -19,7 +19,7 @@ const { copy, copied } = useClipboard({ legacy: true })
       </div>
     </template>
     <SettingsCardView :card="setUp.card.value" :wanted="setUp.wanted.value" :hand="setUp.hand.value" :name="setUp.name.value" :rules="houseRules.current.rules" />
-    <CardPrinter v-if="printing" :wanted="setUp.wanted.value" :name="setUp.name.value" @close="printing = false" />
+    <LazyCardPrinter v-if="printing" :wanted="setUp.wanted.value" :name="setUp.name.value" @close="printing = false" />
   </SideAndMain>
 </template>
 

@@ -99,6 +99,7 @@ const figures = computed(() => {
 })
 const tight = computed(() => plan.value?.beads.find(bead => bead.tight) ?? null)
 const over = computed(() => plan.value !== null && plan.value.legsMm === null && Math.max(plan.value.beyondLeftMm, plan.value.beyondRightMm) > rules.value.capBeyondMm + 0.15)
+const tall = computed(() => plan.value !== null && plan.value.legsMm === null && plan.value.reinforcementMm > rules.value.reinforcementMm.high + 0.1)
 const left = computed(() => (plan.value && laid.value < plan.value.beads.length ? totals(laid.value) : null))
 function aimWords(mm: number): string {
   if (Math.abs(mm) < 0.2) return kind.value === 'T fillet' ? 'into the corner' : 'on the middle'
@@ -130,6 +131,7 @@ const next = computed(() => plan.value?.beads[laid.value] ?? null)
         </p>
         <p v-if="tight" class="note" role="alert">Bead {{ tight.number }} leaves a slot too narrow for the rod.<template v-if="tight.betterAimMm !== null"> Aim it {{ aimWords(tight.betterAimMm) }}. <v-btn variant="text" @click="aims = { ...aims, [tight.number]: tight.betterAimMm }">Do that</v-btn></template></p>
         <p v-if="over" class="note" role="alert">The cap runs further beyond an edge than the house’s {{ formatLength(rules.capBeyondMm, unit) }}.</p>
+        <p v-if="tall" class="note" role="status">The cap stands over the house’s {{ formatLength(rules.reinforcementMm.high, unit) }}: leave less on its last bead.</p>
         <dl class="num"><div v-for="figure in figures" :key="figure.name"><dt>{{ figure.name }}</dt><dd>{{ figure.value }}</dd></div></dl>
         <p class="quiet small">{{ form.values.value.rod }} · {{ rod.name }} at {{ current }} A, by its card; the root is counted with it. <template v-if="kind === 'double V'">One side of two.</template> Bead sizes are common practice, deposition typical makers’ data from memory: weigh your own.</p>
       </template>
