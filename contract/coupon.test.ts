@@ -31,6 +31,14 @@ describe('a coupon on the wire', () => {
     }), { numRuns: 60 })
   })
 
+  it('takes the drill plates, and refuses a spacing that cannot be', () => {
+    const plate = aCoupon().piece
+    expect(wrong(changed({ piece: { ...plate, kind: 'restart strip', everyMm: inches(1) } }))).toEqual([])
+    expect(wrong(changed({ piece: { ...plate, kind: 'arc-strike plate' } }))).toEqual([])
+    expect(wrong(changed({ piece: { ...plate, kind: 'restart strip', everyMm: 1 } })).join()).toMatch(/everyMm.*at least 6 mm/)
+    expect(wrong(changed({ piece: { ...plate, kind: 'anvil' } })).join()).toMatch(/choose from pad, arc-strike plate, restart strip/)
+  })
+
   it('takes an emoji and any script in words', () => {
     expect(wrong(changed({ notes: 'schön 🔥 溶接', ticket: { ...aCoupon().ticket, rung: 'плоская 🔧' } }))).toEqual([])
   })

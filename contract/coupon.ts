@@ -1,7 +1,7 @@
 import { array, boolean, lazy, mixed, number, object, string, type Schema } from 'yup'
 import type { CouponDocument, Degree, Mark, TryKind, Verdict } from '../core/coupon'
 import { FAULTS } from '../core/coupon'
-import { DISCONTINUITIES, ELECTRODES, POSITIONS, ROD_SIZES } from '../core/trade'
+import { DISCONTINUITIES, ELECTRODES, PLATE_PIECES, POSITIONS, ROD_SIZES } from '../core/trade'
 import { day, label, millimetres, uuid } from './fields'
 
 const MOST_NOTES = 10_000
@@ -31,10 +31,11 @@ const ticketSchema = object({
 }).exact('${properties} does not belong on a ticket')
 
 const pieceSchema = object({
-  kind: oneOf(['pad'] as const, 'a piece'),
+  kind: oneOf(PLATE_PIECES.map(row => row.kind), 'a piece'),
   lengthMm: millimetres().required().min(25, '${path} is at least 25 mm').max(1000, '${path} is at most 1000 mm'),
   widthMm: millimetres().required().min(20, '${path} is at least 20 mm').max(1000, '${path} is at most 1000 mm'),
   thicknessMm: millimetres().required().min(1, '${path} is at least 1 mm').max(100, '${path} is at most 100 mm'),
+  everyMm: millimetres().optional().min(6, '${path} is at least 6 mm').max(300, '${path} is at most 300 mm'),
 }).exact()
 
 const key = () => string().strict().required().matches(/^[\w-]{1,64}$/, '${path} is not an id')

@@ -1,5 +1,5 @@
 import { array, boolean, number, object, string } from 'yup'
-import type { Hand, Ticket, Verdict } from '../core/coupon'
+import type { Hand, PlatePiece, Ticket, Verdict } from '../core/coupon'
 import { day, label, timeOfDay, uuid } from './fields'
 
 export type Role = 'lead' | 'instructor' | 'student'
@@ -133,6 +133,6 @@ export interface FloorStudent extends Student {
     readonly nextRun: string
     readonly ticket: Ticket
     readonly beadCount: number
-    readonly piece: { readonly kind: 'pad', readonly lengthMm: number, readonly widthMm: number, readonly thicknessMm: number }
+    readonly piece: PlatePiece
   }
 }

@@ -1,4 +1,4 @@
-import type { CouponDocument, Hand, Ticket } from '../core/coupon'
+import type { CouponDocument, Hand, PlatePiece, Ticket } from '../core/coupon'
 import { newCoupon } from '../core/coupon'
 import { gradeCoupon } from '../core/grading'
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../core/house'
@@ -38,6 +38,7 @@ export interface DemoSection {
 
 const WEEKS = 10
 const PER_WEEK = 7
+const ARC_STRIKE_PLATES = 2
 const PLATE = { kind: 'pad', lengthMm: inches(6), widthMm: inches(4), thicknessMm: inches(3 / 8) } as const
 
 /** The short ladder the made-up school climbs: each rung is left after three good coupons in a row, or after long enough. */
@@ -97,11 +98,11 @@ function growStudent({ name, place, booth, openings }: { name: string, place: nu
   const total = WEEKS * PER_WEEK
   for (let n = 0; n < total; n++) {
     const { position } = RUNGS[rung]!
-    const ticket = ticketFor(RUNGS[rung]!, { hand, booth, learner, stubs: n % 6 === 5, cellulosic: position === '2G' && n % 4 === 3 }, random)
+    const ticket = ticketFor(rungFor(n, RUNGS[rung]!), { hand, booth, learner, stubs: n % 6 === 5, cellulosic: position === '2G' && n % 4 === 3 }, random)
     const meeting = Math.floor((n * openings.length) / total)
     const nth = n - Math.ceil((meeting * total) / openings.length)
     const savedAt = new Date(openings[meeting]!.getTime() + (20 + nth * BETWEEN_COUPONS + Math.floor(random.uniform() * 35)) * 60_000)
-    const expected = newCoupon({ studentId: '', classDay: isoDay(savedAt), rulesVersion: 2, piece: PLATE, ticket, beadCount: 6 + Math.min(4, Math.floor(n / 16)) }, SCHOOL_RULES)
+    const expected = newCoupon({ studentId: '', classDay: isoDay(savedAt), rulesVersion: 2, ...plateFor(n), ticket }, SCHOOL_RULES)
     const tries = done.get(position) ?? 0
     const document = weldCoupon(expected, learner, tries, random, SCHOOL_RULES)
     coupons.push({ document, savedAt })
@@ -113,6 +114,16 @@ function growStudent({ name, place, booth, openings }: { name: string, place: nu
     }
   }
   return { name, hand, booth, startDate: isoDay(openings[0]!), coupons }
+}
+
+/** A drill goes by its own name. */
+const rungFor = (n: number, rung: (typeof RUNGS)[number]) => (n < ARC_STRIKE_PLATES ? { ...rung, rung: 'arc strikes' } : n % 12 === 11 ? { ...rung, rung: 'restart strip' } : rung)
+
+/** The first plates are arc strikes; on stub days there is a restart strip now and then; all else are pads that grow by a bead. */
+function plateFor(n: number): { piece: PlatePiece, beadCount: number } {
+  if (n < ARC_STRIKE_PLATES) return { piece: { ...PLATE, kind: 'arc-strike plate', everyMm: inches(1) }, beadCount: 12 }
+  if (n % 12 === 11) return { piece: { ...PLATE, kind: 'restart strip', everyMm: inches(1) }, beadCount: 3 }
+  return { piece: PLATE, beadCount: 6 + Math.min(4, Math.floor(n / 16)) }
 }
 
 interface Slip {
@@ -129,7 +140,7 @@ function ticketFor({ rung, position }: { rung: string, position: PadPosition }, 
   const hot = slip.learner.habit === 'runs hot' ? 14 : 0
   const ways = positionOf(position).travel
   return {
-    rung: slip.stubs ? `${rung}, stubs` : rung, position, classification, diameterMm: inches(1 / 8), rods: slip.stubs ? 'stubs' : 'new',
+    rung: slip.stubs && rung !== 'restart strip' ? `${rung}, stubs` : rung, position, classification, diameterMm: inches(1 / 8), rods: slip.stubs ? 'stubs' : 'new',
     currentA: Math.round((startA + hot + 5 * random.normal()) / 5) * 5, polarity: 'DCEP', hand: slip.hand,
     travel: position === '3G' ? 'up' : slip.hand === 'left' ? ways[1]! : ways[0]!, booth: slip.booth,
   }

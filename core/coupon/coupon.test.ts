@@ -3,8 +3,9 @@ import fc from 'fast-check'
 import { DEFAULT_HOUSE_RULES, wantedWidth } from '../house'
 import { inches } from '../units'
 import { DISCONTINUITIES } from '../trade'
-import { aCoupon, aFlaw, aTicket, EXAMPLE_PLATE } from './example'
-import { beadEnd, beadStart, clampToBead, describeMark, isFlaw, isTry, layLanes, layOutAgain, moveMark, newFlaw, newReading, putMark, removeMark, setDegree, stretchSpan, tryMeant, turnSide, type FlawMark, type TryMark } from '.'
+import { measureCoupon } from '../grading'
+import { aCoupon, aFlaw, aTicket, EXAMPLE_PLATE, EXAMPLE_STUDENT } from './example'
+import { beadEnd, beadStart, clampToBead, describeMark, describePiece, isFlaw, isTry, layLanes, layOutAgain, moveMark, newCoupon, newFlaw, newReading, putMark, removeMark, setDegree, stretchSpan, tryMeant, turnSide, type FlawMark, type TryMark } from '.'
 
 const rules = DEFAULT_HOUSE_RULES
 
@@ -43,6 +44,50 @@ describe('a new coupon', () => {
 
   it('refuses beads that do not fit on the plate', () => {
     expect(() => layLanes(EXAMPLE_PLATE, { count: 60, beadMm: 9, overlap: 0.4 }, n => `b${n}`)).toThrow(/do not fit/)
+  })
+})
+
+describe('the drill plates', () => {
+  const drill = (kind: 'arc-strike plate' | 'restart strip', everyMm: number | undefined, beadCount: number) => newCoupon({
+    studentId: EXAMPLE_STUDENT, classDay: '2026-10-05', rulesVersion: 1, piece: { ...EXAMPLE_PLATE, kind, ...(everyMm === undefined ? {} : { everyMm }) }, ticket: aTicket(), beadCount,
+  }, rules)
+
+  it('an arc-strike plate has short runs in rows, each with its start and its end, and no restart', () => {
+    const { beads, marks } = drill('arc-strike plate', inches(1), 10)
+    expect(beads).toHaveLength(10)
+    for (const bead of beads) {
+      expect(bead.toMm - bead.fromMm).toBeCloseTo(inches(1), 9)
+      expect(bead.fromMm >= 0 && bead.toMm <= EXAMPLE_PLATE.lengthMm).toBe(true)
+    }
+    expect(new Set(beads.map(bead => bead.offsetMm)).size).toBe(3)
+    expect(marks.filter(mark => mark.kind === 'start')).toHaveLength(10)
+    expect(marks.filter(mark => mark.kind === 'restart')).toHaveLength(0)
+  })
+  it('runs of one row leave plate between them, and rows do not touch', () => {
+    const { beads } = drill('arc-strike plate', inches(1), 10)
+    expect(beads[1]!.fromMm - beads[0]!.toMm).toBeCloseTo(inches(1 / 2), 9)
+    expect(beads[4]!.offsetMm - beads[0]!.offsetMm).toBeGreaterThan(beads[0]!.widthMm)
+  })
+  it('refuses more runs than fit, and runs longer than the plate', () => {
+    expect(() => drill('arc-strike plate', inches(1), 60)).toThrow(/do not fit/)
+    expect(() => drill('arc-strike plate', inches(9), 1)).toThrow(/do not fit/)
+  })
+  it('a restart strip is restart after restart at its spacing, whatever the rod holds', () => {
+    const places = (everyMm?: number) => drill('restart strip', everyMm, 1).marks.filter(mark => mark.kind === 'restart').map(mark => mark.atMm)
+    expect(places(inches(1))).toHaveLength(5)
+    expect(places(inches(1))[0]).toBeCloseTo(inches(1), 9)
+    expect(places()).toEqual(places(inches(1)))
+    expect(places(inches(2))).toHaveLength(2)
+    // The last inch and a quarter is more than half a step: one more restart falls in it.
+    expect(places(inches(1.3))).toHaveLength(4)
+  })
+  it('an arc-strike plate has no laps to grade', () => {
+    const lap = measureCoupon(drill('arc-strike plate', inches(1), 6), rules).elements.find(row => row.element === 'overlap')!
+    expect(lap.tried).toBe(0)
+  })
+  it('says what it is beside its size', () => {
+    expect(describePiece({ ...EXAMPLE_PLATE, kind: 'restart strip' }, 'in')).toBe('restart strip, 6 × 4 × 3/8 in')
+    expect(describePiece(EXAMPLE_PLATE, 'in')).toBe('6 × 4 × 3/8 in')
   })
 })
 

@@ -1,7 +1,7 @@
 import type { LengthUnit } from '../units'
 import { formatFraction, formatLength } from '../units'
 import { discontinuityOf, rodSizeOf } from '../trade'
-import type { CouponDocument, Mark, PadPiece, Ticket } from './document'
+import type { CouponDocument, Mark, PlatePiece, Ticket } from './document'
 import { isFlaw, isReading } from './document'
 import { beadNumber } from './lanes'
 
@@ -31,8 +31,9 @@ export function describeRod(ticket: Pick<Ticket, 'classification' | 'diameterMm'
   return `${ticket.classification} · ${rodSizeOf(ticket.diameterMm).name}`
 }
 
-/** A plate as it is asked for: `6 × 4 × 3/8 in`. */
-export function describePiece(piece: PadPiece, unit: LengthUnit): string {
+/** A plate as it is asked for: `6 × 4 × 3/8 in`; what is not a pad says so. */
+export function describePiece(piece: PlatePiece, unit: LengthUnit): string {
   const sizes = [piece.lengthMm, piece.widthMm, piece.thicknessMm]
-  return unit === 'in' ? `${sizes.map(mm => formatFraction(mm)).join(' × ')} in` : `${sizes.map(mm => Math.round(mm)).join(' × ')} mm`
+  const size = unit === 'in' ? `${sizes.map(mm => formatFraction(mm)).join(' × ')} in` : `${sizes.map(mm => Math.round(mm)).join(' × ')} mm`
+  return piece.kind === 'pad' ? size : `${piece.kind}, ${size}`
 }

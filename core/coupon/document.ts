@@ -1,4 +1,4 @@
-import type { DiscontinuityId, PadPosition, Polarity, Travel } from '../trade'
+import type { DiscontinuityId, PadPosition, PlateKind, Polarity, Travel } from '../trade'
 
 export type Degree = 'sound' | 'workable' | 'poor'
 export type Hand = 'right' | 'left'
@@ -23,11 +23,13 @@ export interface Ticket {
 }
 
 /** A flat practice plate; beads run along its length, the first one nearest the lower edge. */
-export interface PadPiece {
-  readonly kind: 'pad'
+export interface PlatePiece {
+  readonly kind: PlateKind
   readonly lengthMm: number
   readonly widthMm: number
   readonly thicknessMm: number
+  /** On an arc-strike plate the length of each run, on a restart strip the way from one restart to the next; absent on a pad. */
+  readonly everyMm?: number
 }
 
 /** A lane on the plate. `offsetMm` is its centre line above the lower edge. */
@@ -89,7 +91,7 @@ export interface CouponDocument {
   readonly rulesVersion: number
   /** A mock test: run under test terms. */
   readonly mock: boolean
-  readonly piece: PadPiece
+  readonly piece: PlatePiece
   readonly ticket: Ticket
   readonly beads: readonly Bead[]
   readonly marks: readonly Mark[]

@@ -1,11 +1,11 @@
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../house'
 import { inches } from '../units'
-import type { CouponDocument, FlawMark, Mark, PadPiece, Ticket } from './document'
+import type { CouponDocument, FlawMark, Mark, PlatePiece, Ticket } from './document'
 import { newCoupon } from './newCoupon'
 
 /** A six-bead flat pad with nothing against it: the example that docstrings and tests start from. */
 
-export const EXAMPLE_PLATE: PadPiece = { kind: 'pad', lengthMm: inches(6), widthMm: inches(4), thicknessMm: inches(3 / 8) }
+export const EXAMPLE_PLATE: PlatePiece = { kind: 'pad', lengthMm: inches(6), widthMm: inches(4), thicknessMm: inches(3 / 8) }
 
 export const EXAMPLE_STUDENT = '01900000-0000-7000-8000-000000000001'
 

@@ -1,15 +1,16 @@
 import type { HouseRules } from '../house'
 import { wantedWidth } from '../house'
 import { burnRods } from '../deposit'
+import { platePieceOf } from '../trade'
 import { rodRun } from '../setup'
-import type { Bead, CouponDocument, PadPiece, Ticket, TryMark } from './document'
-import { beadEnd, beadStart, layLanes, travelsForward } from './lanes'
+import type { Bead, CouponDocument, PlatePiece, Ticket, TryMark } from './document'
+import { beadEnd, beadStart, layLanes, layRuns, travelsForward } from './lanes'
 
 export interface NewCoupon {
   readonly studentId: string
   readonly classDay: string
   readonly rulesVersion: number
-  readonly piece: PadPiece
+  readonly piece: PlatePiece
   readonly ticket: Ticket
   readonly beadCount: number
 }
@@ -26,11 +27,10 @@ const STUB_SHARE = 0.45
 export function newCoupon(wanted: NewCoupon, rules: HouseRules): CouponDocument {
   const { ticket, piece, beadCount } = wanted
   const width = wantedWidth(rules, ticket.diameterMm)
-  const beads = layLanes(
-    piece,
-    { count: beadCount, beadMm: width.highMm, overlap: (rules.overlap.low + rules.overlap.high) / 2 },
-    number => `b${number}`,
-  )
+  const idOf = (number: number) => `b${number}`
+  const beads = piece.kind === 'arc-strike plate'
+    ? layRuns(piece, { count: beadCount, beadMm: width.highMm, runMm: everyOf(piece) }, idOf)
+    : layLanes(piece, { count: beadCount, beadMm: width.highMm, overlap: (rules.overlap.low + rules.overlap.high) / 2 }, idOf)
   return {
     schema: 1,
     studentId: wanted.studentId,
@@ -52,9 +52,10 @@ export function newCoupon(wanted: NewCoupon, rules: HouseRules): CouponDocument 
  * The starts, ends and restarts that a set of beads comes with, all sound: a rod burns at the ticket's current, at the card's travel speed.
  * @returns marks in bead order; places in mm along the plate
  */
-export function expectedMarks(beads: readonly Bead[], ticket: Ticket, piece: PadPiece, rules: HouseRules): TryMark[] {
+export function expectedMarks(beads: readonly Bead[], ticket: Ticket, piece: PlatePiece, rules: HouseRules): TryMark[] {
   const wholeMm = rodRun({ ...ticket, joint: 'pad', pass: 'bead', thicknessMm: piece.thicknessMm }, ticket.currentA, rules)
-  const { restarts } = burnRods(beads.map(bead => bead.toMm - bead.fromMm), ticket.rods === 'stubs' ? wholeMm * STUB_SHARE : wholeMm)
+  const lengths = beads.map(bead => bead.toMm - bead.fromMm)
+  const restarts = piece.kind === 'restart strip' ? lengths.map(mm => everyPlace(mm, everyOf(piece))) : burnRods(lengths, ticket.rods === 'stubs' ? wholeMm * STUB_SHARE : wholeMm).restarts
   const sign = travelsForward(ticket) ? 1 : -1
   const rod = ticket.rods === 'stubs' ? 'stub' : 'new'
   const sound = { degree: 'sound', fault: null, rod } as const
@@ -66,3 +67,10 @@ export function expectedMarks(beads: readonly Bead[], ticket: Ticket, piece: Pad
     { id: `${bead.id}-end`, kind: 'end', beadId: bead.id, atMm: beadEnd(bead, ticket), ...sound },
   ])
 }
+
+/** The spacing of a drill plate: its own, else the usual one. */
+const everyOf = ({ kind, everyMm }: PlatePiece): number => everyMm ?? platePieceOf(kind).everyMm
+
+/** Places along a bead at every step, none on its very end. */
+const everyPlace = (lengthMm: number, stepMm: number): number[] =>
+  Array.from({ length: Math.max(0, Math.ceil(lengthMm / stepMm - 0.5) - 1) }, (_, n) => (n + 1) * stepMm)

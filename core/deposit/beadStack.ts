@@ -183,20 +183,33 @@ const NEAR_MM = 0.08
  */
 function layToReach(state: State, role: StackRole, aims: readonly number[], areaMm2: number, reachMm: number): State {
   let wanted = aims
+  let metal: readonly number[] = aims.map(() => areaMm2)
   let nearest: { readonly laid: State, readonly off: number } | null = null
   for (let n = 0; n < TRIES; n++) {
-    const laid = layBeads(state, role, wanted, areaMm2)
+    const laid = layBeads(state, role, wanted, metal)
     const fresh = laid.beads.slice(state.beads.length)
     const shortLeft = reachMm + Math.min(...fresh.map(bead => bead.fromMm))
     const shortRight = reachMm - Math.max(...fresh.map(bead => bead.toMm))
     const off = Math.max(Math.abs(shortLeft), Math.abs(shortRight))
     if (!nearest || off < nearest.off) nearest = { laid, off }
     if (off < NEAR_MM) break
+    metal = levelled(metal, fresh.map(bead => bead.topMm))
     const last = wanted.length - 1
     const damped = 0.8 - 0.5 * (n / TRIES)
     wanted = wanted.map((aim, index) => aim + (last === 0 ? (shortRight - shortLeft) / 2 : (-shortLeft * (last - index) + shortRight * index) / last) * damped)
   }
   return nearest!.laid
+}
+
+/** How much of a difference in height is taken back at a time. */
+const LEVELLING = 0.12
+
+/** Metal moved from the beads that stand higher to those that lie lower: the last bead of a cap, with no valley left, is run a little cooler. */
+function levelled(metal: readonly number[], tops: readonly number[]): number[] {
+  const mean = tops.reduce((sum, top) => sum + top, 0) / tops.length
+  const moved = metal.map((area, index) => area * Math.min(1.15, Math.max(0.85, 1 + LEVELLING * (mean - tops[index]!))))
+  const scale = metal.reduce((sum, area) => sum + area, 0) / moved.reduce((sum, area) => sum + area, 0)
+  return moved.map(area => area * scale)
 }
 
 /** Aims of beads across a width, first at the left (lower) side: each covers its share of the last. */
@@ -209,14 +222,15 @@ function spread(count: number, widthMm: number, overlap: number): number[] {
 function layLayer(state: State, role: StackRole, level: number, count: number): State {
   const half = halfWidthAt(state.section, level)
   const metal = areaUnder(state.surface, level, -half, half)
-  return layBeads(state, role, spread(count, 2 * half, count > 1 ? 0.15 : 0), metal / count)
+  return layBeads(state, role, spread(count, 2 * half, count > 1 ? 0.15 : 0), Array.from({ length: count }, () => metal / count))
 }
 
-function layBeads(state: State, role: StackRole, aims: readonly number[], areaMm2: number): State {
+function layBeads(state: State, role: StackRole, aims: readonly number[], metal: readonly number[]): State {
   let { surface, beads } = state
   const layer = state.layers.length + 1
   for (const [index, wanted] of aims.entries()) {
     const number = beads.length + 1
+    const areaMm2 = metal[index]!
     const byHand = state.planner.aims?.[number]
     const checked = index < aims.length - 1 && role !== 'cap'
     const place = (aimMm: number) => {
@@ -261,7 +275,7 @@ function filletLayers(state: State, layers: number, total: number): State {
   for (let layer = 1; layer <= layers; layer++) {
     const reachMm = Math.sqrt(each * ((layer * (layer + 1)) / 2))
     const role = layers === 1 ? 'single' : layer === 1 ? 'root' : layer === layers ? 'cap' : 'fill'
-    next = layer === 1 ? layBeads(next, role, [0], each) : layToReach(next, role, spread(layer, 2 * reachMm, 0.3), each, reachMm)
+    next = layer === 1 ? layBeads(next, role, [0], [each]) : layToReach(next, role, spread(layer, 2 * reachMm, 0.3), each, reachMm)
   }
   return next
 }

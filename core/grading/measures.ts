@@ -59,7 +59,7 @@ export function measureCoupon(document: CouponDocument, rules: HouseRules): Meas
     'tie-in': countTries(document, 'tie-in'),
     'run': runMeasure(document, flaws, weldedMm),
     'toes': toesMeasure(flaws, weldedMm),
-    'overlap': beadMeasure(flaws, 'lap', Math.max(0, document.beads.length - 1)),
+    'overlap': beadMeasure(flaws, 'lap', document.piece.kind === 'arc-strike plate' ? 0 : Math.max(0, document.beads.length - 1)),
     'width': widthMeasure(document, flaws, rules),
     'straightness': beadMeasure(flaws, 'crooked', document.beads.length),
     'ends': countTries(document, 'end'),

@@ -1,6 +1,6 @@
 import type { HouseRules } from '../house'
 import { inches } from '../units'
-import { electrodeOf, type PadPosition, type Polarity, type Travel } from '../trade'
+import { electrodeOf, type PadPosition, type PlateKind, type Polarity, type Travel } from '../trade'
 import { settingsCard } from './settingsCard'
 
 /** A rung of the pads, and how it is usually run. */
@@ -8,14 +8,21 @@ export interface PadRung {
   readonly name: string
   readonly position: PadPosition
   readonly travel: Travel
+  readonly piece: PlateKind
 }
+
+/** The drills before and beside the pads. */
+const DRILLS: readonly PadRung[] = [
+  { name: 'arc strikes', position: '1G', travel: 'left to right', piece: 'arc-strike plate' },
+  { name: 'restart strip', position: '1G', travel: 'left to right', piece: 'restart strip' },
+]
 
 /** The pads as schools climb them. Source: common practice; the house's order of positions decides between vertical and overhead. */
 const PADS: readonly PadRung[] = [
-  { name: 'flat pad', position: '1G', travel: 'left to right' },
-  { name: 'horizontal pad', position: '2G', travel: 'left to right' },
-  { name: 'vertical pad', position: '3G', travel: 'up' },
-  { name: 'overhead pad', position: '4G', travel: 'left to right' },
+  { name: 'flat pad', position: '1G', travel: 'left to right', piece: 'pad' },
+  { name: 'horizontal pad', position: '2G', travel: 'left to right', piece: 'pad' },
+  { name: 'vertical pad', position: '3G', travel: 'up', piece: 'pad' },
+  { name: 'overhead pad', position: '4G', travel: 'left to right', piece: 'pad' },
 ]
 
 /**
@@ -25,6 +32,9 @@ const PADS: readonly PadRung[] = [
 export function padRungs({ ways }: HouseRules): readonly PadRung[] {
   return ways.order === '1, 2, 4, 3' ? [PADS[0]!, PADS[1]!, PADS[3]!, PADS[2]!] : PADS
 }
+
+/** Every rung a flat plate can be run for: the pads in the house's order, then the drills. */
+export const plateRungs = (rules: HouseRules): readonly PadRung[] => [...padRungs(rules), ...DRILLS]
 
 /** What a ticket begins with for a rung when the student has run none of it: the house's first rod, and the card's current. */
 export interface RungSettings {

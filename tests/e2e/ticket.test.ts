@@ -40,6 +40,24 @@ it('a rung brings its position, its way of travel and the card’s current', asy
   expect(said).toContain('110 A DCEP')
 })
 
+it('a drill brings its plate: arc strikes in rows, a strip of restarts at a spacing', async () => {
+  await edit(() => pick('Rung', 'arc strikes'))
+  expect(await ticket().innerText()).toContain('arc-strike plate')
+  await page.getByText(/^\d+ runs, travel/).waitFor()
+  expect(await page.locator('[data-mark*="restart"]').count()).toBe(0)
+  await edit(async () => {
+    await pick('Rung', 'restart strip')
+    await editor().getByLabel('Restart every').fill('1 1/2')
+    await editor().getByText('1 1/2 in (38.1 mm)').waitFor()
+    await editor().getByLabel('Beads or runs').fill('2')
+  })
+  expect(await page.locator('[data-mark*="restart"]').count()).toBe(6)
+  await edit(async () => {
+    await pick('Rung', 'vertical pad')
+    await editor().getByLabel('Beads or runs').fill('6')
+  })
+})
+
 it('another size brings its own current, and more restarts', async () => {
   const restarts = () => page.locator('[data-mark*="restart"]').count()
   const before = await restarts()

@@ -41,7 +41,8 @@ function placeUnder(event: PointerEvent): { bead: Bead, atMm: number, offsetMm: 
   const matrix = svg.value!.getScreenCTM()!.inverse()
   const at = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix)
   const { atMm, offsetMm } = placement.value.place(at.x, at.y)
-  const bead = [...document.value.beads].sort((a, b) => Math.abs(a.offsetMm - offsetMm) - Math.abs(b.offsetMm - offsetMm))[0]!
+  const away = (bead: Bead) => Math.hypot(bead.offsetMm - offsetMm, Math.max(0, bead.fromMm - atMm, atMm - bead.toMm))
+  const bead = [...document.value.beads].sort((a, b) => away(a) - away(b))[0]!
   return { bead, atMm: clampToBead(bead, atMm), offsetMm }
 }
 
@@ -101,11 +102,16 @@ const tipY = computed(() => {
   const above = (tip.value?.y ?? 0) - px(52)
   return above < -px(24) ? (tip.value?.y ?? 0) + px(22) : above
 })
-const numberAt = (bead: Bead) => (placement.value.upright
+/** Short runs in rows carry their numbers at their own ends; lanes that cross the plate carry them at its edge. */
+const inRows = computed(() => document.value.piece.kind === 'arc-strike plate')
+const numberAt = (bead: Bead) => (inRows.value
+  ? placement.value.upright ? placement.value.point(bead.fromMm - px(16), bead.offsetMm) : placement.value.point(bead.fromMm - px(19), bead.offsetMm - px(5))
+  : placement.value.upright
   ? placement.value.point(document.value.piece.lengthMm + px(12), bead.offsetMm)
   : placement.value.point(-px(20), bead.offsetMm - px(5)))
 /** Lanes closer than a line of text show every other number. */
 const numbered = computed(() => {
+  if (inRows.value) return document.value.beads.map((bead, index) => ({ bead, number: index + 1 }))
   const step = (document.value.beads[1]?.offsetMm ?? 99) - document.value.beads[0]!.offsetMm
   const every = Math.max(1, Math.ceil(px(placement.value.upright ? 20 : 17) / step))
   return document.value.beads.map((bead, index) => ({ bead, number: index + 1 })).filter(({ number }) => (number - 1) % every === 0 || number === document.value.beads.length && every === 1)

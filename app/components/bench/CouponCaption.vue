@@ -11,7 +11,7 @@ defineExpose({ time: () => clock.value?.press() })
 </script>
 
 <template>
-  <div class="caption"><span>{{ document.beads.length }} beads, {{ travel }}</span><BeadClock ref="clock" :unit="unit" /></div>
+  <div class="caption"><span>{{ document.beads.length }} {{ document.piece.kind === 'arc-strike plate' ? 'runs' : 'beads' }}, {{ travel }}</span><BeadClock ref="clock" :unit="unit" /></div>
 </template>
 
 <style scoped>

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import type { PadPiece } from '~~/core/coupon'
+import type { PlatePiece } from '~~/core/coupon'
 import { MM_PER_INCH, type LengthUnit } from '~~/core/units'
 import type { Placement } from '../drawing/placement'
 
 /** A ruler along the beads, in the house's unit. */
-const props = defineProps<{ placement: Placement, piece: PadPiece, unit: LengthUnit, px: (pixels: number) => number }>()
+const props = defineProps<{ placement: Placement, piece: PlatePiece, unit: LengthUnit, px: (pixels: number) => number }>()
 
 const ticks = computed(() => {
   const inch = props.unit === 'in'

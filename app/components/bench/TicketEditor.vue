@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { CouponDocument, Ticket } from '~~/core/coupon'
-import { currentWindow, padRungs, rungSettings, startCurrent } from '~~/core/setup'
-import { ELECTRODES, electrodeOf, POSITIONS, positionOf, ROD_SIZES } from '~~/core/trade'
+import { currentWindow, plateRungs, rungSettings, startCurrent } from '~~/core/setup'
+import { ELECTRODES, electrodeOf, PLATE_PIECES, platePieceOf, POSITIONS, positionOf, ROD_SIZES } from '~~/core/trade'
 import { inches, type LengthUnit } from '~~/core/units'
 import { length, numeric, type SheetInput } from '~~/core/working'
 import { useBench } from '~/stores/bench'
@@ -15,21 +15,28 @@ const bench = useBench()
 const { ticket, piece, beads } = props.document
 const form = reactive({
   ...ticket, booth: ticket.booth === null ? '' : String(ticket.booth), hoursOut: ticket.hoursOut === undefined ? '' : String(ticket.hoursOut), beads: String(beads.length),
-  lengthMm: piece.lengthMm, widthMm: piece.widthMm, thicknessMm: piece.thicknessMm,
+  kind: piece.kind, lengthMm: piece.lengthMm, widthMm: piece.widthMm, thicknessMm: piece.thicknessMm, everyMm: piece.everyMm ?? platePieceOf(piece.kind).everyMm,
 })
 const errors = ref<Record<string, string>>({})
 const electrode = computed(() => electrodeOf(form.classification))
 const window = computed(() => currentWindow(form.classification, form.diameterMm, form.position, bench.rules))
-const rungs = computed(() => padRungs(bench.rules))
+const rungs = computed(() => plateRungs(bench.rules))
 const CURRENT = numeric('amperes', 'currentA', 'Current', 10, 500, ticket.currentA)
 const PLATE: readonly SheetInput[] = [length('lengthMm', 'Plate length', inches(1), 1000, piece.lengthMm), length('widthMm', 'Plate width', inches(1), 1000, piece.widthMm), length('thicknessMm', 'Thickness', 1, 100, piece.thicknessMm)]
+const every = computed(() => {
+  const name = platePieceOf(form.kind).every
+  return name ? length('everyMm', name, inches(1 / 4), 300, form.everyMm) : null
+})
+watch(() => form.kind, (kind) => { form.everyMm = platePieceOf(kind).everyMm })
 const plateMm = (id: string) => form[id as 'lengthMm' | 'widthMm' | 'thicknessMm']
 
 /** A rung brings its position, its way of travel and the card's current; the rod stays the one the student runs. */
 function chooseRung(name: unknown) {
   form.rung = String(name ?? '')
   const rung = rungs.value.find(one => one.name === form.rung)
-  if (rung) Object.assign(form, rungSettings(rung, form.hand, form.thicknessMm, bench.rules, { classification: form.classification, diameterMm: form.diameterMm }))
+  if (!rung) return
+  form.kind = rung.piece
+  Object.assign(form, rungSettings(rung, form.hand, form.thicknessMm, bench.rules, { classification: form.classification, diameterMm: form.diameterMm }))
 }
 /** Another rod or position wants another current: the card's. */
 watch(() => [form.classification, form.diameterMm, form.position] as const, ([classification, diameterMm, position]) => {
@@ -60,7 +67,7 @@ function apply() {
     currentA: Math.round(form.currentA), polarity: form.polarity, hand: form.hand, travel: form.travel,
     booth: form.booth.trim() === '' ? null : whole('booth', 1, 999, 'a booth'), ...hours(),
   }
-  const plate = { kind: 'pad', lengthMm: form.lengthMm, widthMm: form.widthMm, thicknessMm: form.thicknessMm } as const
+  const plate = { kind: form.kind, ...(every.value ? { everyMm: form.everyMm } : {}), lengthMm: form.lengthMm, widthMm: form.widthMm, thicknessMm: form.thicknessMm }
   const beadCount = whole('beads', 1, 60, 'beads')
   if (Object.keys(errors.value).length > 0) return
   try {
@@ -88,9 +95,11 @@ defineExpose({ refuse: (message: string) => { errors.value.beads = message } })
         <p class="quiet window num">{{ window.lowA }}–{{ window.highA }} A, {{ window.source.name }}</p>
       </div>
       <v-select v-model="form.polarity" label="Polarity" :items="['DCEP', 'DCEN', 'AC']" />
+      <v-select v-model="form.kind" label="Piece" :items="PLATE_PIECES.map(row => ({ value: row.kind, title: row.name }))" />
+      <SheetField v-if="every" class="plate" :input="every" :model-value="form.everyMm" :unit="unit" @update:model-value="form.everyMm = Number($event)" @problem="unread.everyMm = $event" />
       <v-text-field v-model="form.booth" label="Booth" inputmode="numeric" :error-messages="errors.booth" />
       <SheetField v-for="input in PLATE" :key="input.id" class="plate" :input="input" :model-value="plateMm(input.id)" :unit="unit" @update:model-value="form[input.id as 'lengthMm'] = Number($event)" @problem="unread[input.id] = $event" />
-      <v-text-field v-model="form.beads" label="Beads" inputmode="numeric" :error-messages="errors.beads" />
+      <v-text-field v-model="form.beads" label="Beads or runs" inputmode="numeric" :error-messages="errors.beads" />
     </div>
   </FormDialog>
 </template>

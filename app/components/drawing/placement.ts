@@ -1,4 +1,4 @@
-import type { PadPiece, Ticket } from '~~/core/coupon'
+import type { PlatePiece, Ticket } from '~~/core/coupon'
 
 /**
  * How a pad lies on the screen. Flat, horizontal and overhead pads run across it; vertical ones stand upright,
@@ -18,7 +18,7 @@ export interface Placement {
   readonly across: (offsetMm: number) => number
 }
 
-export function placementOf(piece: PadPiece, ticket: Pick<Ticket, 'travel'>): Placement {
+export function placementOf(piece: PlatePiece, ticket: Pick<Ticket, 'travel'>): Placement {
   const { lengthMm, widthMm } = piece
   if (ticket.travel === 'up' || ticket.travel === 'down') {
     return {

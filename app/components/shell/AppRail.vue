@@ -66,11 +66,12 @@ a.here { color: #fff; border-left-color: #e2a052; background: rgba(255, 255, 255
 @media (max-width: 700px) {
   .rail { position: fixed; inset: auto 0 0; height: 60px; flex-direction: row; z-index: 5; align-items: stretch; }
   .name, .where { display: none; }
-  ul { display: flex; flex: 1; }
-  a { height: 60px; padding: 0 11px; border-left: 0; border-top: 4px solid transparent; }
+  ul { display: flex; flex: 1; overflow-x: auto; }
+  a { height: 60px; padding: 0 8px; font-size: 0.93rem; white-space: nowrap; border-left: 0; border-top: 4px solid transparent; }
   a.here { border-top-color: #e2a052; }
   .foot { margin: 0; padding: 0; display: flex; align-items: center; }
   .foot p { padding: 0 4px; max-width: 64px; }
+  .foot p:not(.waits) { display: none; }
   .acts button { width: 44px; }
 }
 </style>
