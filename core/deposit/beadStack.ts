@@ -173,7 +173,7 @@ function capGroove(state: State): State {
 
 /** A cap is aimed to go this share of what it may beyond each edge. */
 const CAP_AIMED = 0.5
-const TRIES = 10
+const TRIES = 7
 /** As near to a wanted reach as a sample of the section tells, mm. */
 const NEAR_MM = 0.08
 
