@@ -1,6 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { isTry } from '../core/coupon'
+import { EXAMPLE_STUDENT } from '../core/coupon/example'
 import { gradeCoupon } from '../core/grading'
+import { startCurrent } from '../core/setup'
+import { couponSchema } from '../contract/coupon'
 import { growSchool, SCHOOL_RULES } from './gannetQuay'
 
 const school = growSchool(20260914, '2026-11-22')
@@ -23,6 +26,29 @@ describe('the made-up school', () => {
     const good = (part: typeof coupons) => part.filter(({ document }) => gradeCoupon(document, SCHOOL_RULES).verdict === 'move on').length / part.length
     const flat = students.map(student => student.coupons.filter(({ document }) => document.ticket.position === '1G'))
     expect(good(flat.flatMap(part => part.slice(-5)))).toBeGreaterThan(good(flat.flatMap(part => part.slice(0, 5))) + 0.1)
+  })
+  it('begins with arc strikes, and drills restarts on stub days', () => {
+    for (const { coupons: own } of students) {
+      expect(own.slice(0, 2).map(({ document }) => document.piece.kind)).toEqual(['arc-strike plate', 'arc-strike plate'])
+      expect(own.filter(({ document }) => document.piece.kind === 'restart strip').every(({ document }) => document.ticket.rods === 'stubs')).toBe(true)
+      expect(own.some(({ document }) => document.piece.kind === 'restart strip')).toBe(true)
+    }
+  })
+  it('has its students on different rungs: nobody teaches one position to a whole class', () => {
+    for (const { students: members } of school) expect(new Set(members.map(student => student.coupons.at(-1)!.document.ticket.position)).size).toBeGreaterThan(1)
+  })
+  it('runs its rods where the card says, give or take, but for the one who runs hot', () => {
+    const off = (index: number) => {
+      const own = students[index]!.coupons.map(({ document: { ticket, piece } }) =>
+        ticket.currentA - startCurrent({ ...ticket, joint: 'pad', pass: 'bead', thicknessMm: piece.thicknessMm }, SCHOOL_RULES).startA)
+      return own.reduce((sum, amperes) => sum + amperes, 0) / own.length
+    }
+    expect(Math.abs(off(4))).toBeLessThan(3)
+    expect(off(3)).toBeGreaterThan(9)
+  })
+  it('is taken whole by the contract', () => {
+    for (const { document } of coupons.filter((_, n) => n % 40 === 0))
+      expect(() => couponSchema.validateSync({ ...document, studentId: EXAMPLE_STUDENT }, { abortEarly: false })).not.toThrow()
   })
   it('has someone who fails restarts as nobody else does', () => {
     const share = (index: number) => {

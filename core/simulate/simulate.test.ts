@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { isFlaw, isTry } from '../coupon'
 import { aCoupon } from '../coupon/example'
+import { DEFAULT_HOUSE_RULES, type HouseRules } from '../house'
+import { inches } from '../units'
 import { drawLearner, errorAfter, seededRandom, SKILLS, weldCoupon, type Learner } from '.'
 
 describe('seededRandom', () => {
@@ -56,6 +58,17 @@ describe('weldCoupon', () => {
     expect(weldCoupon(aCoupon(), learner, 4, seededRandom(9))).toEqual(weldCoupon(aCoupon(), learner, 4, seededRandom(9)))
   })
   it('gives fewer faults after forty coupons than after none', () => expect(poorShare(learner, 40, 100)).toBeLessThan(poorShare(learner, 0, 100) - 0.1))
+  it('reads a hot machine as hot: more undercut over the window than in it', () => {
+    const undercut = (currentA: number) => Array.from({ length: 80 }, (_, n) => weldCoupon(aCoupon({ ticket: { currentA } }), learner, 10, seededRandom(n)))
+      .flatMap(coupon => coupon.marks.filter(isFlaw)).filter(mark => mark.flaw === 'undercut').length
+    expect(undercut(190)).toBeGreaterThan(undercut(130) * 1.5)
+  })
+  it('goes by the house’s own window where it has one', () => {
+    const own = { ...DEFAULT_HOUSE_RULES, windows: [{ classification: 'E7018', diameterMm: inches(1 / 8), position: '1G', lowA: 180, highA: 200 }] } as const
+    const flaws = (rules: HouseRules) => Array.from({ length: 60 }, (_, n) => weldCoupon(aCoupon({ ticket: { currentA: 190 } }), learner, 10, seededRandom(n), rules))
+      .flatMap(coupon => coupon.marks.filter(isFlaw)).filter(mark => mark.flaw === 'undercut').length
+    expect(flaws(own)).toBeLessThan(flaws(DEFAULT_HOUSE_RULES))
+  })
   it('keeps its marks on the beads', () => {
     const { marks, beads } = weldCoupon(aCoupon(), learner, 0, seededRandom(2))
     for (const mark of marks.filter(isFlaw)) {

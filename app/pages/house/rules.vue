@@ -2,7 +2,7 @@
 import { useLocalStorage } from '@vueuse/core'
 import { readRulesFile, rulesSaveSchema, writeRulesFile } from '~~/contract/houseRules'
 import type { RulesVersion } from '~~/contract/record'
-import { departures, rulesCatalogue, sayDefault, writeRule, type HouseRules, type RuleGroup } from '~~/core/house'
+import { completeRules, departures, rulesCatalogue, sayDefault, writeRule, type HouseRules, type RuleGroup } from '~~/core/house'
 import { useFieldErrors } from '~/composables/fieldErrors'
 import { useLoader } from '~/composables/loader'
 import { useHouseRules } from '~/stores/houseRules'
@@ -25,7 +25,7 @@ onMounted(load)
 
 const locked = computed(() => !session.isLead)
 const inForce = computed(() => houseRules.current)
-const edited = computed(() => (locked.value ? inForce.value.rules : draft.value?.rules ?? inForce.value.rules))
+const edited = computed(() => (locked.value ? inForce.value.rules : draft.value ? completeRules(draft.value.rules) : inForce.value.rules))
 const changed = computed(() => rulesCatalogue(edited.value).filter(line => !sameAt(line.path)).length + (JSON.stringify(edited.value.windows) === JSON.stringify(inForce.value.rules.windows) ? 0 : 1))
 const outrun = computed(() => draft.value !== null && draft.value.baseVersion !== inForce.value.version)
 
