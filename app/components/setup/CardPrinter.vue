@@ -17,7 +17,7 @@ const houseRules = useHouseRules()
 const chosen = ref<string[]>([])
 const problem = ref('')
 const busy = ref(false)
-const students = computed(() => people.students.filter(student => student.active))
+const students = computed(() => people.students.filter(student => student.active).sort((a, b) => (a.booth ?? Infinity) - (b.booth ?? Infinity)))
 const rules = computed(() => houseRules.current.rules)
 const cards = computed(() => boothCards(students.value.filter(student => chosen.value.includes(student.id)), props.wanted, props.name, rules.value, window.location.origin))
 
@@ -57,7 +57,7 @@ const print = () => window.print()
       <ul v-else>
         <li><label class="all"><input type="checkbox" :checked="chosen.length === students.length && students.length > 0" @change="all"> Everyone in {{ sections.current?.name }}</label></li>
         <li v-for="student in students" :key="student.id">
-          <label><input type="checkbox" :checked="chosen.includes(student.id)" @change="toggle(student.id)"> <span class="num">{{ student.booth ?? '–' }}</span> {{ student.name }}<small v-if="student.hand === 'left'" class="quiet"> left hand</small></label>
+          <label><input type="checkbox" :checked="chosen.includes(student.id)" @change="toggle(student.id)"> <span class="num">{{ student.booth ?? '–' }}</span> {{ student.name }}<small v-if="student.hand === 'left'" class="quiet">left</small></label>
         </li>
       </ul>
       <p v-if="problem" role="alert" class="alert">{{ problem }}</p>

@@ -12,7 +12,7 @@ export function cardFacts(card: SettingsCard, rules: HouseRules): readonly { rea
     { name: card.bead.as === 'fillet' ? 'Face' : 'Bead', value: `${formatRange(card.bead.lowMm, card.bead.highMm, unit)} wide${card.bead.passes > 1 ? `, about ${card.bead.passes} passes` : ''}` },
     { name: 'Travel', value: formatSpeed(card.travelMmPerMin, unit) },
     { name: 'One rod', value: `${formatLength(card.runOutMm, unit)}, ${formatTime(card.rodSeconds)}` },
-    { name: 'Plate suits', value: `rods of ${formatRange(card.rodsForPlate.lowMm, card.rodsForPlate.highMm, unit)}` },
+    { name: 'Plate suits', value: `${formatRange(card.rodsForPlate.lowMm, card.rodsForPlate.highMm, unit)} rods` },
     { name: 'Heat', value: formatHeat(card.heatKjPerMm, unit) },
   ]
 }
