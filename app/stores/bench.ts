@@ -34,6 +34,11 @@ function firstTicket(student: FloorStudent, rules: HouseRules): Ticket {
   return { ...rungSettings(rung, student.hand, FIRST_PLATE.thicknessMm, rules), rods: 'new', hand: student.hand, booth: student.booth }
 }
 
+/** The last slip once more. How long its rods had been out was that day's. */
+function ticketAgain({ hoursOut: _, ...ticket }: Ticket, booth: number | null): Ticket {
+  return { ...ticket, booth: booth ?? ticket.booth }
+}
+
 /** The coupon on the bench: the document, where the cursor stands, what is selected, and every step back. */
 export const useBench = defineStore('bench', () => {
   const houseRules = useHouseRules()
@@ -101,7 +106,7 @@ export const useBench = defineStore('bench', () => {
 
   /** Opens a new coupon for a student, as that student's last one was run. */
   function openNew(student: FloorStudent, classDay: string): void {
-    const ticket = student.last ? { ...student.last.ticket, booth: student.booth ?? student.last.ticket.booth } : firstTicket(student, houseRules.current.rules)
+    const ticket = student.last ? ticketAgain(student.last.ticket, student.booth) : firstTicket(student, houseRules.current.rules)
     const beadCount = student.last?.beadCount ?? FIRST_BEADS
     const wanted = { studentId: student.id, classDay, rulesVersion: houseRules.current.version, ticket, piece: student.last?.piece ?? FIRST_PLATE, beadCount }
     lay({ id: uuid(), baseVersion: 0, student: { id: student.id, name: student.name } }, newCoupon(wanted, houseRules.current.rules))

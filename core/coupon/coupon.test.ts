@@ -47,6 +47,21 @@ describe('a new coupon', () => {
   })
 })
 
+describe('a bead’s arc time', () => {
+  const timed = () => {
+    const coupon = aCoupon()
+    return { ...coupon, beads: coupon.beads.map(bead => (bead.id === 'b2' ? { ...bead, arcSeconds: 41.5 } : bead)) }
+  }
+  it('stays with its bead when the coupon is laid out again', () => {
+    expect(layOutAgain(timed(), { beadCount: 8 }, rules).beads.find(bead => bead.id === 'b2')!.arcSeconds).toBe(41.5)
+    expect(layOutAgain(timed(), { ticket: aTicket({ currentA: 140 }) }, rules).beads[1]!.arcSeconds).toBe(41.5)
+  })
+  it('goes with a bead that is taken off, and no other bead gets one', () => {
+    const less = layOutAgain(timed(), { beadCount: 1 }, rules)
+    expect(less.beads.every(bead => !('arcSeconds' in bead))).toBe(true)
+  })
+})
+
 describe('the drill plates', () => {
   const drill = (kind: 'arc-strike plate' | 'restart strip', everyMm: number | undefined, beadCount: number) => newCoupon({
     studentId: EXAMPLE_STUDENT, classDay: '2026-10-05', rulesVersion: 1, piece: { ...EXAMPLE_PLATE, kind, ...(everyMm === undefined ? {} : { everyMm }) }, ticket: aTicket(), beadCount,

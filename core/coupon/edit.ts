@@ -137,7 +137,7 @@ export function turnSide(mark: FlawMark): FlawMark {
 
 /**
  * Lays the coupon out again for a changed ticket, plate or number of beads. What was marked on beads that remain is kept;
- * foreseen tries are foreseen anew, those that were graded stay as graded.
+ * foreseen tries are foreseen anew, those that were graded stay as graded; a bead keeps its arc time.
  * @throws RangeError when the beads do not fit on the plate
  */
 export function layOutAgain(
@@ -160,5 +160,10 @@ export function layOutAgain(
     return mark.kind === 'flaw' ? { ...mark, atMm: at, toMm: clampToBead(lane, mark.toMm) } : { ...mark, atMm: at }
   })
   const keptIds = new Set(kept.map(mark => mark.id))
-  return { ...document, ticket, piece, beads: fresh.beads, marks: [...fresh.marks.filter(mark => !keptIds.has(mark.id)), ...kept] }
+  const timed = new Map(document.beads.map(lane => [lane.id, lane.arcSeconds]))
+  const beads = fresh.beads.map((lane) => {
+    const arcSeconds = timed.get(lane.id)
+    return arcSeconds === undefined ? lane : { ...lane, arcSeconds }
+  })
+  return { ...document, ticket, piece, beads, marks: [...fresh.marks.filter(mark => !keptIds.has(mark.id)), ...kept] }
 }

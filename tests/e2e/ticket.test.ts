@@ -107,3 +107,13 @@ it('times a bead by one key or typed, and saves it with the coupon', async () =>
   expect(saved!.document.beads[0]!.arcSeconds).toBe(45)
   expect(saved!.document.ticket).toMatchObject({ rung: 'vertical pad', hoursOut: 6 })
 })
+
+it('the next coupon begins as the last, but for how long the rods were out', async () => {
+  await page.goto(`${ADDRESS}/bench?student=${school.other.id}`)
+  await page.getByRole('heading', { name: 'Pavo Lindqvar' }).waitFor()
+  await page.waitForURL(`${ADDRESS}/bench`)
+  const said = await ticket().innerText()
+  expect(said).toContain('vertical pad')
+  expect(said).not.toContain('h out')
+  await page.getByRole('button', { name: 'Discard' }).click()
+})
