@@ -75,3 +75,23 @@ describe('the bead stack', () => {
     await page.getByText('The land is thinner than the plate').waitFor()
   })
 })
+
+describe('the fit-up', () => {
+  it('says what is off as it is gauged, what to do, and the next pre-set', async () => {
+    await open('joint=V%2C+open+root&gap=3.175mm&land=2.4mm&angle=60')
+    const fitUp = page.getByRole('region', { name: 'Fit-up' })
+    await fitUp.getByText('Nothing off').waitFor()
+    await fitUp.locator('.v-select', { has: page.getByRole('combobox', { name: 'Gauged' }) }).click()
+    await page.getByRole('option', { name: 'after tack 1' }).click()
+    await fitUp.getByLabel('Right, tack 1').fill('3/32')
+    await fitUp.getByText('1/32 in tight at the right end after tack 1.').waitFor()
+    await fitUp.getByText('Wedge it before tack 2.').waitFor()
+    await fitUp.locator('.v-select', { has: page.getByRole('combobox', { name: 'Gauged' }) }).click()
+    await page.getByRole('option', { name: 'welded' }).click()
+    await fitUp.getByLabel('Left toward the weld').fill('2')
+    await fitUp.getByText('Pre-set the next one 5°.').waitFor()
+    await fitUp.getByLabel('Left, tacked').fill('1/4')
+    await fitUp.getByRole('button', { name: 'Plan with the gap as gauged' }).click()
+    await expect.poll(() => page.getByLabel('Root opening').inputValue()).toBe('3/16')
+  })
+})

@@ -1,0 +1,53 @@
+import { describe, expect, it } from 'vitest'
+import fc from 'fast-check'
+import { inches } from '../units'
+import { checkFitUp, type FitUp } from '.'
+
+const GAP = inches(1 / 8)
+const even = (mm: number) => ({ leftMm: mm, rightMm: mm })
+const aFitUp = (change: Partial<FitUp> = {}): FitUp => ({
+  wantedGapMm: GAP, bare: even(GAP), afterFirstTack: even(GAP), afterSecondTack: even(GAP), misalignmentMm: 0, presetDegrees: 3, leftDegrees: null, ...change,
+})
+const said = (change: Partial<FitUp>, unit: 'in' | 'mm' = 'in') => checkFitUp(aFitUp(change), unit).findings.map(finding => `${finding.text}: ${finding.then}`)
+
+// Common practice: gauge both ends before and after each tack; a tack draws the far end shut.
+describe('a fit-up', () => {
+  it('that gauges as wanted has nothing against it', () => expect(said({})).toEqual([]))
+
+  it('tight after the first tack is wedged before the second', () => {
+    expect(said({ afterFirstTack: { leftMm: GAP, rightMm: inches(3 / 32) } })).toEqual(['1/32 in tight at the right end after tack 1: Wedge it before tack 2'])
+  })
+  it('says both ends before the tacks, tight or wide', () => {
+    expect(said({ bare: { leftMm: inches(1 / 16), rightMm: inches(3 / 16) }, afterFirstTack: null, afterSecondTack: null })).toEqual([
+      '1/16 in tight at the left end before the tacks: Open it with the gauge rod', '1/16 in wide at the right end before the tacks: Close it up',
+    ])
+  })
+  it('says what a tacked gap will do to the root', () => {
+    expect(said({ afterSecondTack: { leftMm: inches(3 / 16), rightMm: GAP } })[0]).toContain('keyhole will run away')
+    expect(said({ afterFirstTack: even(inches(3 / 32)), bare: even(GAP), afterSecondTack: even(inches(1 / 16)) }).join()).toContain('No penetration there')
+  })
+  it('says how much a tack drew shut, so that the next is wedged by as much', () => {
+    expect(said({ afterFirstTack: { leftMm: GAP, rightMm: inches(5 / 32) } , afterSecondTack: even(GAP) })).toContain('Tack 2 drew the right end shut by 1/32 in: Wedge the next one open by as much before that tack')
+  })
+  it('at exactly 1/32 is told, under it is not; out of line at exactly 1/16 is not, over it is', () => {
+    expect(said({ afterSecondTack: { leftMm: GAP - inches(1 / 32), rightMm: GAP } })).toHaveLength(1)
+    expect(said({ afterSecondTack: { leftMm: GAP - inches(1 / 33), rightMm: GAP } })).toHaveLength(0)
+    expect(said({ misalignmentMm: inches(1 / 16) })).toHaveLength(0)
+    expect(said({ misalignmentMm: inches(3 / 32) })).toEqual(['Plates out of line by 3/32 in: One wall of the root will be missed: set it again'])
+  })
+  it('speaks the house’s unit', () => expect(said({ misalignmentMm: 2.5 }, 'mm')[0]).toContain('2.5 mm'))
+  it('refuses a gap under nothing', () => expect(() => checkFitUp(aFitUp({ bare: even(-1) }), 'in')).toThrow(/0 or more/))
+})
+
+describe('the next pre-set', () => {
+  it('is more by what was left toward the weld, less by what was left away from it', () => {
+    const next = (leftDegrees: number | null) => checkFitUp(aFitUp({ leftDegrees }), 'in').nextPresetDegrees
+    expect([next(2), next(-1), next(0), next(null)]).toEqual([5, 2, 3, null])
+  })
+  it('brings the piece flat when it draws alike again', () => {
+    fc.assert(fc.property(fc.double({ min: 0, max: 6, noNaN: true }), fc.double({ min: 0, max: 8, noNaN: true }), (presetDegrees, drawn) => {
+      const { nextPresetDegrees } = checkFitUp(aFitUp({ presetDegrees, leftDegrees: drawn - presetDegrees }), 'in')
+      expect(nextPresetDegrees! - drawn).toBeCloseTo(0, 9)
+    }))
+  })
+})
