@@ -31,10 +31,11 @@ describe('a fit-up', () => {
   })
   it('at exactly 1/32 is told, under it is not; out of line at exactly 1/16 is not, over it is', () => {
     expect(said({ afterSecondTack: { leftMm: GAP - inches(1 / 32), rightMm: GAP } })).toHaveLength(1)
-    expect(said({ afterSecondTack: { leftMm: GAP - inches(1 / 33), rightMm: GAP } })).toHaveLength(0)
+    expect(said({ afterSecondTack: { leftMm: GAP - inches(1 / 40), rightMm: GAP } })).toHaveLength(0)
     expect(said({ misalignmentMm: inches(1 / 16) })).toHaveLength(0)
     expect(said({ misalignmentMm: inches(3 / 32) })).toEqual(['Plates out of line by 3/32 in: One wall of the root will be missed: set it again'])
   })
+  it('tells 2.4 mm from 1/8 in, as gauges are marked', () => expect(said({ afterSecondTack: { leftMm: 2.4, rightMm: GAP } })).toHaveLength(1))
   it('speaks the house’s unit', () => expect(said({ misalignmentMm: 2.5 }, 'mm')[0]).toContain('2.5 mm'))
   it('refuses a gap under nothing', () => expect(() => checkFitUp(aFitUp({ bare: even(-1) }), 'in')).toThrow(/0 or more/))
 })

@@ -30,8 +30,8 @@ export interface FitUpCheck {
   readonly nextPresetDegrees: number | null
 }
 
-/** A gauge of this much tells right from wrong, mm. Common practice: 1/32 in. */
-const TELLS_MM = inches(1 / 32)
+/** A gauge of this much tells right from wrong, mm. Common practice: 1/32 in, read off metric gauges as 0.75 mm. */
+const TELLS_MM = 0.75
 /** Plates out of line by more than this are set again, mm. Common practice: 1/16 in; the code book in force decides on a test. */
 const OUT_OF_LINE_MM = inches(1 / 16)
 const ROUNDING = 1e-6

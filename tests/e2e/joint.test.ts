@@ -88,7 +88,7 @@ describe('the fit-up', () => {
     await fitUp.getByText('Wedge it before tack 2.').waitFor()
     await fitUp.locator('.v-select', { has: page.getByRole('combobox', { name: 'Gauged' }) }).click()
     await page.getByRole('option', { name: 'welded' }).click()
-    await fitUp.getByLabel('Left toward the weld').fill('2')
+    await fitUp.getByLabel('Drawn in still').fill('2')
     await fitUp.getByText('Pre-set the next one 5°.').waitFor()
     await fitUp.getByLabel('Left, tacked').fill('1/4')
     await fitUp.getByRole('button', { name: 'Plan with the gap as gauged' }).click()

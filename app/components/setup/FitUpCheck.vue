@@ -13,7 +13,7 @@ const STAGES = ['before the tacks', 'after tack 1', 'after tack 2', 'welded'] as
 const gap = (id: string, name: string) => length(id, name, 0, 12, inches(1 / 8))
 const INPUTS: readonly SheetInput[] = [
   choice('gauged', 'Gauged', STAGES), gap('bareLeft', 'Left, bare'), gap('bareRight', 'Right, bare'), gap('oneRight', 'Right, tack 1'), gap('twoLeft', 'Left, tacked'), gap('twoRight', 'Right, tacked'),
-  length('offLine', 'Out of line', 0, 12, 0), numeric('degrees', 'preset', 'Pre-set', 0, 20, 3), numeric('degrees', 'after', 'Left toward the weld', -20, 20, 0),
+  length('offLine', 'Out of line', 0, 12, 0), numeric('degrees', 'preset', 'Pre-set', 0, 20, 3), numeric('degrees', 'after', 'Drawn in still', -20, 20, 0),
 ]
 const form = useSheetForm(() => INPUTS, () => props.unit)
 const of = (id: string) => Number(form.values.value[id])

@@ -15,7 +15,7 @@ const line = (points: readonly { x: number, y: number }[]) => `${points.map(({ x
 
 const plate = computed(() => {
   const { floor, gridMm, leftMm, depthMm } = props.plan.section
-  const top = Array.from(floor, (y, n) => ({ x: leftMm + n * gridMm, y })).filter((_, n) => n % 2 === 0)
+  const top = Array.from(floor, (y, n) => ({ x: leftMm + n * gridMm, y }))
   if (!isFillet.value) return line([...top, { x: side.value, y: -depthMm }, { x: -side.value, y: -depthMm }])
   const t = thickness.value * Math.SQRT1_2
   const [first, last] = [top[0]!, top.at(-1)!]
