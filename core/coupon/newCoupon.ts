@@ -28,7 +28,7 @@ export function newCoupon(wanted: NewCoupon, rules: HouseRules): CouponDocument 
   const { ticket, piece, beadCount } = wanted
   const width = wantedWidth(rules, ticket.diameterMm)
   const idOf = (number: number) => `b${number}`
-  const beads = piece.kind === 'arc-strike plate'
+  const beads = platePieceOf(piece.kind).inRows
     ? layRuns(piece, { count: beadCount, beadMm: width.highMm, runMm: everyOf(piece) }, idOf)
     : layLanes(piece, { count: beadCount, beadMm: width.highMm, overlap: (rules.overlap.low + rules.overlap.high) / 2 }, idOf)
   return {

@@ -64,6 +64,16 @@ export function depositedArea(kgPerHour: number, travelMmPerMin: number): number
 }
 
 /**
+ * The speed that leaves a section at a deposition rate: `depositedArea` the other way round.
+ * @param areaMm2 section of the bead, mm²
+ * @returns mm/min
+ * @example travelThatLays(1.17, 16.3) // 152.4: 6 in/min
+ */
+export function travelThatLays(kgPerHour: number, areaMm2: number): number {
+  return kgPerHour / (60 * areaMm2 * STEEL_KG_PER_MM3)
+}
+
+/**
  * Share of a rod that is thrown away with its stub.
  * @param lengthMm whole rod, mm
  * @param stubMm what is left, mm

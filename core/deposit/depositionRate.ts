@@ -60,6 +60,17 @@ export function depositionRate(classification: string, diameterMm: number, curre
   return { kgPerHour: pounds * KG_PER_POUND, beyond: outside ? { lowA: first[0], highA: last[0] } : null, source: MAKERS }
 }
 
+/**
+ * What to say of a rate that the table does not hold; null when it does.
+ * @example beyondTable(depositionRate('E7018', 3.175, 100)) // 'Deposition is tabled from 120 to 160 A; …'
+ */
+export function beyondTable({ beyond, source }: DepositionRate): string | null {
+  if (beyond) return beyond.lowA === beyond.highA
+    ? `Deposition is tabled at ${beyond.lowA} A alone; elsewhere it goes with the current`
+    : `Deposition is tabled from ${beyond.lowA} to ${beyond.highA} A; beyond that it goes with the current`
+  return source === RULE_OF_THUMB ? 'No deposition is tabled for this rod; it goes by the rule of thumb' : null
+}
+
 function between(points: readonly Point[], currentA: number): number {
   const above = points.findIndex(([amperes]) => amperes >= currentA)
   const [highA, high] = points[above]!

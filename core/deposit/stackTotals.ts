@@ -1,9 +1,9 @@
 import { electrodeOf, type RodSize } from '../trade'
-import { burnRods, metalOfRod } from './burnOff'
+import { burnRods, metalOfRod, travelThatLays } from './burnOff'
 import { depositionRate } from './depositionRate'
 import { heatInput } from './heatInput'
 import type { LaidBead } from './layBead'
-import { STEEL_KG_PER_MM3, weldWeight } from './weldMetal'
+import { weldWeight } from './weldMetal'
 
 /** What a set of beads burns. Length and stub mm, current A. */
 export interface StackJob {
@@ -34,14 +34,11 @@ export function stackTotals(beads: readonly Pick<LaidBead, 'areaMm2'>[], { lengt
   if (!(lengthMm > 0)) throw new RangeError('The joint is longer than 0')
   if (beads.length === 0) return { weightKg: 0, rods: 0, restarts: 0, arcSeconds: 0, heatKjPerMm: [0, 0] }
   const metal = metalOfRod({ rod, stubMm, recovery: electrodeOf(classification).recovery })
-  const rate = depositionRate(classification, rod.diameterMm, currentA).kgPerHour
+  const rate = depositionRate(classification, rod.diameterMm, currentA)
   const areaMm2 = beads.reduce((sum, bead) => sum + bead.areaMm2, 0)
   const weightKg = weldWeight(areaMm2, lengthMm)
   // Rods are counted in the metal they hold: a bead of twice the section is twice as long in it.
   const { restarts, rods } = burnRods(beads.map(bead => (bead.areaMm2 * lengthMm * beads.length) / areaMm2), (metal * beads.length) / areaMm2)
-  const heats = beads.map((bead) => {
-    const travelMmPerMin = rate / (60 * bead.areaMm2 * STEEL_KG_PER_MM3)
-    return heatInput(volts, currentA, travelMmPerMin).kjPerMm
-  })
-  return { weightKg, rods, restarts: restarts.flat().length, arcSeconds: (weightKg / rate) * 3600, heatKjPerMm: [Math.min(...heats), Math.max(...heats)] }
+  const heats = beads.map(bead => heatInput(volts, currentA, travelThatLays(rate.kgPerHour, bead.areaMm2)).kjPerMm)
+  return { weightKg, rods, restarts: restarts.flat().length, arcSeconds: (weightKg / rate.kgPerHour) * 3600, heatKjPerMm: [Math.min(...heats), Math.max(...heats)] }
 }

@@ -2,7 +2,7 @@ import type { Bead, CouponDocument, Degree, FlawMark, TryKind } from '../coupon'
 import { isFlaw, isReading, isTry, weldedLength } from '../coupon'
 import type { HouseRules } from '../house'
 import { wantedWidth } from '../house'
-import type { DiscontinuityId } from '../trade'
+import { platePieceOf, type DiscontinuityId } from '../trade'
 import { ELEMENTS, type ElementId } from './elements'
 import { unionLength, type Span } from './spans'
 
@@ -59,7 +59,7 @@ export function measureCoupon(document: CouponDocument, rules: HouseRules): Meas
     'tie-in': countTries(document, 'tie-in'),
     'run': runMeasure(document, flaws, weldedMm),
     'toes': toesMeasure(flaws, weldedMm),
-    'overlap': beadMeasure(flaws, 'lap', document.piece.kind === 'arc-strike plate' ? 0 : Math.max(0, document.beads.length - 1)),
+    'overlap': beadMeasure(flaws, 'lap', platePieceOf(document.piece.kind).inRows ? 0 : Math.max(0, document.beads.length - 1)),
     'width': widthMeasure(document, flaws, rules),
     'straightness': beadMeasure(flaws, 'crooked', document.beads.length),
     'ends': countTries(document, 'end'),

@@ -114,9 +114,9 @@ export function writeRule(rules: HouseRules, path: string, value: unknown): Hous
 }
 
 /**
- * The lines on which a school departs from the default, its own current windows apart.
+ * The lines on which a school departs from the default, or from other rules; its own current windows apart.
  * @example departures(DEFAULT_HOUSE_RULES) // []
  */
-export function departures(rules: HouseRules): RuleLine[] {
-  return rulesCatalogue(rules).filter(line => JSON.stringify(readRule(rules, line.path)) !== JSON.stringify(readRule(DEFAULT_HOUSE_RULES, line.path)))
+export function departures(rules: HouseRules, from: HouseRules = DEFAULT_HOUSE_RULES): RuleLine[] {
+  return rulesCatalogue(rules).filter(line => JSON.stringify(readRule(rules, line.path)) !== JSON.stringify(readRule(from, line.path)))
 }

@@ -3,6 +3,8 @@ import type { Source } from '../trade'
 export interface ArcVolts {
   readonly low: number
   readonly high: number
+  /** What heat is worked with. */
+  readonly middle: number
   readonly source: Source
 }
 
@@ -21,7 +23,7 @@ const TYPICAL: Readonly<Record<string, readonly [number, number]>> = {
  */
 export function arcVolts(classification: string, currentA: number): ArcVolts {
   const row = TYPICAL[classification]
-  if (row) return { low: row[0], high: row[1], source: HANDBOOK }
+  if (row) return { low: row[0], high: row[1], middle: (row[0] + row[1]) / 2, source: HANDBOOK }
   const volts = 20 + 0.04 * currentA
-  return { low: volts - 2, high: volts + 2, source: LOAD_LINE }
+  return { low: volts - 2, high: volts + 2, middle: volts, source: LOAD_LINE }
 }

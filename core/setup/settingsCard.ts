@@ -1,5 +1,5 @@
 import type { Between, HouseRules } from '../house'
-import { depositionRate, heatInput, rodSeconds, runOut, STEEL_KG_PER_MM3 } from '../deposit'
+import { depositionRate, heatInput, rodSeconds, runOut, travelThatLays, type DepositionRate } from '../deposit'
 import { cautionsFor, electrodeOf, positionOf, rodSizeOf, type Caution, type CautionTopic, type Polarity } from '../trade'
 import { arcVolts, type ArcVolts } from './arcVolts'
 import { checkTicket, type TicketRemark } from './checkTicket'
@@ -28,21 +28,14 @@ export interface SettingsCard {
   /** From one rod at the start current. */
   readonly runOutMm: number
   readonly rodSeconds: number
+  /** What travel, run-out and time of a rod are worked from; it says when the start lies beyond the table. */
+  readonly rate: DepositionRate
   readonly heatKjPerMm: number
   readonly watch: readonly string[]
   readonly ways: readonly string[]
   readonly cautions: readonly Caution[]
   /** What does not fit, if the case is a poor one. */
   readonly remarks: readonly TicketRemark[]
-}
-
-/**
- * The speed that lays a bead's section at a current: deposition over section and density.
- * @returns mm/min
- * @example travelFor('E7018', 3.175, 125, 10.08) // about 250
- */
-export function travelFor(classification: string, diameterMm: number, currentA: number, areaMm2: number): number {
-  return depositionRate(classification, diameterMm, currentA).kgPerHour / (60 * areaMm2 * STEEL_KG_PER_MM3)
 }
 
 /**
@@ -54,8 +47,9 @@ export function travelFor(classification: string, diameterMm: number, currentA: 
 export function rodRun(wanted: SetUpCase, currentA: number, rules: HouseRules): number {
   const { classification, diameterMm } = wanted
   const target = beadTarget({ ...wanted, coreMm: diameterMm }, rules)
-  const speed = travelFor(classification, diameterMm, startCurrent(wanted, rules).startA, target.areaMm2)
-  const seconds = rodSeconds(burnOf(wanted, rules), depositionRate(classification, diameterMm, currentA).kgPerHour)
+  const rateAt = (amperes: number) => depositionRate(classification, diameterMm, amperes).kgPerHour
+  const speed = travelThatLays(rateAt(startCurrent(wanted, rules).startA), target.areaMm2)
+  const seconds = rodSeconds(burnOf(wanted, rules), rateAt(currentA))
   return (speed * seconds) / 60
 }
 
@@ -73,7 +67,8 @@ export function settingsCard(wanted: SetUpCase, rules: HouseRules): SettingsCard
   const bead = beadTarget({ ...wanted, coreMm: diameterMm }, rules)
   const volts = arcVolts(classification, current.startA)
   const burn = burnOf(wanted, rules)
-  const travelMmPerMin = travelFor(classification, diameterMm, current.startA, bead.areaMm2)
+  const rate = depositionRate(classification, diameterMm, current.startA)
+  const travelMmPerMin = travelThatLays(rate.kgPerHour, bead.areaMm2)
   return {
     title: `${designation(position, joint)} ${positionOf(position).name}, ${joint}${pass === 'bead' ? '' : `, ${pass}`}`,
     current,
@@ -87,8 +82,9 @@ export function settingsCard(wanted: SetUpCase, rules: HouseRules): SettingsCard
     rodsForPlate: rodsForPlate(wanted.thicknessMm),
     travelMmPerMin,
     runOutMm: runOut({ ...burn, beadAreaMm2: bead.areaMm2 }),
-    rodSeconds: rodSeconds(burn, depositionRate(classification, diameterMm, current.startA).kgPerHour),
-    heatKjPerMm: heatInput((volts.low + volts.high) / 2, current.startA, travelMmPerMin).kjPerMm,
+    rodSeconds: rodSeconds(burn, rate.kgPerHour),
+    rate,
+    heatKjPerMm: heatInput(volts.middle, current.startA, travelMmPerMin).kjPerMm,
     watch: watchFor(wanted, rules),
     ways: houseWays(wanted, rules),
     cautions: cautionsFor(topicsOf(wanted, rules)),

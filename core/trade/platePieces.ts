@@ -9,13 +9,15 @@ export interface PlatePieceKind {
   /** What `everyMm` is on this piece; null where there is no such thing. */
   readonly every: string | null
   readonly everyMm: number
+  /** Short runs in rows with plate between them, not lanes lapped across the plate. */
+  readonly inRows: boolean
 }
 
 /** Plates of the first weeks. Source: common practice: strike, an inch, stop, again; a bead that is restart after restart. */
 export const PLATE_PIECES: readonly PlatePieceKind[] = [
-  { kind: 'pad', name: 'pad', every: null, everyMm: 0 },
-  { kind: 'arc-strike plate', name: 'arc-strike plate', every: 'Each run', everyMm: inches(1) },
-  { kind: 'restart strip', name: 'restart strip', every: 'Restart every', everyMm: inches(1) },
+  { kind: 'pad', name: 'pad', every: null, everyMm: 0, inRows: false },
+  { kind: 'arc-strike plate', name: 'arc-strike plate', every: 'Each run', everyMm: inches(1), inRows: true },
+  { kind: 'restart strip', name: 'restart strip', every: 'Restart every', everyMm: inches(1), inRows: false },
 ]
 
 /**

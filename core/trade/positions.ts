@@ -1,4 +1,3 @@
-import type { Source } from './source'
 
 /** Plate groove positions in which a practice pad is welded. */
 export type PadPosition = '1G' | '2G' | '3G' | '4G'
@@ -15,8 +14,7 @@ export interface Position {
 /** Which way the arc travels along the bead, as the instructor sees the plate. */
 export type Travel = 'left to right' | 'right to left' | 'up' | 'down'
 
-export const POSITION_SOURCE: Source = { name: 'AWS A3.0 and ISO 6947', certainty: 'from memory, check your copy' }
-
+/** Source: AWS A3.0 and ISO 6947, from memory, check your copy. */
 export const POSITIONS: readonly Position[] = [
   { id: '1G', name: 'flat', iso6947: 'PA', travel: ['left to right', 'right to left'] },
   { id: '2G', name: 'horizontal', iso6947: 'PC', travel: ['left to right', 'right to left'] },

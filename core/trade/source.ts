@@ -8,19 +8,8 @@ export interface Source {
 
 export const COMMON_PRACTICE: Source = { name: 'common practice', certainty: 'common practice' }
 
-export const A5_1: Source = {
-  name: 'AWS A5.1/A5.1M:2012',
-  clause: 'Table 1',
-  certainty: 'from memory, check your copy',
-}
-
 export const A5_1_CURRENT: Source = {
   name: 'AWS A5.1/A5.1M:2012',
   clause: 'Annex A, typical amperage ranges',
-  certainty: 'from memory, check your copy',
-}
-
-export const ISO_6520: Source = {
-  name: 'ISO 6520-1:2007',
   certainty: 'from memory, check your copy',
 }

@@ -14,13 +14,14 @@ export function formatSpeed(mmPerMin: number, unit: LengthUnit): string {
 }
 
 /**
- * A weight in the house's unit; light ones in hundredths of a pound or grams.
+ * A weight in the house's unit; what is lighter than a tenth of a pound to four places, so that sums made with it come out.
  * @param kg kilograms
  * @example formatWeight(0.226796185, 'in') // '0.5 lb'
  */
 export function formatWeight(kg: number, unit: LengthUnit): string {
-  if (unit === 'in') return `${round(kg / KG_PER_POUND, 2)} lb`
-  return kg < 1 ? `${round(kg * 1000, 0)} g` : `${round(kg, 2)} kg`
+  const pounds = kg / KG_PER_POUND
+  if (unit === 'in') return `${round(pounds, pounds < 0.1 ? 4 : 2)} lb`
+  return kg < 1 ? `${round(kg * 1000, kg < 0.1 ? 1 : 0)} g` : `${round(kg, 2)} kg`
 }
 
 /**

@@ -1,4 +1,4 @@
-import { depositedArea, depositionRate, filletLeg, heatInput, metalOfRod, rodSeconds, SMAW_EFFICIENCY, STEEL_KG_PER_MM3, stubLoss, burnRods } from '../deposit'
+import { beyondTable, depositedArea, depositionRate, filletLeg, heatInput, metalOfRod, rodSeconds, SMAW_EFFICIENCY, STEEL_KG_PER_MM3, stubLoss, burnRods } from '../deposit'
 import { COMMON_PRACTICE, ELECTRODES, electrodeOf, ROD_SIZES, type RodSize, type Source } from '../trade'
 import { bothUnits, exactLength, formatHeat, formatLength, formatSpeed, formatTime, formatWeight, inches, round, type LengthUnit } from '../units'
 import { choice, length, numbers, numeric, type Sheet, type SheetInput, type SheetLine } from './sheet'
@@ -31,8 +31,7 @@ export const HEAT_INPUT: Sheet = {
 
 /** What a table says about a current outside it. */
 function beyondNote(classification: string, sizeName: string, currentA: number): string | undefined {
-  const { beyond } = depositionRate(classification, sizeNamed(sizeName).diameterMm, currentA)
-  return beyond ? `The table is kept from ${beyond.lowA} to ${beyond.highA} A; this goes with the current beyond it` : undefined
+  return beyondTable(depositionRate(classification, sizeNamed(sizeName).diameterMm, currentA)) ?? undefined
 }
 
 export const DEPOSITION: Sheet = {

@@ -37,8 +37,3 @@ export const choice = (id: string, name: string, choices: readonly string[], sta
 
 /** Number inputs of a set of values; the sheet's own inputs say which are numbers. */
 export const numbers = (values: SheetValues) => (id: string): number => Number(values[id])
-
-/** The values a sheet opens with. */
-export function startValues(sheet: Sheet): SheetValues {
-  return Object.fromEntries(sheet.inputs.map(input => [input.id, input.start]))
-}

@@ -1,8 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import fc from 'fast-check'
 import { inches } from '../units'
-import { readInput, SHEETS, sheetOf, startValues, unitOf, writeInput, type Sheet, type SheetInput, type SheetValues } from '.'
+import { readInput, SHEETS, sheetOf, unitOf, writeInput, type Sheet, type SheetInput, type SheetValues } from '.'
 
+/** The values a sheet opens with. */
+const startValues = (sheet: Sheet): SheetValues => Object.fromEntries(sheet.inputs.map(input => [input.id, input.start]))
 const results = (id: string, change: SheetValues = {}, unit: 'in' | 'mm' = 'in') => {
   const sheet = sheetOf(id)
   return Object.fromEntries(sheet.work({ ...startValues(sheet), ...change }, unit).map(line => [line.name, line.result]))

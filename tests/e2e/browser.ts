@@ -24,3 +24,10 @@ export async function signedIn(browser: Browser, username: string, options: Brow
   })
   return page
 }
+
+/** A page signed in, with a section chosen: whatever the browser last taught. */
+export async function teaching(browser: Browser, username: string, sectionId: string, options: BrowserContextOptions = {}): Promise<Page> {
+  const page = await signedIn(browser, username, options)
+  await page.evaluate(id => localStorage.setItem('fusilis.section', id), sectionId)
+  return page
+}

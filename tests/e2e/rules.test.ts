@@ -5,7 +5,7 @@ import type { RulesVersion } from '../../contract/record'
 import { writeRulesFile } from '../../contract/houseRules'
 import { foundTestSchool, type School } from '../school'
 import { ADDRESS } from '../session'
-import { openBrowser, signedIn } from './browser'
+import { openBrowser, signedIn, teaching } from './browser'
 
 let browser: Browser
 let school: School
@@ -13,8 +13,7 @@ let page: Page
 beforeAll(async () => {
   school = await foundTestSchool()
   browser = await openBrowser()
-  page = await signedIn(browser, 'maren')
-  await page.evaluate(id => localStorage.setItem('fusilis.section', id), school.section.id)
+  page = await teaching(browser, 'maren', school.section.id)
 })
 afterAll(() => browser?.close())
 

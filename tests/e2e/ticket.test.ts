@@ -3,7 +3,7 @@ import type { Browser, Page } from 'playwright-core'
 import type { CouponPage } from '../../contract/record'
 import { foundTestSchool, type School } from '../school'
 import { ADDRESS } from '../session'
-import { openBrowser, signedIn } from './browser'
+import { openBrowser, teaching } from './browser'
 
 let browser: Browser
 let school: School
@@ -11,8 +11,7 @@ let page: Page
 beforeAll(async () => {
   school = await foundTestSchool()
   browser = await openBrowser()
-  page = await signedIn(browser, 'tobias')
-  await page.evaluate(id => localStorage.setItem('fusilis.section', id), school.section.id)
+  page = await teaching(browser, 'tobias', school.section.id)
   await page.goto(`${ADDRESS}/bench?student=${school.other.id}`)
   await page.getByRole('heading', { name: 'Pavo Lindqvar' }).waitFor()
 })

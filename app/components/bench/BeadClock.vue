@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { arcRun, arcVolts, beadTarget, startCurrent, travelFor } from '~~/core/setup'
+import { arcRun, arcVolts, settingsCard } from '~~/core/setup'
 import { formatHeat, formatSpeed, formatTime, type LengthUnit } from '~~/core/units'
 import { beadNumber } from '~~/core/coupon'
 import { useArcClock } from '~/composables/arcClock'
@@ -21,12 +21,10 @@ const run = computed(() => {
   const { document } = bench
   if (!document || !bead.value?.arcSeconds) return null
   const { ticket, piece } = document
-  const wanted = { ...ticket, joint: 'pad', pass: 'bead', thicknessMm: piece.thicknessMm } as const
-  const target = beadTarget({ ...wanted, coreMm: ticket.diameterMm }, bench.rules)
-  const volts = arcVolts(ticket.classification, ticket.currentA)
+  const card = settingsCard({ ...ticket, joint: 'pad', pass: 'bead', thicknessMm: piece.thicknessMm }, bench.rules)
   return arcRun({
-    lengthMm: bead.value.toMm - bead.value.fromMm, seconds: bead.value.arcSeconds, currentA: ticket.currentA, volts: (volts.low + volts.high) / 2,
-    targetMmPerMin: travelFor(ticket.classification, ticket.diameterMm, startCurrent(wanted, bench.rules).startA, target.areaMm2),
+    lengthMm: bead.value.toMm - bead.value.fromMm, seconds: bead.value.arcSeconds, currentA: ticket.currentA, volts: arcVolts(ticket.classification, ticket.currentA).middle,
+    targetMmPerMin: card.travelMmPerMin,
   })
 })
 const words = computed(() => {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { clampToBead, describeMark, isTry, type Bead } from '~~/core/coupon'
+import { platePieceOf } from '~~/core/trade'
 import type { LengthUnit } from '~~/core/units'
 import { useBenchActs } from '~/composables/benchActs'
 import { useBench } from '~/stores/bench'
@@ -103,7 +104,7 @@ const tipY = computed(() => {
   return above < -px(24) ? (tip.value?.y ?? 0) + px(22) : above
 })
 /** Short runs in rows carry their numbers at their own ends; lanes that cross the plate carry them at its edge. */
-const inRows = computed(() => document.value.piece.kind === 'arc-strike plate')
+const inRows = computed(() => platePieceOf(document.value.piece.kind).inRows)
 const numberAt = (bead: Bead) => (inRows.value
   ? placement.value.upright ? placement.value.point(bead.fromMm - px(16), bead.offsetMm) : placement.value.point(bead.fromMm - px(19), bead.offsetMm - px(5))
   : placement.value.upright

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { CouponDocument } from '~~/core/coupon'
+import { platePieceOf } from '~~/core/trade'
 import type { LengthUnit } from '~~/core/units'
 
 /** Over the drawing: how many beads, the stopwatch, and which way the arc travels. */
@@ -11,7 +12,7 @@ defineExpose({ time: () => clock.value?.press() })
 </script>
 
 <template>
-  <div class="caption"><span>{{ document.beads.length }} {{ document.piece.kind === 'arc-strike plate' ? 'runs' : 'beads' }}, {{ travel }}</span><BeadClock ref="clock" :unit="unit" /></div>
+  <div class="caption"><span>{{ document.beads.length }} {{ platePieceOf(document.piece.kind).inRows ? 'runs' : 'beads' }}, {{ travel }}</span><BeadClock ref="clock" :unit="unit" /></div>
 </template>
 
 <style scoped>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { beyondTable } from '~~/core/deposit'
 import type { HouseRules } from '~~/core/house'
 import type { SetUpCase, SettingsCard } from '~~/core/setup'
 import { cardFacts } from './cardFacts'
@@ -6,7 +7,7 @@ import { cardFacts } from './cardFacts'
 /** The settings card on the screen: the current first and largest, then how to hold the rod. */
 const props = defineProps<{ card: SettingsCard, wanted: SetUpCase, hand: 'right' | 'left', name: string, rules: HouseRules }>()
 const facts = computed(() => cardFacts(props.card, props.rules))
-const sources = computed(() => [...new Map([props.card.current.window.source, props.card.current.published.source, props.card.volts.source].map(source => [`${source.name}${source.clause}`, source])).values()])
+const sources = computed(() => [...new Map([props.card.current.window.source, props.card.current.published.source, props.card.volts.source, props.card.rate.source].map(source => [`${source.name}${source.clause}`, source])).values()])
 </script>
 
 <template>
@@ -21,6 +22,7 @@ const sources = computed(() => [...new Map([props.card.current.window.source, pr
       <RodAnglesView :wanted="{ angles: card.angles, joint: wanted.joint, position: wanted.position, travel: wanted.travel, hand }" />
       <dl><div v-for="fact in facts" :key="fact.name"><dt>{{ fact.name }}</dt><dd class="num">{{ fact.value }}</dd></div><div><dt>Polarity</dt><dd>{{ card.polarityWhy }}</dd></div></dl>
     </div>
+    <p v-if="beyondTable(card.rate)" class="quiet" role="status">{{ beyondTable(card.rate) }}: hold travel and rod time more loosely.</p>
     <div class="two words">
       <section><h3>Watch</h3><ul><li v-for="line in card.watch" :key="line">{{ line }}</li></ul></section>
       <section><h3>Take care</h3><ul><li v-for="caution in card.cautions" :key="caution.text">{{ caution.text }}</li></ul></section>

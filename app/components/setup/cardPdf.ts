@@ -1,4 +1,5 @@
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
+import { beyondTable } from '~~/core/deposit'
 import type { HouseRules } from '~~/core/house'
 import { rodAngleViews, viewSvg } from '../drawing/rodAngles'
 import type { BoothCard } from './boothCards'
@@ -31,7 +32,7 @@ function cardContent({ student, booth, rod, wanted, card, hand, address }: Booth
       { margin: [0, 5, 0, 0], layout: 'noBorders', table: { widths: [62, '*'], body: cardFacts(card, rules).slice(1).map(fact => [{ text: fact.name, fontSize: 8.5, color: QUIET, margin: [0, -1.6, 0, -1.6] }, { text: fact.value, fontSize: 8.5, bold: true, margin: [0, -1.6, 0, -1.6] }]) } },
       lines('Watch', card.watch.slice(0, 2)),
       lines('Take care', [...card.cautions].reverse().slice(0, 2).map(caution => caution.text)),
-      { text: `${window.source.name === published.source.name ? '' : `${window.source.name}; `}${published.source.name}, from memory, check your copy. The maker’s instructions and local rules come first.`, fontSize: 6, color: QUIET, margin: [0, 5, 0, 0] },
+      { text: `${window.source.name === published.source.name ? '' : `${window.source.name}; `}${published.source.name}, from memory, check your copy. ${beyondTable(card.rate) ? `${beyondTable(card.rate)}. ` : ''}The maker’s instructions and local rules come first.`, fontSize: 6, color: QUIET, margin: [0, 5, 0, 0] },
     ],
   }
 }

@@ -2,7 +2,7 @@
 import { useLocalStorage } from '@vueuse/core'
 import { readRulesFile, rulesSaveSchema, writeRulesFile } from '~~/contract/houseRules'
 import type { RulesVersion } from '~~/contract/record'
-import { completeRules, departures, rulesCatalogue, sayDefault, writeRule, type HouseRules, type RuleGroup } from '~~/core/house'
+import { completeRules, departures, rulesCatalogue, sayDefault, sayRange, writeRule, type HouseRules, type RuleGroup } from '~~/core/house'
 import { useFieldErrors } from '~/composables/fieldErrors'
 import { useLoader } from '~/composables/loader'
 import { useHouseRules } from '~/stores/houseRules'
@@ -26,16 +26,14 @@ onMounted(load)
 const locked = computed(() => !session.isLead)
 const inForce = computed(() => houseRules.current)
 const edited = computed(() => (locked.value ? inForce.value.rules : draft.value ? completeRules(draft.value.rules) : inForce.value.rules))
-const changed = computed(() => rulesCatalogue(edited.value).filter(line => !sameAt(line.path)).length + (JSON.stringify(edited.value.windows) === JSON.stringify(inForce.value.rules.windows) ? 0 : 1))
+const changedPaths = computed(() => new Set(departures(edited.value, inForce.value.rules).map(line => line.path)))
+const changed = computed(() => changedPaths.value.size + (JSON.stringify(edited.value.windows) === JSON.stringify(inForce.value.rules.windows) ? 0 : 1))
 const outrun = computed(() => draft.value !== null && draft.value.baseVersion !== inForce.value.version)
 
 const GROUPS: readonly RuleGroup[] = ['The bead', 'Restarts and ends', 'Grooves', 'Undercut', 'Angles and arc', 'Current', 'Moving up', 'Ways']
 const group = ref<RuleGroup | 'Departures'>('The bead')
 const departed = computed(() => new Set(departures(edited.value).map(line => line.path)))
 const lines = computed(() => rulesCatalogue(edited.value).filter(line => (group.value === 'Departures' ? departed.value.has(line.path) : line.group === group.value)))
-
-const at = (rules: HouseRules, path: string) => JSON.stringify(path.split('.').reduce<unknown>((value, key) => (value as Record<string, unknown> | undefined)?.[key], rules))
-const sameAt = (path: string) => at(edited.value, path) === at(inForce.value.rules, path)
 
 const problems = ref<Record<string, string>>({})
 const unreadable = computed(() => Object.values(problems.value).some(Boolean))
@@ -117,10 +115,10 @@ function exportFile() {
         <ul v-if="faults.length > 0" class="panel faults" role="alert"><li>Nothing was taken from this file:</li><li v-for="fault in faults" :key="fault">{{ fault }}</li></ul>
         <section class="panel lines" :aria-label="group">
           <p v-if="lines.length === 0" class="quiet none">This school departs from no default.</p>
-          <div v-for="line in lines" :key="line.path" class="line" :class="{ edited: !sameAt(line.path) }">
+          <div v-for="line in lines" :key="line.path" class="line" :class="{ edited: changedPaths.has(line.path) }">
             <div><h3>{{ line.name }}</h3><p class="quiet">{{ line.why }}</p></div>
             <RuleField :line="line" :rules="edited" :locked="locked" @write="write(writeRule(edited, line.path, $event))" @problem="(path, said) => { problems[path] = said }" />
-            <p class="default quiet"><template v-if="departed.has(line.path)"><span aria-hidden="true">◆</span> default {{ sayDefault(line, edited) ?? 'by the other school' }}</template></p>
+            <p v-if="line.kind !== 'choice' || departed.has(line.path)" class="default quiet"><span v-if="line.kind !== 'choice'">{{ sayRange(line, edited.unit) }}</span><span v-if="departed.has(line.path)"><span aria-hidden="true">◆</span> default {{ sayDefault(line, edited) ?? 'by the other school' }}</span></p>
           </div>
           <div v-if="group === 'Current'" class="line own"><div><h3>Own current windows</h3><p class="quiet">Held to before practice and the published window.</p></div><WindowTable :rules="edited" :locked="locked" @write="write({ ...edited, windows: $event })" /></div>
         </section>
@@ -158,8 +156,7 @@ aside { position: sticky; top: 16px; }
 .line.own { grid-template-columns: minmax(0, 1fr); }
 h3 { font-size: 1rem; font-weight: 650; }
 .edited h3::after { content: ' changed'; color: rgb(var(--v-theme-primary)); font-size: 0.85rem; }
-.default { grid-column: 1 / -1; font-size: 0.88rem; }
-.default:empty { display: none; }
+.default { grid-column: 1 / -1; font-size: 0.88rem; display: flex; gap: 4px 18px; flex-wrap: wrap; }
 .none { padding: 24px 0; }
 .faults { padding: 12px 18px; color: var(--poor); font-weight: 600; }
 .save { display: grid; gap: 8px; }

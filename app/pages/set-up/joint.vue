@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useClipboard } from '@vueuse/core'
-import { planStack, stackTotals, type JointShape, type StackPlan, type StackPlanner } from '~~/core/deposit'
+import { beyondTable, depositionRate, planStack, stackTotals, type JointShape, type StackPlan, type StackPlanner } from '~~/core/deposit'
 import { arcVolts, startCurrent, type Joint } from '~~/core/setup'
 import { ROD_SIZES, type PadPosition } from '~~/core/trade'
 import { bothUnits, formatHeat, formatLength, formatTime, formatWeight, inches } from '~~/core/units'
@@ -76,10 +76,11 @@ const current = computed(() => startCurrent({
   classification: String(form.values.value.rod), diameterMm: rod.value.diameterMm, position: position.value, travel: position.value === '3G' ? 'up' : 'left to right',
   joint: kind.value === 'T fillet' ? 'T' : 'V, backing' satisfies Joint, pass: kind.value === 'T fillet' ? 'first' : 'fill', thicknessMm: of('plate'),
 }, rules.value).startA)
-const totals = (from: number) => {
-  const volts = arcVolts(String(form.values.value.rod), current.value)
-  return stackTotals(plan.value!.beads.slice(from), { lengthMm: of('long'), classification: String(form.values.value.rod), rod: rod.value, currentA: current.value, volts: (volts.low + volts.high) / 2, stubMm: rules.value.stubMm })
-}
+const classification = computed(() => String(form.values.value.rod))
+const totals = (from: number) => stackTotals(plan.value!.beads.slice(from), {
+  lengthMm: of('long'), classification: classification.value, rod: rod.value, currentA: current.value, volts: arcVolts(classification.value, current.value).middle, stubMm: rules.value.stubMm,
+})
+const beyond = computed(() => beyondTable(depositionRate(classification.value, rod.value.diameterMm, current.value)))
 const heatWords = ([least, most]: readonly [number, number]) => {
   const [from, to] = [formatHeat(least, unit.value), formatHeat(most, unit.value)]
   return from === to ? to : `${from.replace(/ .*/, '')} to ${to}`
@@ -132,7 +133,8 @@ const next = computed(() => plan.value?.beads[laid.value] ?? null)
         <p v-if="tight" class="note" role="alert">Bead {{ tight.number }} leaves a slot too narrow for the rod.<template v-if="tight.betterAimMm !== null"> Aim it {{ aimWords(tight.betterAimMm) }}. <v-btn variant="text" @click="aims = { ...aims, [tight.number]: tight.betterAimMm }">Do that</v-btn></template></p>
         <p v-if="over" class="note" role="alert">The cap runs further beyond an edge than the house’s {{ formatLength(rules.capBeyondMm, unit) }}.</p>
         <p v-if="tall" class="note" role="status">The cap stands over the house’s {{ formatLength(rules.reinforcementMm.high, unit) }}: leave less on its last bead.</p>
-        <dl class="num"><div v-for="figure in figures" :key="figure.name"><dt>{{ figure.name }}</dt><dd>{{ figure.value }}</dd></div></dl>
+        <FigureList :figures="figures" />
+        <p v-if="beyond" class="note" role="status">{{ beyond }}.</p>
         <p class="quiet small">{{ form.values.value.rod }} · {{ rod.name }} at {{ current }} A, by its card; the root is counted with it. <template v-if="kind === 'double V'">One side of two.</template> Bead sizes are common practice, deposition typical makers’ data from memory: weigh your own.</p>
       </template>
     </section>
@@ -145,9 +147,6 @@ const next = computed(() => plan.value?.beads[laid.value] ?? null)
 .steps { display: flex; align-items: center; gap: 14px; flex-wrap: wrap; }
 .steps input { flex: 1; min-width: 160px; height: 32px; accent-color: rgb(var(--v-theme-primary)); }
 .next { font-weight: 600; }
-dl { display: grid; grid-template-columns: repeat(auto-fill, minmax(150px, 1fr)); gap: 12px 18px; }
-dt { color: var(--quiet); font-size: 0.9rem; }
-dd { font-weight: 650; font-size: 1.08rem; }
 .note { color: rgb(var(--v-theme-warning)); font-weight: 600; }
 .alert { color: var(--poor); font-weight: 600; }
 .small { font-size: 0.88rem; }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useClipboard } from '@vueuse/core'
-import { planPad, type PadPlan } from '~~/core/deposit'
+import { beyondTable, planPad, type PadPlan } from '~~/core/deposit'
 import { wantedWidth } from '~~/core/house'
 import { arcVolts } from '~~/core/setup'
 import { ELECTRODES, ROD_SIZES } from '~~/core/trade'
@@ -37,11 +37,10 @@ const of = (id: string) => Number(form.values.value[id])
 const outcome = computed<{ plan: PadPlan } | { problem: string }>(() => {
   const rod = ROD_SIZES.find(row => row.name === form.values.value.size)!
   const classification = String(form.values.value.rod)
-  const volts = arcVolts(classification, of('current'))
   try {
     return { plan: planPad({
       lengthMm: of('long'), widthMm: of('wide'), beadMm: of('bead'), overlap: of('overlap') / 100, classification, rod: { ...rod, lengthMm: of('rodLength') },
-      currentA: of('current'), volts: (volts.low + volts.high) / 2, travelMmPerMin: of('travel'), stubMm: of('stub'),
+      currentA: of('current'), volts: arcVolts(classification, of('current')).middle, travelMmPerMin: of('travel'), stubMm: of('stub'),
     }) }
   } catch (error) {
     return { problem: messageOf(error) }
@@ -82,9 +81,9 @@ const figures = computed(() => {
       <template v-else-if="plan">
         <PadDrawing :plan="plan" :bead-mm="of('bead')" :length-mm="of('long')" :width-mm="of('wide')" :thickness-mm="of('thick')" />
         <p class="quiet small">To scale, from above with each restart, and cut across. Lapped beads stand higher than one alone.</p>
-        <dl class="num"><div v-for="figure in figures" :key="figure.name"><dt>{{ figure.name }}</dt><dd>{{ figure.value }}</dd></div></dl>
+        <FigureList :figures="figures" />
         <p v-if="heightOff" class="note" role="status">One bead alone would be {{ formatLength(plan.beadHeightMm, unit) }} high; the house wants {{ formatLength(rules.heightMm.low, unit) }} to {{ formatLength(rules.heightMm.high, unit) }}. {{ plan.beadHeightMm > rules.heightMm.high ? 'Travel faster, or let it be wider.' : 'Travel slower, or keep it narrower.' }}</p>
-        <p v-if="plan.rate.beyond" class="note" role="status">Deposition is tabled from {{ plan.rate.beyond.lowA }} to {{ plan.rate.beyond.highA }} A; beyond that it goes with the current.</p>
+        <p v-if="beyondTable(plan.rate)" class="note" role="status">{{ beyondTable(plan.rate) }}.</p>
         <p class="quiet small">{{ plan.rate.source.name }} ({{ plan.rate.source.certainty }}) at {{ formatSpeed(of('travel'), unit) }}.</p>
       </template>
     </section>
@@ -95,9 +94,6 @@ const figures = computed(() => {
 .slide { display: grid; gap: 2px; }
 input[type='range'] { width: 100%; height: 32px; accent-color: rgb(var(--v-theme-primary)); }
 .plan { padding: 18px 20px; display: grid; gap: 12px; }
-dl { display: grid; grid-template-columns: repeat(auto-fill, minmax(150px, 1fr)); gap: 12px 18px; }
-dt { color: var(--quiet); font-size: 0.9rem; }
-dd { font-weight: 650; font-size: 1.08rem; }
 .note { color: rgb(var(--v-theme-warning)); font-weight: 600; }
 .alert { color: var(--poor); font-weight: 600; }
 .small { font-size: 0.88rem; }
