@@ -29,6 +29,7 @@ describe('formatFraction', () => {
 
 it('shows a length with its unit', () => {
   expect(formatLength(inches(1 / 32), 'in')).toBe('1/32 in')
+  expect(formatLength(inches(9 / 32), 'in')).toBe('9/32 in')
   expect(formatLength(31.75, 'in')).toBe('1 1/4 in')
   expect(formatLength(2.38, 'mm')).toBe('2.4 mm')
   expect(formatLength(152.4, 'mm')).toBe('152 mm')

@@ -62,13 +62,13 @@ export function formatFraction(mm: number, denominator = 16): string {
 
 /**
  * A length as the school's screens show it, with its unit.
- * Inches go to the nearest 1/16 (1/32 under a quarter inch, where undercut and rods live); millimetres to 1 (0.1 under 10).
+ * Inches go to the nearest 1/16 (1/32 under half an inch, where undercut, rods and bead widths live); millimetres to 1 (0.1 under 10).
  * @param mm millimetres
  * @example formatLength(31.75, 'in') // '1 1/4 in'
  */
 export function formatLength(mm: number, unit: LengthUnit): string {
   if (unit === 'mm') return `${Math.abs(mm) < 10 ? Math.round(mm * 10) / 10 : Math.round(mm)} mm`
-  return `${formatFraction(mm, Math.abs(mm) < inches(1 / 4) ? 32 : 16)} in`
+  return `${formatFraction(mm, Math.abs(mm) < inches(1 / 2) ? 32 : 16)} in`
 }
 
 /** What was typed, as it was understood. */
