@@ -8,8 +8,8 @@ import { run, runTask } from './run.mjs'
 import { main, step } from './say.mjs'
 import { serve } from './serve.mjs'
 
-/** Everything is tested, or one kind of it: `node bin/test.mjs unit`. */
-const wanted = process.argv[2] ?? 'all'
+/** Everything is tested, or one kind of it, or some files of a kind: `node bin/test.mjs e2e pipe`. */
+const [wanted = 'all', ...files] = process.argv.slice(2)
 const asked = kind => wanted === 'all' || wanted === kind
 const counts = { passed: 0, failed: 0 }
 
@@ -28,7 +28,7 @@ async function check(what, work) {
 async function vitest(project, env = {}) {
   const dir = await mkdtemp(`${tmpdir()}/fusilis-test-`)
   const report = `${dir}/report.json`
-  await run('npx', ['vitest', 'run', '--project', project, '--reporter=dot', '--reporter=json', `--outputFile=${report}`], { env: { NO_COLOR: '1', ...env }, show: true }).catch(() => {})
+  await run('npx', ['vitest', 'run', ...files, '--project', project, '--reporter=dot', '--reporter=json', `--outputFile=${report}`], { env: { NO_COLOR: '1', ...env }, show: true }).catch(() => {})
   const result = await readFile(report, 'utf8').then(JSON.parse, () => null)
   counts.passed += result?.numPassedTests ?? 0
   const failed = (result?.numFailedTests ?? 0)

@@ -1,9 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import fc from 'fast-check'
 import { ValidationError } from 'yup'
-import { putMark } from '../core/coupon'
-import { aCoupon, aFlaw } from '../core/coupon/example'
+import { newFlaw, putMark, usualPiece, type CouponDocument } from '../core/coupon'
+import { aCoupon, aFlaw, aJoint } from '../core/coupon/example'
+import type { FitUp } from '../core/setup'
 import { drawLearner, seededRandom, weldCoupon } from '../core/simulate'
+import { PIECES, positionOf, positionsFor } from '../core/trade'
 import { inches } from '../core/units'
 import { couponSaveSchema, couponSchema } from './coupon'
 
@@ -66,4 +68,42 @@ describe('a coupon on the wire', () => {
   it('refuses what is not a coupon at all', () => {
     for (const nothing of [null, [], 'coupon', { beads: 7 }]) expect(() => couponSaveSchema.validateSync({ baseVersion: 0, why: '', document: nothing })).toThrow(ValidationError)
   })
+})
+
+describe('a joint on the wire', () => {
+  const pipe = aJoint()
+  const fitUp: FitUp = {
+    bare: { leftMm: 3.2, rightMm: 3.2 }, afterFirstTack: { leftMm: 3.2, rightMm: 2.4 }, afterSecondTack: null, misalignmentMm: 0, presetDegrees: 3, leftDegrees: null,
+    bevelDegrees: { left: 30, right: 30 }, landMm: 2.4, tacks: [{ atMm: 6, lengthMm: 12.7, feathered: true }], surface: 'bright metal', clamp: null,
+  }
+  const logged = { ...pipe, fitUp, passes: pipe.passes!.map((pass, n) => (n === 0 ? { ...pass, process: 'GTAW' as const, classification: 'ER70S-2', diameterMm: inches(3 / 32), polarity: 'DCEN' as const, log: { cleaned: 'brush' as const, interpassC: 120, started: '18:05', ended: '18:20' } } : pass)) }
+
+  it.each(PIECES.map(row => row.kind))('%s is taken in each of its positions, and comes back as it went', (kind) => {
+    for (const position of positionsFor(kind)) {
+      const sent = aJoint(usualPiece(kind), { position, travel: positionOf(position).travel[0]! })
+      expect(couponSchema.validateSync(JSON.parse(JSON.stringify(sent)))).toEqual(sent)
+    }
+  })
+  it('its fit-up and its log are kept as they were', () => expect(couponSchema.validateSync(JSON.parse(JSON.stringify(logged)))).toEqual(logged))
+
+  it('whatever a student welds of it is taken', () => {
+    const random = seededRandom(4)
+    for (let n = 0; n < 20; n++) expect(wrong(weldCoupon(pipe, drawLearner(random, null), n, random))).toEqual([])
+  })
+
+  it.each<[string, (document: CouponDocument) => unknown, RegExp]>([
+    ['5G on a pad', () => ({ ...aCoupon(), ticket: { ...aCoupon().ticket, position: '5G' } }), /ticket.position: A pad is welded in 1G, 2G, 3G or 4G/],
+    ['E7024 overhead', () => ({ ...aCoupon(), ticket: { ...aCoupon().ticket, position: '4G', classification: 'E7024' } }), /ticket.classification: E7024/],
+    ['a pipe nobody keeps', document => ({ ...document, piece: { ...document.piece, pipe: '5 Sch 40' } }), /piece.pipe.*choose from 2 Sch 40/],
+    ['a joint with no passes', ({ passes: _, ...document }) => document, /passes: A joint has passes/],
+    ['a pad with passes', document => ({ ...aCoupon(), passes: document.passes }), /passes: A plate has no passes/],
+    ['a bead of no pass', document => ({ ...document, beads: document.beads.map((bead, n) => (n === 1 ? { ...bead, passId: 'p9' } : bead)) }), /beads\[1\].passId: This bead is of no pass/],
+    ['two passes with one id', document => ({ ...document, passes: document.passes!.map(pass => ({ ...pass, id: 'p1' })) }), /Two passes have the same id/],
+    ['a bare rod for SMAW', document => ({ ...document, passes: document.passes!.map(pass => ({ ...pass, classification: 'ER70S-2' })) }), /not a rod of this process/],
+    ['concavity on the face', document => putMark(document, { ...newFlaw(document, 'f', 'root concavity', { beadId: 'root-side', atMm: 50 }), beadId: 'p3-right' }), /Root concavity is read on the root side/],
+    ['spatter on the root', document => putMark(document, { ...newFlaw(document, 'f', 'spatter', { beadId: 'root-side', atMm: 50 }) }), /Spatter is read on the face/],
+    ['a bead past 12 o’clock', document => ({ ...document, beads: document.beads.map((bead, n) => (n === 2 ? { ...bead, toMm: 400 } : bead)) }), /runs off the pipe, which is 189.5 mm round/],
+    ['a time that is none', document => ({ ...document, passes: document.passes!.map(pass => ({ ...pass, log: { started: '25:00' } })) }), /time like 18:30/],
+    ['a gap under nothing', document => ({ ...document, fitUp: { ...fitUp, misalignmentMm: -1 } }), /fitUp.misalignmentMm is 0 or more/],
+  ])('refuses %s, with why', (_, change, said) => expect(wrong(change(pipe)).join('\n')).toMatch(said))
 })

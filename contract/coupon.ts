@@ -1,15 +1,14 @@
 import { array, boolean, lazy, mixed, number, object, string, type Schema } from 'yup'
 import type { CouponDocument, Degree, Mark, TryKind, Verdict } from '../core/coupon'
-import { FAULTS } from '../core/coupon'
-import { DISCONTINUITIES, ELECTRODES, PLATE_PIECES, POSITIONS, ROD_SIZES } from '../core/trade'
-import { day, label, millimetres, uuid } from './fields'
+import { FAULTS, isPlate, READING_KINDS, refusals, stripOf } from '../core/coupon'
+import { DISCONTINUITIES, ELECTRODES, POSITIONS, ROD_SIZES } from '../core/trade'
+import { amperes, day, key, label, millimetres, oneOf, uuid } from './fields'
+import { fitUpSchema, passesSchema } from './pass'
+import { pieceSchema } from './piece'
 
 const MOST_NOTES = 10_000
 const MOST_BEADS = 60
 const MOST_MARKS = 2_000
-
-const oneOf = <T extends string>(values: readonly T[], what: string) =>
-  string<T>().strict().required('${path} is missing').oneOf([...values], `\${path} is not ${what} that is kept; choose from ${values.join(', ')}`)
 
 const degree = () => oneOf<Degree>(['sound', 'workable', 'poor'], 'a degree')
 const verdict = () => oneOf<Verdict>(['move on', 'run it again', 'start over'], 'a verdict')
@@ -22,7 +21,7 @@ const ticketSchema = object({
     'size', `\${path} is no rod size that is kept; choose from ${ROD_SIZES.map(size => `${size.name} in`).join(', ')}`,
     value => ROD_SIZES.some(size => Math.abs(size.diameterMm - (value ?? 0)) < 0.01)),
   rods: oneOf(['new', 'stubs'] as const, 'a kind of rod'),
-  currentA: number().strict().required('${path} is missing').integer('${path} is a whole number of amperes').min(10, '${path} is at least 10 A').max(500, '${path} is at most 500 A'),
+  currentA: amperes(),
   polarity: oneOf(['DCEP', 'DCEN', 'AC'] as const, 'a polarity'),
   hand: oneOf(['right', 'left'] as const, 'a hand'),
   travel: oneOf(['left to right', 'right to left', 'up', 'down'] as const, 'a direction'),
@@ -30,22 +29,14 @@ const ticketSchema = object({
   hoursOut: number().strict().optional().min(0, '${path} is 0 h or more').max(1000, '${path} is at most 1000 h'),
 }).exact('${properties} does not belong on a ticket')
 
-const pieceSchema = object({
-  kind: oneOf(PLATE_PIECES.map(row => row.kind), 'a piece'),
-  lengthMm: millimetres().required().min(25, '${path} is at least 25 mm').max(1000, '${path} is at most 1000 mm'),
-  widthMm: millimetres().required().min(20, '${path} is at least 20 mm').max(1000, '${path} is at most 1000 mm'),
-  thicknessMm: millimetres().required().min(1, '${path} is at least 1 mm').max(100, '${path} is at most 100 mm'),
-  everyMm: millimetres().optional().min(6, '${path} is at least 6 mm').max(300, '${path} is at most 300 mm'),
-}).exact()
-
-const key = () => string().strict().required().matches(/^[\w-]{1,64}$/, '${path} is not an id')
-
 const beadSchema = object({
   id: key(),
   offsetMm: millimetres().required(),
   widthMm: millimetres().required().min(1, '${path} is at least 1 mm').max(60, '${path} is at most 60 mm'),
   fromMm: millimetres().required().min(0, '${path} lies off the plate'),
   toMm: millimetres().required(),
+  passId: key().optional(),
+  face: string().strict().optional().oneOf(['face', 'far side', 'root'], '${path} is face, far side or root'),
   arcSeconds: number().strict().optional().moreThan(0, '${path} is more than 0 s').max(3600, '${path} is at most 3600 s'),
 }).exact()
 
@@ -72,7 +63,7 @@ const flawMark = object({
 const readingMark = object({
   ...place,
   kind: oneOf(['reading'] as const, 'a mark'),
-  of: oneOf(['width', 'height'] as const, 'a reading'),
+  of: oneOf(READING_KINDS, 'a reading'),
   valueMm: millimetres().required().moreThan(0, '${path} is more than 0').max(60, '${path} is at most 60 mm'),
 }).exact()
 
@@ -90,7 +81,7 @@ const markSchema = lazy((value: unknown) => {
 
 /**
  * The coupon document as it crosses the wire. Besides the shape it checks that everything lies where it can:
- * beads on the plate, marks on their bead, spans the right way round, ids used once.
+ * a piece that can be welded so, beads on it and of a pass it has, marks on their bead, spans the right way round, ids used once.
  */
 export const couponSchema = object({
   schema: number().strict().required().oneOf([1], '${path} is version 1'),
@@ -98,8 +89,10 @@ export const couponSchema = object({
   classDay: day().required('${path} is missing'),
   rulesVersion: number().strict().required().integer().min(1),
   mock: boolean().strict().required(),
-  piece: pieceSchema.required(),
+  piece: pieceSchema,
   ticket: ticketSchema.required(),
+  passes: passesSchema,
+  fitUp: fitUpSchema,
   beads: array(beadSchema.required()).strict().required().min(1, 'A coupon has at least one bead').max(MOST_BEADS, `A coupon has at most ${MOST_BEADS} beads`),
   marks: array(markSchema).strict().required().max(MOST_MARKS, `A coupon has at most ${MOST_MARKS} marks`),
   cleanUp: degree(),
@@ -108,21 +101,43 @@ export const couponSchema = object({
   overrule: object({ verdict: verdict(), reason: label(400) }).nullable().defined(),
 }).exact('${properties} does not belong on a coupon')
   .test('geometry', '', function (value) {
-    const wrong = misplaced(value as unknown as CouponDocument)
+    const document = value as unknown as CouponDocument
+    const wrong = isWhole(document) ? misfit(document) ?? misplaced(document) : null
     return wrong ? this.createError({ message: wrong.message, path: this.path ? `${this.path}.${wrong.path}` : wrong.path }) : true
   })
 
 const ROUNDING = 1e-6
 
-function misplaced({ piece, beads, marks }: CouponDocument): { path: string, message: string } | null {
-  if (!piece || !Array.isArray(beads) || !Array.isArray(marks)) return null
+interface Wrong { path: string, message: string }
+
+/** A piece, position, rod and passes that do not go together. */
+function misfit(document: CouponDocument): Wrong | null {
+  const [first] = refusals(document)
+  if (first) return { path: first.field === 'piece' || first.field === 'passes' ? first.field : `ticket.${first.field}`, message: first.why }
+  const { piece, passes, beads } = document
+  if (isPlate(piece)) return passes ? { path: 'passes', message: 'A plate has no passes' } : null
+  if (!passes) return { path: 'passes', message: 'A joint has passes' }
+  const ids = new Set(passes.map(pass => pass.id))
+  if (ids.size < passes.length) return { path: 'passes', message: 'Two passes have the same id' }
+  const stray = beads.findIndex(bead => !bead.passId || !ids.has(bead.passId))
+  return stray < 0 ? null : { path: `beads[${stray}].passId`, message: 'This bead is of no pass of the joint' }
+}
+
+/** Whether what the checks across fields look at is there; what is missing has its own message. */
+const isWhole = ({ piece, ticket, passes, beads, marks }: CouponDocument): boolean =>
+  pieceSchema.isValidSync(piece) && ticketSchema.isValidSync(ticket) && passesSchema.isValidSync(passes) && Array.isArray(beads) && Array.isArray(marks)
+
+function misplaced(document: CouponDocument): Wrong | null {
+  const { beads, marks, piece } = document
+  const strip = stripOf(piece)
+  const what = strip.round ? 'pipe' : isPlate(piece) ? 'plate' : 'piece'
   const lanes = new Map(beads.map(bead => [bead.id, bead]))
   if (lanes.size < beads.length) return { path: 'beads', message: 'Two beads have the same id' }
   for (const [index, bead] of beads.entries()) {
     const path = `beads[${index}]`
     if (bead.toMm <= bead.fromMm) return { path: `${path}.toMm`, message: `Bead ${index + 1} ends before it begins` }
-    if (bead.toMm > piece.lengthMm + ROUNDING) return { path: `${path}.toMm`, message: `Bead ${index + 1} runs off the plate, which is ${piece.lengthMm} mm long` }
-    if (bead.offsetMm < 0 || bead.offsetMm > piece.widthMm) return { path: `${path}.offsetMm`, message: `Bead ${index + 1} lies beside the plate, which is ${piece.widthMm} mm wide` }
+    if (bead.toMm > strip.lengthMm + ROUNDING) return { path: `${path}.toMm`, message: `Bead ${index + 1} runs off the ${what}, which is ${sizeOf(strip.lengthMm)} mm ${strip.round ? 'round' : 'long'}` }
+    if (bead.offsetMm < 0 || bead.offsetMm > strip.widthMm) return { path: `${path}.offsetMm`, message: `Bead ${index + 1} lies beside the ${what}, which is ${sizeOf(strip.widthMm)} mm wide` }
   }
   const ids = new Set<string>()
   for (const [index, mark] of marks.entries()) {
@@ -135,11 +150,16 @@ function misplaced({ piece, beads, marks }: CouponDocument): { path: string, mes
     if (mark.atMm < bead.fromMm - ROUNDING || mark.atMm > bead.toMm + ROUNDING)
       return { path: `${path}.atMm`, message: `${mark.atMm} mm is not on its bead, which runs from ${bead.fromMm} to ${bead.toMm} mm` }
     if (mark.kind !== 'flaw') continue
+    const { on, name } = DISCONTINUITIES.find(row => row.id === mark.flaw) ?? { on: 'both', name: '' }
+    if (on !== 'both' && (bead.face === 'root') !== (on === 'root')) return { path: `${path}.flaw`, message: `${name} is read on the ${on === 'root' ? 'root side' : 'face'}` }
     if (mark.toMm < mark.atMm - ROUNDING) return { path: `${path}.toMm`, message: 'The span is turned round: it ends before it begins' }
     if (mark.toMm > bead.toMm + ROUNDING) return { path: `${path}.toMm`, message: `The span runs past the end of its bead at ${bead.toMm} mm` }
   }
   return null
 }
+
+/** A size in a message: to a tenth, and no more places than it needs. */
+const sizeOf = (mm: number) => Math.round(mm * 10) / 10
 
 /** The body of `PUT /api/coupons/:id`. `baseVersion` is the version that was edited, 0 for a new coupon. */
 export const couponSaveSchema = object({

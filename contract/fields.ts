@@ -33,3 +33,12 @@ export const timeOfDay = () => string().strict().matches(/^([01]\d|2[0-3]):[0-5]
 export const millimetres = () => number().strict().typeError('${path} is a number of millimetres').test(
   'finite', '${path} is a number of millimetres', value => value === undefined || value === null || Number.isFinite(value))
 
+/** One of some words. */
+export const oneOf = <T extends string>(values: readonly T[], what: string) =>
+  string<T>().strict().required('${path} is missing').oneOf([...values], `\${path} is not ${what} that is kept; choose from ${values.join(', ')}`)
+
+/** An id made from a place or by a browser. */
+export const key = () => string().strict().required().matches(/^[\w-]{1,64}$/, '${path} is not an id')
+
+export const amperes = () =>
+  number().strict().required('${path} is missing').integer('${path} is a whole number of amperes').min(10, '${path} is at least 10 A').max(500, '${path} is at most 500 A')

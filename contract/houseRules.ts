@@ -1,6 +1,6 @@
 import { array, lazy, number, object, string, ValidationError, type AnyObject, type Schema } from 'yup'
 import { completeRules, DEFAULT_HOUSE_RULES, rulesCatalogue, sayQuantity, sayRange, writeRule, type Between, type HouseRules, type RuleLine } from '../core/house'
-import { ELECTRODES, POSITIONS, ROD_SIZES } from '../core/trade'
+import { ELECTRODES, PAD_POSITIONS, ROD_SIZES } from '../core/trade'
 import type { LengthUnit } from '../core/units'
 import { label } from './fields'
 import type { FieldError } from './problem'
@@ -25,7 +25,7 @@ function schemaOf(line: RuleLine, unit: LengthUnit): Schema {
 const windowSchema = object({
   classification: string().strict().required().oneOf(ELECTRODES.map(row => row.classification), 'Choose a rod that is kept'),
   diameterMm: number().strict().required().test('size', 'Choose a size that is kept', value => ROD_SIZES.some(size => Math.abs(size.diameterMm - (value ?? 0)) < 0.01)),
-  position: string().strict().required().oneOf(POSITIONS.map(row => row.id), 'Choose a position that is kept'),
+  position: string().strict().required().oneOf(PAD_POSITIONS.map(row => row.id), 'Choose a position that is kept'),
   lowA: number().strict().required().integer().min(10, 'A window begins at 10 A or more').max(500, 'A window begins at 500 A at most'),
   highA: number().strict().required().integer().max(500, 'A window ends at 500 A at most').test('order', 'A window ends over where it begins', function (value) {
     return value === undefined || value > Number(this.parent.lowA)

@@ -1,5 +1,5 @@
 import { array, boolean, number, object, string } from 'yup'
-import type { Hand, PlatePiece, Ticket, Verdict } from '../core/coupon'
+import type { Hand, Pass, Piece, Ticket, Verdict } from '../core/coupon'
 import { day, label, timeOfDay, uuid } from './fields'
 
 export type Role = 'lead' | 'instructor' | 'student'
@@ -133,6 +133,10 @@ export interface FloorStudent extends Student {
     readonly nextRun: string
     readonly ticket: Ticket
     readonly beadCount: number
-    readonly piece: PlatePiece
+    readonly piece: Piece
+    /** Passes of a joint, as they were run. */
+    readonly passes?: readonly Pass[]
+    /** What the last fit-up of it asks of the next, degrees. */
+    readonly nextPresetDegrees: number | null
   }
 }

@@ -1,12 +1,13 @@
 import type { CouponDocument, Verdict } from '../core/coupon'
 import type { ElementId } from '../core/grading'
 import type { HouseRules } from '../core/house'
-import type { PadPosition, RodFamily } from '../core/trade'
+import type { PositionId, RodFamily, Work } from '../core/trade'
 import type { Student } from './people'
 
-/** Summed evidence of one student: a cell of position by rod family, an element in it. */
+/** Summed evidence of one student: a cell of kind of piece by position by rod family, an element in it. */
 export interface EvidenceSum {
-  readonly position: PadPosition
+  readonly work: Work
+  readonly position: PositionId
   readonly rodFamily: RodFamily
   readonly element: ElementId
   readonly tried: number

@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest'
-import { isTry } from '../core/coupon'
+import { isTry, thicknessOf } from '../core/coupon'
 import { EXAMPLE_STUDENT } from '../core/coupon/example'
 import { gradeCoupon } from '../core/grading'
 import { startCurrent } from '../core/setup'
+import { runAs } from '../core/trade'
 import { couponSchema } from '../contract/coupon'
 import { growSchool, SCHOOL_RULES } from './gannetQuay'
 
@@ -40,7 +41,7 @@ describe('the made-up school', () => {
   it('runs its rods where the card says, give or take, but for the one who runs hot', () => {
     const off = (index: number) => {
       const own = students[index]!.coupons.map(({ document: { ticket, piece } }) =>
-        ticket.currentA - startCurrent({ ...ticket, joint: 'pad', pass: 'bead', thicknessMm: piece.thicknessMm }, SCHOOL_RULES).startA)
+        ticket.currentA - startCurrent({ ...ticket, position: runAs(ticket.position), joint: 'pad', pass: 'bead', thicknessMm: thicknessOf(piece) }, SCHOOL_RULES).startA)
       return own.reduce((sum, amperes) => sum + amperes, 0) / own.length
     }
     expect(Math.abs(off(4))).toBeLessThan(3)

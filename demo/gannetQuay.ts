@@ -1,11 +1,11 @@
-import type { CouponDocument, Hand, PlatePiece, Ticket } from '../core/coupon'
-import { newCoupon } from '../core/coupon'
+import type { CouponDocument, Hand, Piece, Ticket } from '../core/coupon'
+import { newCoupon, thicknessOf, usualPiece } from '../core/coupon'
 import { gradeCoupon } from '../core/grading'
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../core/house'
 import { startCurrent } from '../core/setup'
 import { drawLearner, seededRandom, weldCoupon, type Habit, type Learner, type Random } from '../core/simulate'
 import { inches } from '../core/units'
-import { positionOf, type PadPosition } from '../core/trade'
+import { positionOf, runAs, type PadPosition, type PositionId } from '../core/trade'
 import type { SectionFields, Weekday } from '../contract/people'
 import { STUDENT_NAMES } from './names'
 
@@ -41,13 +41,29 @@ const PER_WEEK = 7
 const ARC_STRIKE_PLATES = 2
 const PLATE = { kind: 'pad', lengthMm: inches(6), widthMm: inches(4), thicknessMm: inches(3 / 8) } as const
 
-/** The short ladder the made-up school climbs: each rung is left after three good coupons in a row, or after long enough. */
-const RUNGS: readonly { rung: string, position: PadPosition }[] = [
-  { rung: 'flat pad', position: '1G' }, { rung: 'horizontal pad', position: '2G' }, { rung: 'vertical pad', position: '3G' }, { rung: 'overhead pad', position: '4G' },
+interface Rung {
+  readonly rung: string
+  readonly position: PositionId
+  readonly piece: Piece
+  readonly diameterMm: number
+}
+
+const joint = (rung: string, position: PositionId, piece: Piece, diameterMm = inches(1 / 8)): Rung => ({ rung, position, piece, diameterMm })
+
+/** The ladder the made-up school climbs: each rung is left after three good coupons in a row, or after long enough. */
+const RUNGS: readonly Rung[] = [
+  joint('flat pad', '1G', PLATE), joint('square butt', '1G', usualPiece('square butt')), joint('horizontal pad', '2G', PLATE), joint('T fillet 2F', '2F', usualPiece('T')),
+  joint('vertical pad', '3G', PLATE), joint('T fillet 3F', '3F', usualPiece('T')), joint('overhead pad', '4G', PLATE), joint('T fillet 4F', '4F', usualPiece('T')),
+  joint('V with backing 3G', '3G', usualPiece('plate groove'), inches(3 / 32)),
+  joint('open root 3G', '3G', usualPiece('plate groove', true), inches(3 / 32)),
+  joint('pipe 2G', '2G', usualPiece('pipe butt'), inches(3 / 32)),
+  joint('pipe 5G', '5G', usualPiece('pipe butt'), inches(3 / 32)),
+  joint('pipe 6G', '6G', usualPiece('pipe butt'), inches(3 / 32)),
 ]
-const LONG_ENOUGH = 24
+/** How long depends on the student. */
+const longEnough = (place: number) => 5 + (place % 4)
 /** Whoever has a habit to unlearn is kept on a rung for longer: in every class somebody pads flat while others are overhead. */
-const LONG_WITH_HABIT = 46
+const LONG_WITH_HABIT = 16
 
 const SECTIONS: readonly { name: string, days: readonly Weekday[], from: string, to: string }[] = [
   { name: 'Evening A', days: ['Mon', 'Wed'], from: '18:00', to: '21:30' },
@@ -95,35 +111,42 @@ function growStudent({ name, place, booth, openings }: { name: string, place: nu
   const done = new Map<PadPosition, number>()
   let rung = 0
   let goodInARow = 0
+  let onRung = 0
   const total = WEEKS * PER_WEEK
   for (let n = 0; n < total; n++) {
     const { position } = RUNGS[rung]!
-    const ticket = ticketFor(rungFor(n, RUNGS[rung]!), { hand, booth, learner, stubs: n % 6 === 5, cellulosic: position === '2G' && n % 4 === 3 }, random)
+    const lies = runAs(position)
+    const ticket = ticketFor(rungFor(n, RUNGS[rung]!), { hand, booth, learner, stubs: n % 6 === 5, cellulosic: RUNGS[rung]!.rung === 'horizontal pad' && n % 4 === 3 }, random)
     const meeting = Math.floor((n * openings.length) / total)
     const nth = n - Math.ceil((meeting * total) / openings.length)
     const savedAt = new Date(openings[meeting]!.getTime() + (20 + nth * BETWEEN_COUPONS + Math.floor(random.uniform() * 35)) * 60_000)
-    const expected = newCoupon({ studentId: '', classDay: isoDay(savedAt), rulesVersion: 2, ...plateFor(n), ticket }, SCHOOL_RULES)
-    const tries = done.get(position) ?? 0
+    const expected = newCoupon({ studentId: '', classDay: isoDay(savedAt), rulesVersion: 2, ...pieceFor(n, RUNGS[rung]!), ticket }, SCHOOL_RULES)
+    const tries = done.get(lies) ?? 0
     const document = weldCoupon(expected, learner, tries, random, SCHOOL_RULES)
     coupons.push({ document, savedAt })
-    done.set(position, tries + 1)
+    done.set(lies, tries + 1)
+    onRung += 1
     goodInARow = gradeCoupon(document, SCHOOL_RULES).verdict === 'move on' ? goodInARow + 1 : 0
-    if (rung < RUNGS.length - 1 && (goodInARow >= 3 || tries + 1 >= (learner.habit ? LONG_WITH_HABIT : LONG_ENOUGH))) {
+    if (rung < RUNGS.length - 1 && (goodInARow >= 3 || onRung >= (learner.habit ? LONG_WITH_HABIT : longEnough(place)))) {
       rung += 1
       goodInARow = 0
+      onRung = 0
     }
   }
   return { name, hand, booth, startDate: isoDay(openings[0]!), coupons }
 }
 
-/** A drill goes by its own name. */
-const rungFor = (n: number, rung: (typeof RUNGS)[number]) => (n < ARC_STRIKE_PLATES ? { ...rung, rung: 'arc strikes' } : n % 12 === 11 ? { ...rung, rung: 'restart strip' } : rung)
+const isDrill = (n: number) => n < ARC_STRIKE_PLATES || n % 12 === 11
 
-/** The first plates are arc strikes; on stub days there is a restart strip now and then; all else are pads that grow by a bead. */
-function plateFor(n: number): { piece: PlatePiece, beadCount: number } {
+/** A drill goes by its own name, and is run on a plate as the rung lies. */
+const rungFor = (n: number, rung: Rung): Rung =>
+  (isDrill(n) ? { rung: n < ARC_STRIKE_PLATES ? 'arc strikes' : 'restart strip', position: runAs(rung.position), piece: PLATE, diameterMm: inches(1 / 8) } : rung)
+
+/** The first plates are arc strikes; on stub days there is a restart strip now and then; all else is the rung's own piece, pads growing by a bead. */
+function pieceFor(n: number, rung: Rung): { piece: Piece, beadCount: number } {
   if (n < ARC_STRIKE_PLATES) return { piece: { ...PLATE, kind: 'arc-strike plate', everyMm: inches(1) }, beadCount: 12 }
-  if (n % 12 === 11) return { piece: { ...PLATE, kind: 'restart strip', everyMm: inches(1) }, beadCount: 3 }
-  return { piece: PLATE, beadCount: 6 + Math.min(4, Math.floor(n / 16)) }
+  if (isDrill(n)) return { piece: { ...PLATE, kind: 'restart strip', everyMm: inches(1) }, beadCount: 3 }
+  return { piece: rung.piece, beadCount: rung.piece.kind === 'pad' ? 6 + Math.min(4, Math.floor(n / 16)) : 1 }
 }
 
 interface Slip {
@@ -134,14 +157,14 @@ interface Slip {
   readonly cellulosic: boolean
 }
 
-function ticketFor({ rung, position }: { rung: string, position: PadPosition }, slip: Slip, random: Random): Ticket {
+function ticketFor({ rung, position, piece, diameterMm }: Rung, slip: Slip, random: Random): Ticket {
   const classification = slip.cellulosic ? 'E6010' : 'E7018'
-  const { startA } = startCurrent({ classification, diameterMm: inches(1 / 8), position, joint: 'pad', pass: 'bead' }, SCHOOL_RULES)
+  const { startA } = startCurrent({ classification, diameterMm, position: runAs(position), joint: 'pad', pass: 'bead', thicknessMm: thicknessOf(piece) }, SCHOOL_RULES)
   const hot = slip.learner.habit === 'runs hot' ? 14 : 0
   const ways = positionOf(position).travel
   return {
-    rung: slip.stubs && rung !== 'restart strip' ? `${rung}, stubs` : rung, position, classification, diameterMm: inches(1 / 8), rods: slip.stubs ? 'stubs' : 'new',
+    rung: slip.stubs && rung !== 'restart strip' ? `${rung}, stubs` : rung, position, classification, diameterMm, rods: slip.stubs ? 'stubs' : 'new',
     currentA: Math.round((startA + hot + 5 * random.normal()) / 5) * 5, polarity: 'DCEP', hand: slip.hand,
-    travel: position === '3G' ? 'up' : slip.hand === 'left' ? ways[1]! : ways[0]!, booth: slip.booth,
+    travel: ways[0] === 'up' ? 'up' : slip.hand === 'left' ? ways[1]! : ways[0]!, booth: slip.booth,
   }
 }

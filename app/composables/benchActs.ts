@@ -1,5 +1,5 @@
 import { v7 as uuid } from 'uuid'
-import { beadOf, clampToBead, FAULTS, isFlaw, isTry, moveMark, newFlaw, newReading, newTry, putMark, removeMark, setDegree, stretchSpan, tryMeant, turnSide, type Mark, type Place, type TryMark } from '~~/core/coupon'
+import { FAULTS, isFlaw, isTry, moveMark, newFlaw, newReading, newTry, placeAlong, placeOver, putMark, removeMark, setDegree, stretchSpan, tryMeant, turnSide, type Mark, type Place, type ReadingKind, type TryMark } from '~~/core/coupon'
 import { inches } from '~~/core/units'
 import type { MarkKind } from '~/components/bench/markKinds'
 import { useBench } from '~/stores/bench'
@@ -12,7 +12,7 @@ export function useBenchActs() {
   const bench = useBench()
 
   /** Drops what a letter stands for at the cursor; on a try that is selected already it turns to the next fault. */
-  function drop(kind: MarkKind, askReading: (of: 'width' | 'height') => void): void {
+  function drop(kind: MarkKind, askReading: (of: 'across' | 'over') => void): void {
     const { document, cursor, selected } = bench
     if (!document) return
     if (kind.is === 'reading') return askReading(kind.of)
@@ -38,10 +38,11 @@ export function useBenchActs() {
     bench.edit(putMark(bench.document, { ...mark, degree, fault }), mark.id)
   }
 
-  function addReading(of: 'width' | 'height', valueMm: number): void {
-    if (!bench.document) return
-    const mark = newReading(uuid(), of, { ...bench.cursor }, valueMm)
-    bench.edit(putMark(bench.document, mark), mark.id)
+  /** Keeps what the gauge read at the cursor, all of it as one step. */
+  function addReadings(read: readonly { of: ReadingKind, valueMm: number }[]): void {
+    if (!bench.document || read.length === 0) return
+    const marks = read.map(({ of, valueMm }) => newReading(uuid(), of, { ...bench.cursor }, valueMm))
+    bench.edit(marks.reduce(putMark, bench.document), marks.at(-1)!.id)
   }
 
   function change(with_: (mark: Mark) => Mark): void {
@@ -66,20 +67,17 @@ export function useBenchActs() {
     if (bench.document && bench.selected) bench.edit(removeMark(bench.document, bench.selected.id), null)
   }
 
-  /** Moves the cursor along its bead. */
+  /** Moves the cursor along its bead, or round the pipe. */
   function along(byMm: number): void {
     if (!bench.document) return
-    bench.moveCursor({ ...bench.cursor, atMm: clampToBead(beadOf(bench.document, bench.cursor.beadId), bench.cursor.atMm + byMm) })
+    bench.moveCursor(placeAlong(bench.document, bench.cursor, byMm))
     bench.select(null)
   }
 
-  /** Goes to the next bead up, or with -1 down. */
+  /** Goes to the next bead or pass, or with -1 to the one before. */
   function toBead(step: 1 | -1): void {
-    const { document, cursor } = bench
-    if (!document) return
-    const index = document.beads.findIndex(bead => bead.id === cursor.beadId) + step
-    const bead = document.beads[Math.min(document.beads.length - 1, Math.max(0, index))]!
-    bench.moveCursor({ beadId: bead.id, atMm: clampToBead(bead, cursor.atMm) })
+    if (!bench.document) return
+    bench.moveCursor(placeOver(bench.document, bench.cursor, step))
     bench.select(null)
   }
 
@@ -101,5 +99,5 @@ export function useBenchActs() {
     bench.edit(putMark(document, moveMark(document, mark, place.atMm - mark.atMm)), id)
   }
 
-  return { drop, setFault, addReading, degree, stretch, shift, side, remove, along, toBead, toMark, dragTo }
+  return { drop, setFault, addReadings, degree, stretch, shift, side, remove, along, toBead, toMark, dragTo }
 }

@@ -1,15 +1,15 @@
 import { useEventListener } from '@vueuse/core'
-import { MARK_KINDS, type MarkKind } from '~/components/bench/markKinds'
+import { markKindsOn } from '~/components/bench/markKinds'
 import { useBench } from '~/stores/bench'
 import { LARGE_STEP, SMALL_STEP, useBenchActs } from './benchActs'
 
 /** The keys of the Bench, for the page that shows them and the hand that uses them. */
 export const BENCH_KEYS: readonly (readonly [string, string])[] = [
   ['N', 'next coupon'], ['Enter', 'save, next coupon'], ['/', 'choose a student'], ['I', 'change the ticket'],
-  ['↑ ↓', 'choose a bead'], ['← →', 'along it by 1/8 in; with Shift by 1/2'],
+  ['↑ ↓', 'choose a bead, or a pass'], ['← →', 'along it by 1/8 in; with Shift by 1/2'],
   ['letter', 'drop that mark at the cursor; again: the next fault'], ['1 2 3', 'how bad: sound, workable, poor; light, plain, bad'],
   [', .', 'mark before, mark after'], ['[ ]', 'shorten or stretch a span'], ['Ctrl ← →', 'move the mark'], ['Y', 'which toe'],
-  ['Delete', 'take the mark off'], ['Ctrl Z', 'undo; with Shift redo'], ['- +', 'fewer or more beads'], ['X', 'more marks'], ['Space', 'strike, break: time the bead'], ['?', 'these keys'],
+  ['Delete', 'take the mark off'], ['Ctrl Z', 'undo; with Shift redo'], ['- +', 'fewer or more beads; a pass less or more'], ['0', 'one pass, all passes'], [';', 'log the pass'], ['’', 'fit-up'], ['X', 'more marks'], ['Space', 'strike, break: time the bead'], ['?', 'these keys'],
 ]
 
 export interface BenchKeyActs {
@@ -19,8 +19,10 @@ export interface BenchKeyActs {
   readonly ticket: () => void
   readonly more: () => void
   readonly help: () => void
-  readonly reading: (of: 'width' | 'height') => void
+  readonly reading: (of: 'across' | 'over') => void
   readonly beads: (step: 1 | -1) => void
+  readonly pass: () => void
+  readonly fitUp: () => void
   readonly time: () => void
 }
 
@@ -35,7 +37,6 @@ function isTaken(event: KeyboardEvent): boolean {
 export function useBenchKeys(acts: BenchKeyActs, upright: () => boolean): void {
   const bench = useBench()
   const hand = useBenchActs()
-  const letters = new Map<string, MarkKind>(MARK_KINDS.map(kind => [kind.letter, kind]))
 
   function arrow(event: KeyboardEvent): boolean {
     const lying: Record<string, [along: number, bead: 1 | -1 | 0]> = { ArrowRight: [1, 0], ArrowLeft: [-1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] }
@@ -66,6 +67,7 @@ export function useBenchKeys(acts: BenchKeyActs, upright: () => boolean): void {
     '{': () => hand.stretch(-LARGE_STEP), '}': () => hand.stretch(LARGE_STEP),
     'Delete': hand.remove, 'Backspace': hand.remove,
     '-': () => acts.beads(-1), '+': () => acts.beads(1), '=': () => acts.beads(1),
+    '0': bench.turnView, ';': acts.pass, '\'': acts.fitUp,
     ' ': acts.time, 'N': acts.next, 'I': acts.ticket, 'X': acts.more, 'Y': hand.side,
   }
 
@@ -73,7 +75,7 @@ export function useBenchKeys(acts: BenchKeyActs, upright: () => boolean): void {
     if (bench.document && (arrow(event) || withControl(event))) return true
     if (event.ctrlKey || event.metaKey || event.altKey) return false
     const key = event.key.length === 1 ? event.key.toUpperCase() : event.key
-    const kind = letters.get(key)
+    const kind = markKindsOn(bench.cursorFace).find(one => one.letter === key)
     if (kind && bench.document) {
       hand.drop(kind, acts.reading)
       return true

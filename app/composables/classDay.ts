@@ -1,7 +1,13 @@
+const two = (value: number) => String(value).padStart(2, '0')
+
 /** Today's local date, ISO 8601: the class day is the day on the shop's wall, not in UTC. */
 export function today(now = new Date()): string {
-  const two = (value: number) => String(value).padStart(2, '0')
   return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`
+}
+
+/** The time on the shop's wall: `18:05`. */
+export function clockNow(now = new Date()): string {
+  return `${two(now.getHours())}:${two(now.getMinutes())}`
 }
 
 /** A class day as people write it: `Mon 5 Oct`. */

@@ -1,5 +1,5 @@
 import { settingsCard, type SettingsCard } from '~~/core/setup'
-import { ELECTRODES, electrodeOf, POSITIONS, ROD_SIZES, type PadPosition } from '~~/core/trade'
+import { ELECTRODES, electrodeOf, PAD_POSITIONS, ROD_SIZES, type PadPosition } from '~~/core/trade'
 import { inches } from '~~/core/units'
 import { choice, type SheetInput, type SheetValues } from '~~/core/working'
 import type { HouseRules } from '~~/core/house'
@@ -8,7 +8,7 @@ import type { HouseRules } from '~~/core/house'
 export const PAD_INPUTS: readonly SheetInput[] = [
   choice('rod', 'Rod', ELECTRODES.map(row => row.classification), 'E7018'),
   choice('size', 'Size, in', ROD_SIZES.map(row => row.name), '1/8'),
-  choice('position', 'Position', POSITIONS.map(row => `${row.id} ${row.name}`)),
+  choice('position', 'Position', PAD_POSITIONS.map(row => `${row.id} ${row.name}`)),
 ]
 
 /** The card of a pad for what those fields hold, on 3/8 in plate. */

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { layOutAgain } from '~~/core/coupon'
+import { readingKinds, standsUpright, type ReadingKind, type SetUpChange } from '~~/core/coupon'
+import type { FitUp } from '~~/core/setup'
 import type { SavedCoupon } from '~~/contract/coupon'
 import type { FloorStudent } from '~~/contract/people'
 import { today } from '~/composables/classDay'
@@ -24,7 +25,7 @@ const session = useSession()
 const route = useRoute()
 const router = useRouter()
 
-type Dialog = 'discard' | 'ticket' | 'more' | 'students' | 'keys' | 'why' | 'width' | 'height' | null
+type Dialog = 'discard' | 'ticket' | 'more' | 'students' | 'keys' | 'why' | 'across' | 'over' | 'pass' | 'fit-up' | null
 const dialog = ref<Dialog>(null)
 const theirs = ref<SavedCoupon | null>(null)
 const problem = ref('')
@@ -32,7 +33,12 @@ const notice = ref('')
 const saving = ref(false)
 const loading = ref(true)
 const unit = computed(() => bench.rules.unit)
-const upright = computed(() => bench.document?.ticket.travel === 'up' || bench.document?.ticket.travel === 'down')
+const upright = computed(() => bench.document !== null && standsUpright(bench.document))
+/** What the gauge letter that was pressed reads on the lane at the cursor. */
+const gauged = computed(() => {
+  const bead = bench.document?.beads.find(lane => lane.id === bench.cursor.beadId)
+  return bench.document && bead && (dialog.value === 'across' || dialog.value === 'over') ? readingKinds(bench.document.piece, bead)[dialog.value] : []
+})
 
 useHead({ title: () => (bench.open ? `${bench.open.student.name} · Bench` : 'Bench · Fusilis') })
 
@@ -144,16 +150,23 @@ function drop(kind: MarkKind) {
   hand.drop(kind, (of) => { dialog.value = of })
 }
 
-function keepReading(of: 'width' | 'height', valueMm: number) {
+function keepReadings(read: readonly { of: ReadingKind, valueMm: number }[]) {
   dialog.value = null
-  hand.addReading(of, valueMm)
+  hand.addReadings(read)
+}
+
+function keepFitUp(fitUp: FitUp | null) {
+  dialog.value = null
+  bench.keepFitUp(fitUp)
 }
 
 const caption = useTemplateRef<{ time: () => void }>('caption')
 const editor = useTemplateRef<{ refuse: (message: string) => void }>('editor')
-function setUp(change: Parameters<typeof layOutAgain>[1]) {
+const setUp = (change: SetUpChange) => tryTo(() => bench.changeSetUp(change))
+/** Lays the coupon out otherwise, or says why it cannot be. */
+function tryTo(act: () => void) {
   try {
-    bench.changeSetUp(change)
+    act()
     dialog.value = null
     problem.value = ''
   } catch (error) {
@@ -169,7 +182,9 @@ useBenchKeys({
   help: () => { dialog.value = 'keys' },
   reading: (of) => { dialog.value = of },
   time: () => caption.value?.time(),
-  beads: (step) => { if (bench.document) setUp({ beadCount: Math.max(1, bench.document.beads.length + step) }) },
+  beads: step => tryTo(() => bench.addBead(step)),
+  pass: () => { if (bench.pass) dialog.value = 'pass' },
+  fitUp: () => { if (bench.document?.passes) dialog.value = 'fit-up' },
 }, () => upright.value)
 </script>
 
@@ -185,10 +200,16 @@ useBenchKeys({
         <BenchTicket :document="bench.document" :remarks="bench.remarks" :unit="unit" @edit="dialog = 'ticket'" />
       </header>
       <section class="stage" aria-label="Coupon">
-        <CouponCaption ref="caption" :document="bench.document" :unit="unit" />
-        <BenchDrawing :unit="unit" />
+        <div>
+          <PassStrip v-if="bench.document.passes" :document="bench.document" :unit="unit" @pass="dialog = 'pass'" @fit-up="dialog = 'fit-up'" />
+          <CouponCaption ref="caption" :document="bench.document" :unit="unit" />
+        </div>
+        <div class="drawn" :class="{ upright }">
+          <BenchDrawing :unit="unit" />
+          <PassSection v-if="bench.document.passes && bench.view === 'one pass'" :document="bench.document" />
+        </div>
         <MarkDetail :mark="bench.selected" />
-        <MarkPalette @drop="drop" @more="dialog = 'more'" />
+        <MarkPalette :face="bench.cursorFace" @drop="drop" @more="dialog = 'more'" />
       </section>
       <aside class="side" aria-label="Reading">
         <div class="scroll">
@@ -214,12 +235,14 @@ useBenchKeys({
     <p class="notice" role="status">{{ notice }}</p>
 
     <TicketEditor v-if="dialog === 'ticket' && bench.document" ref="editor" :document="bench.document" :unit="unit" @change="setUp" @close="dialog = null" />
-    <MoreMarks v-if="dialog === 'more'" @drop="drop" @close="dialog = null" />
+    <MoreMarks v-if="dialog === 'more'" :face="bench.cursorFace" @drop="drop" @close="dialog = null" />
     <StudentPicker v-if="dialog === 'students'" :students="floor.students" @choose="openFor" @close="dialog = null" />
     <BenchKeys v-if="dialog === 'keys'" @close="dialog = null" />
     <DiscardCoupon v-if="dialog === 'discard'" @discard="discard" @close="dialog = null" />
     <WhyAgain v-if="dialog === 'why'" @why="save" @close="dialog = null" />
-    <ReadingEntry v-if="dialog === 'width' || dialog === 'height'" :of="dialog" :unit="unit" @read="keepReading(dialog, $event)" @close="dialog = null" />
+    <ReadingEntry v-if="gauged.length > 0" :kinds="gauged" :unit="unit" @read="keepReadings" @close="dialog = null" />
+    <PassEditor v-if="dialog === 'pass' && bench.document && bench.pass" :document="bench.document" :pass="bench.pass" :unit="unit" :students="floor.students" @change="pass => tryTo(() => bench.setPass(pass))" @close="dialog = null" />
+    <FitUpEditor v-if="dialog === 'fit-up' && bench.document" :document="bench.document" :unit="unit" :preset-degrees="bench.open?.presetDegrees ?? null" @keep="keepFitUp" @close="dialog = null" />
     <TwoVersions v-if="theirs && bench.document" :mine="bench.document" :theirs="theirs" :busy="saving" @choose="settle" @close="theirs = null" />
   </div>
 </template>
@@ -231,6 +254,9 @@ useBenchKeys({
 .who h1 { font-size: 1.4rem; font-weight: 700; letter-spacing: -0.015em; line-height: 1.15; }
 .who p { color: var(--quiet); font-size: 0.92rem; }
 .stage { min-height: 0; min-width: 0; display: grid; grid-template-rows: auto minmax(0, 1fr) auto auto; }
+.drawn { min-height: 0; min-width: 0; display: grid; grid-template-rows: minmax(0, 1fr) auto; padding-bottom: 6px; }
+.drawn.upright { grid-template: minmax(0, 1fr) / minmax(0, 1fr) auto; align-items: center; }
+.drawn.upright > svg { width: 300px; margin-right: 40px; }
 .side { min-height: 0; display: grid; grid-template-rows: minmax(0, 1fr) auto; background: rgb(var(--v-theme-surface)); border-left: 1px solid var(--line); }
 .scroll { overflow-y: auto; padding: 16px 16px 8px; display: grid; gap: 14px; align-content: start; }
 .act { padding: 6px 16px 14px; border-top: 1px solid var(--line); }

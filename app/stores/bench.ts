@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { v7 as uuid } from 'uuid'
-import type { CouponDocument, Mark, Place, Ticket } from '~~/core/coupon'
-import { layOutAgain, newCoupon } from '~~/core/coupon'
+import type { CouponDocument, Mark, Pass, Place, SetUpChange, Ticket } from '~~/core/coupon'
+import { addPass, layOutAgain, newCoupon, passOf, removePass, thicknessOf } from '~~/core/coupon'
 import { gradeCoupon } from '~~/core/grading'
 import { readCoupon } from '~~/core/reading'
 import { checkTicket, padRungs, rungSettings } from '~~/core/setup'
@@ -9,6 +9,7 @@ import type { HouseRules } from '~~/core/house'
 import { inches } from '~~/core/units'
 import type { FloorStudent } from '~~/contract/people'
 import type { SavedCoupon } from '~~/contract/coupon'
+import type { LaneView } from '~/components/drawing/drawnLanes'
 import { useHouseRules } from './houseRules'
 import { useOutbox, type SaveResult, type Waiting } from './outbox'
 
@@ -16,6 +17,8 @@ interface Open {
   readonly id: string
   readonly baseVersion: number
   readonly student: { readonly id: string, readonly name: string }
+  /** What the last joint's fit-up asks of this one, degrees. */
+  readonly presetDegrees?: number | null
 }
 
 interface Draft extends Open {
@@ -52,14 +55,20 @@ export const useBench = defineStore('bench', () => {
   const future = shallowRef<readonly CouponDocument[]>([])
   /** True once something was marked that is not saved. */
   const touched = ref(false)
+  /** A joint is drawn a pass at a time, or all its passes in rows. */
+  const view = ref<LaneView>('one pass')
   const keptAt = ref<'here' | 'nowhere'>('here')
   let accountId = ''
 
   const rules = computed(() => houseRules.rulesOf(document.value?.rulesVersion ?? houseRules.current.version))
   const grade = computed(() => (document.value ? gradeCoupon(document.value, rules.value) : null))
   const reading = computed(() => (document.value ? readCoupon(document.value, rules.value) : null))
-  const remarks = computed(() => (document.value ? checkTicket(document.value.ticket, document.value.piece.thicknessMm, rules.value) : []))
+  const remarks = computed(() => (document.value ? checkTicket(document.value.ticket, thicknessOf(document.value.piece), rules.value) : []))
   const selected = computed(() => document.value?.marks.find(mark => mark.id === selectedId.value) ?? null)
+  const cursorBead = computed(() => document.value?.beads.find(bead => bead.id === cursor.value.beadId) ?? null)
+  const cursorFace = computed(() => cursorBead.value?.face)
+  /** The pass the cursor is on; null on a plate. */
+  const pass = computed(() => (document.value && cursorBead.value ? passOf(document.value, cursorBead.value) : null))
   const isRegrade = computed(() => (open.value?.baseVersion ?? 0) > 0)
 
   /** Keeps the coupon in the browser, so that a reload or a dead server loses nothing. */
@@ -84,7 +93,7 @@ export const useBench = defineStore('bench', () => {
     past.value = []
     future.value = []
     selectedId.value = null
-    const bead = doc.beads[0]!
+    const bead = doc.beads.find(lane => lane.face !== 'root')!
     cursor.value = { beadId: bead.id, atMm: (bead.fromMm + bead.toMm) / 2 }
   }
 
@@ -108,8 +117,8 @@ export const useBench = defineStore('bench', () => {
   function openNew(student: FloorStudent, classDay: string): void {
     const ticket = student.last ? ticketAgain(student.last.ticket, student.booth) : firstTicket(student, houseRules.current.rules)
     const beadCount = student.last?.beadCount ?? FIRST_BEADS
-    const wanted = { studentId: student.id, classDay, rulesVersion: houseRules.current.version, ticket, piece: student.last?.piece ?? FIRST_PLATE, beadCount }
-    lay({ id: uuid(), baseVersion: 0, student: { id: student.id, name: student.name } }, newCoupon(wanted, houseRules.current.rules))
+    const wanted = { studentId: student.id, classDay, rulesVersion: houseRules.current.version, ticket, piece: student.last?.piece ?? FIRST_PLATE, beadCount, ...(student.last?.passes ? { passes: student.last.passes } : {}) }
+    lay({ id: uuid(), baseVersion: 0, student: { id: student.id, name: student.name }, presetDegrees: student.last?.nextPresetDegrees ?? null }, newCoupon(wanted, houseRules.current.rules))
     keepDraft()
   }
 
@@ -157,13 +166,37 @@ export const useBench = defineStore('bench', () => {
     if (mark) cursor.value = { beadId: mark.beadId, atMm: mark.atMm }
   }
 
-  /** Changes ticket, plate or bead count, and lays the coupon out again. @throws RangeError when the beads do not fit */
-  function changeSetUp(change: { ticket?: Ticket, piece?: CouponDocument['piece'], beadCount?: number }): void {
+  /** Changes ticket, piece, bead count or passes, and lays the coupon out again. @throws RangeError when the beads do not fit */
+  function changeSetUp(change: SetUpChange): void {
     if (!document.value) return
     const next = layOutAgain(document.value, change, rules.value)
     edit(next)
     const bead = next.beads.find(lane => lane.id === cursor.value.beadId) ?? next.beads.at(-1)!
     cursor.value = { beadId: bead.id, atMm: Math.min(bead.toMm, Math.max(bead.fromMm, cursor.value.atMm)) }
+  }
+
+  /** A bead more or less; in a joint a pass, at the one the cursor is on. @throws RangeError when it does not fit, or it is the last */
+  function addBead(step: 1 | -1): void {
+    if (!document.value) return
+    const { passes, beads } = document.value
+    if (!passes) changeSetUp({ beadCount: Math.max(1, beads.length + step) })
+    else if (pass.value) changeSetUp({ passes: step > 0 ? addPass(passes, pass.value.id) : removePass(passes, pass.value.id) })
+  }
+
+  /** Puts a pass as it was run in place of the one with its id. */
+  function setPass(changed: Pass): void {
+    if (document.value?.passes) changeSetUp({ passes: document.value.passes.map(one => (one.id === changed.id ? changed : one)) })
+  }
+
+  /** Keeps how the joint was put together; null takes it off again. */
+  function keepFitUp(fitUp: CouponDocument['fitUp'] | null): void {
+    if (!document.value) return
+    const { fitUp: _, ...rest } = document.value
+    edit(fitUp ? { ...rest, fitUp } : rest)
+  }
+
+  function turnView(): void {
+    view.value = view.value === 'one pass' ? 'all passes' : 'one pass'
   }
 
   /** Keeps a bead's arc time by the stopwatch; null takes it off again. */
@@ -205,7 +238,7 @@ export const useBench = defineStore('bench', () => {
   }
 
   return {
-    open, document, cursor, selectedId, selected, past, future, touched, keptAt, rules, grade, reading, remarks, isRegrade,
-    resume, openNew, openSaved, openKept, edit, undo, redo, moveCursor, select, changeSetUp, timeBead, save, settle, clear,
+    open, document, cursor, cursorFace, pass, view, selectedId, selected, past, future, touched, keptAt, rules, grade, reading, remarks, isRegrade,
+    resume, openNew, openSaved, openKept, edit, undo, redo, moveCursor, select, changeSetUp, addBead, setPass, keepFitUp, turnView, timeBead, save, settle, clear,
   }
 })

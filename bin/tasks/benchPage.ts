@@ -1,10 +1,11 @@
 import { v7 as uuid } from 'uuid'
-import { putMark } from '../../core/coupon'
-import { aCoupon, aFlaw } from '../../core/coupon/example'
+import { addPass, layOutAgain, putMark, type CouponDocument } from '../../core/coupon'
+import { DEFAULT_HOUSE_RULES } from '../../core/house'
+import { aCoupon, aFlaw, aJoint } from '../../core/coupon/example'
 import { DEMO_PASSWORD } from '../../server/demoAccounts'
 import { closeDatabase, database, rows } from '../../server/store/database'
 import { openChromium } from './chromium'
-import { ms, quantile } from './quantile'
+import { ms, quantile, times } from './quantile'
 
 const ADDRESS = process.env.FUSILIS_URL!
 const FRAME_MS = 1000 / 60
@@ -29,10 +30,39 @@ await page.getByLabel('User name').fill('tobias')
 await page.getByLabel('Password').fill(DEMO_PASSWORD)
 await page.getByRole('button', { name: 'Sign in' }).click()
 await page.getByRole('navigation', { name: 'Rooms' }).waitFor()
-const id = uuid()
-await page.evaluate(([path, document]) => fetch(path as string, {
-  method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ baseVersion: 0, why: '', document }),
-}), [`/api/coupons/${id}`, crowded()] as const)
+
+async function keep(document: CouponDocument): Promise<string> {
+  const id = uuid()
+  const status = await page.evaluate(([path, sent]) => fetch(path as string, {
+    method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ baseVersion: 0, why: '', document: sent }),
+  }).then(answer => answer.status), [`/api/coupons/${id}`, document] as const)
+  if (status >= 300) throw new Error(`The coupon was refused: ${status}`)
+  return id
+}
+const id = await keep(crowded())
+
+/** A 6G pipe of twelve passes, with root side and halves: twenty-five lanes. */
+function twelvePasses(): CouponDocument {
+  let document: CouponDocument = { ...aJoint(), studentId: student!.id }
+  while (document.passes!.length < 12) document = layOutAgain(document, { passes: addPass(document.passes!, 'p3') }, DEFAULT_HOUSE_RULES)
+  return document
+}
+
+/** Opening a saved coupon, until it is drawn: the pipe beside a pad of six beads, turn about. */
+async function opening(): Promise<void> {
+  const ids = { pad: await keep(aCoupon({ studentId: student!.id })), pipe: await keep(twelvePasses()) }
+  const taken = { pad: [] as number[], pipe: [] as number[] }
+  for (let n = 0; n < 20; n++) {
+    for (const kind of ['pad', 'pipe'] as const) {
+      const began = performance.now()
+      await page.goto(`${ADDRESS}/bench?coupon=${ids[kind]}&name=${kind}`)
+      await page.locator('svg [data-mark]').first().waitFor()
+      taken[kind].push(performance.now() - began)
+    }
+  }
+  const p50 = (kind: keyof typeof taken) => quantile(taken[kind].slice(4), 0.5)
+  console.log(`opening a 6G coupon of twelve passes: ${times(p50('pipe') / p50('pad'))} a six-bead pad (${ms(p50('pipe'))} and ${ms(p50('pad'))})`)
+}
 
 /** First load of the Bench on an empty cache: script as it comes over the wire, and until the first mark can be dropped. */
 async function firstLoad(): Promise<void> {
@@ -80,4 +110,5 @@ async function keys(): Promise<void> {
 
 await firstLoad()
 await keys()
+await opening()
 await browser.close()

@@ -48,10 +48,14 @@ const RESTARTS = ['ArrowUp', 'ArrowUp', 'r', 'r', 'ArrowUp', 'r', 'r', 'ArrowUp'
 
 await take(await visit(null), 'sign-in')
 await take(await chooseThenStay(), 'floor')
-await take(await bench('Oriel Tamsin', RESTARTS), 'bench')
-await take(await bench('Oriel Tamsin', RESTARTS, { dark: true }), 'bench-booth')
-await take(await bench('Oriel Tamsin', RESTARTS, { width: 820, height: 1180 }), 'bench-tablet')
-await take(await bench('Tove Ashgrove', ['ArrowRight', 'ArrowRight', 'ArrowRight', 'u']), 'bench-vertical')
+await take(await bench('Dario Venn', RESTARTS), 'bench')
+await take(await bench('Dario Venn', RESTARTS, { dark: true }), 'bench-booth')
+await take(await bench('Dario Venn', RESTARTS, { width: 820, height: 1180 }), 'bench-tablet')
+await take(await bench('Pavo Lindqvar', ['ArrowRight', 'ArrowRight', 'ArrowRight', 'u']), 'bench-vertical')
+const PIPE = ['ArrowDown', 'f', 'ArrowUp', 'ArrowUp', 'r', 'r', 'ArrowUp', 'ArrowUp', 'Shift+ArrowLeft', 'u']
+await take(await bench('Mirela Stroud', PIPE), 'bench-pipe')
+await take(await bench('Mirela Stroud', [...PIPE, '0'], { width: 820, height: 1180 }), 'bench-passes')
+await take(await bench('Isolde Brack', ['ArrowUp', 'g', ']'], { dark: true }), 'bench-groove')
 await take(await visit('oriel'), 'record')
 await take(await visit('oriel', { width: 390, height: 844, dark: true }), 'record-phone')
 const house = await visit('maren')

@@ -29,7 +29,7 @@ describe('a new coupon', () => {
   it('starts at the right edge when the travel is right to left', () => {
     const coupon = aCoupon({ ticket: { travel: 'right to left', hand: 'left' } })
     expect(coupon.marks.find(mark => mark.id === 'b1-start')!.atMm).toBeCloseTo(inches(6), 9)
-    expect(beadStart(coupon.beads[0]!, coupon.ticket)).toBeGreaterThan(beadEnd(coupon.beads[0]!, coupon.ticket))
+    expect(beadStart(coupon, coupon.beads[0]!)).toBeGreaterThan(beadEnd(coupon, coupon.beads[0]!))
   })
 
   it('foresees more restarts on a day of stubs', () => {

@@ -44,14 +44,15 @@ describe('lanes', () => {
   it('add up to the length welded', () => expect(weldedLength(aCoupon())).toBeCloseTo(inches(36), 9))
 
   it.each([['left to right', true], ['up', true], ['right to left', false], ['down', false]] as const)('%s goes forward: %s', (travel, forward) => {
-    expect(travelsForward({ travel })).toBe(forward)
+    const pad = aCoupon({ ticket: { travel } })
+    expect(travelsForward(pad, pad.beads[0]!)).toBe(forward)
   })
 
   it('are centred on the plate when they do not fill it', () => {
-    const { beads, piece } = aCoupon()
+    const { beads } = aCoupon()
     const lowest = beads[0]!.offsetMm - beads[0]!.widthMm / 2
     const highest = beads.at(-1)!.offsetMm + beads.at(-1)!.widthMm / 2
-    expect(lowest).toBeCloseTo(piece.widthMm - highest, 9)
+    expect(lowest).toBeCloseTo(EXAMPLE_PLATE.widthMm - highest, 9)
   })
 })
 

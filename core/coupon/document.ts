@@ -1,4 +1,7 @@
-import type { DiscontinuityId, PadPosition, PlateKind, Polarity, Travel } from '../trade'
+import type { FitUp } from '../setup'
+import type { DiscontinuityId, Polarity, PositionId, Travel } from '../trade'
+import type { Face, Pass } from './pass'
+import type { Piece } from './piece'
 
 export type Degree = 'sound' | 'workable' | 'poor'
 export type Hand = 'right' | 'left'
@@ -9,7 +12,7 @@ export type TryKind = 'start' | 'restart' | 'tie-in' | 'end'
 export interface Ticket {
   /** The rung of the school's ladder this coupon is run for, in the school's words. */
   readonly rung: string
-  readonly position: PadPosition
+  readonly position: PositionId
   readonly classification: string
   readonly diameterMm: number
   readonly rods: 'new' | 'stubs'
@@ -22,23 +25,19 @@ export interface Ticket {
   readonly hoursOut?: number
 }
 
-/** A flat practice plate; beads run along its length, the first one nearest the lower edge. */
-export interface PlatePiece {
-  readonly kind: PlateKind
-  readonly lengthMm: number
-  readonly widthMm: number
-  readonly thicknessMm: number
-  /** On an arc-strike plate the length of each run, on a restart strip the way from one restart to the next; absent on a pad. */
-  readonly everyMm?: number
-}
-
-/** A lane on the plate. `offsetMm` is its centre line above the lower edge. */
+/**
+ * A lane of weld. On a pad it is one bead; a pass of a joint is one lane, or two on a fixed pipe, a half each; the root side of an open root
+ * has a lane of its own. `offsetMm` is its centre line above the lower edge of the strip that is drawn.
+ */
 export interface Bead {
   readonly id: string
   readonly offsetMm: number
   readonly widthMm: number
   readonly fromMm: number
   readonly toMm: number
+  /** The pass it is of, and the side it is seen on; absent on a plate. */
+  readonly passId?: string
+  readonly face?: Face
   /** Arc time of the bead by the stopwatch, s; absent when it was not timed. */
   readonly arcSeconds?: number
 }
@@ -70,10 +69,13 @@ export interface FlawMark extends OnBead {
   readonly sizeMm: number | null
 }
 
-/** A gauge reading of bead width or height. */
+/** What a gauge reads: a bead or cap across and over the plate, a fillet's legs, throat and convexity, and how far a root stands through. */
+export type ReadingKind = 'width' | 'height' | 'upper leg' | 'lower leg' | 'throat' | 'convexity' | 'penetration'
+
+/** A gauge reading at a place. */
 export interface ReadingMark extends OnBead {
   readonly kind: 'reading'
-  readonly of: 'width' | 'height'
+  readonly of: ReadingKind
   readonly valueMm: number
 }
 
@@ -91,8 +93,12 @@ export interface CouponDocument {
   readonly rulesVersion: number
   /** A mock test: run under test terms. */
   readonly mock: boolean
-  readonly piece: PlatePiece
+  readonly piece: Piece
   readonly ticket: Ticket
+  /** The passes of a joint, in the order they are laid; absent on a plate, whose beads are all run by the ticket. */
+  readonly passes?: readonly Pass[]
+  /** How the joint was put together; absent when nobody kept it. */
+  readonly fitUp?: FitUp
   readonly beads: readonly Bead[]
   readonly marks: readonly Mark[]
   /** Slag and spatter left on the whole piece. */

@@ -1,10 +1,9 @@
 import type { DiscontinuityId } from '../trade'
 import { discontinuityOf } from '../trade'
 import { inches } from '../units'
-import type { HouseRules } from '../house'
 import type { Bead, CouponDocument, Degree, FlawMark, Mark, ReadingMark, Side, Ticket, TryKind, TryMark } from './document'
 import { isTry } from './document'
-import { expectedMarks, newCoupon } from './newCoupon'
+import { isPipe, seamLength } from './piece'
 
 /** Where the cursor stands: a bead, and a place along it in mm. */
 export interface Place {
@@ -26,6 +25,36 @@ const NEAR = inches(3 / 8)
  */
 export function clampToBead(bead: Bead, atMm: number): number {
   return Math.min(bead.toMm, Math.max(bead.fromMm, atMm))
+}
+
+/**
+ * A place a step further along. Where a pass is two lanes, the right half of a pipe and the left, it goes on from one into the other, and past 12 o'clock.
+ * @example placeAlong(pipe, { beadId: 'p1-right', atMm: 94 }, 6).beadId // 'p1-left'
+ */
+export function placeAlong(document: CouponDocument, { beadId, atMm }: Place, byMm: number): Place {
+  const bead = beadOf(document, beadId)
+  const aimed = atMm + byMm
+  if (aimed >= bead.fromMm && aimed <= bead.toMm) return { beadId, atMm: aimed }
+  const round = isPipe(document.piece) ? seamLength(document.piece) : 0
+  const wrapped = round === 0 ? aimed : ((aimed % round) + round) % round
+  const next = document.beads.find(lane => lane.id !== beadId && lane.passId !== undefined && lane.passId === bead.passId && lane.face === bead.face && wrapped >= lane.fromMm && wrapped <= lane.toMm)
+  return next ? { beadId: next.id, atMm: wrapped } : { beadId, atMm: clampToBead(bead, aimed) }
+}
+
+/** What a lane is a row with: the lanes of its pass; the root side and each bead of a pad stand alone. */
+export const rowOf = (bead: Pick<Bead, 'id' | 'passId' | 'face'>): string => (bead.face === 'root' ? 'root' : bead.passId ?? bead.id)
+
+/**
+ * The same place a bead, or a pass, further on; it stays where there is none.
+ * @param step 1 for the next laid, -1 for the one before
+ */
+export function placeOver(document: CouponDocument, place: Place, step: 1 | -1): Place {
+  const rows = [...new Set(document.beads.map(rowOf))]
+  const at = rows.indexOf(rowOf(beadOf(document, place.beadId))) + step
+  const row = rows[Math.min(rows.length - 1, Math.max(0, at))]!
+  const lanes = document.beads.filter(bead => rowOf(bead) === row)
+  const lane = lanes.find(bead => bead.id === place.beadId) ?? lanes.find(bead => place.atMm >= bead.fromMm && place.atMm <= bead.toMm) ?? lanes[0]!
+  return { beadId: lane.id, atMm: clampToBead(lane, place.atMm) }
 }
 
 /** The bead with this id. @throws RangeError when the coupon has no such bead */
@@ -90,7 +119,7 @@ export function newFlaw(document: CouponDocument, id: string, flaw: Discontinuit
 
 /** Gravity decides which toe suffers: the upper one on a horizontal line, else both. */
 function defaultSide(ticket: Ticket): Side {
-  return ticket.position === '2G' ? 'upper' : 'both'
+  return ticket.position === '2G' || ticket.position === '2F' ? 'upper' : 'both'
 }
 
 /** A gauge reading at a place, mm. */
@@ -133,37 +162,4 @@ export function turnSide(mark: FlawMark): FlawMark {
   if (!discontinuityOf(mark.flaw).sided) return mark
   const order: readonly Side[] = ['upper', 'lower', 'both']
   return { ...mark, side: order[(order.indexOf(mark.side ?? 'both') + 1) % order.length]! }
-}
-
-/**
- * Lays the coupon out again for a changed ticket, plate or number of beads. What was marked on beads that remain is kept;
- * foreseen tries are foreseen anew, those that were graded stay as graded; a bead keeps its arc time.
- * @throws RangeError when the beads do not fit on the plate
- */
-export function layOutAgain(
-  document: CouponDocument,
-  change: { ticket?: Ticket, piece?: CouponDocument['piece'], beadCount?: number },
-  rules: HouseRules,
-): CouponDocument {
-  const ticket = change.ticket ?? document.ticket
-  const piece = change.piece ?? document.piece
-  const fresh = newCoupon({ ...document, ticket, piece, beadCount: change.beadCount ?? document.beads.length }, rules)
-  const bead = new Map(fresh.beads.map(lane => [lane.id, lane]))
-  const foreseen = new Set(expectedMarks(document.beads, document.ticket, document.piece, rules).map(mark => mark.id))
-  const touched = document.marks.filter(mark => bead.has(mark.beadId) && !(foreseen.has(mark.id) && isTry(mark) && mark.degree === 'sound'))
-  const turned = ticket.travel !== document.ticket.travel
-  const kept = touched.map((mark): Mark => {
-    const twin = fresh.marks.find(candidate => candidate.id === mark.id)
-    if (turned && twin && mark.kind !== 'flaw') return { ...mark, atMm: twin.atMm }
-    const lane = bead.get(mark.beadId)!
-    const at = clampToBead(lane, mark.atMm)
-    return mark.kind === 'flaw' ? { ...mark, atMm: at, toMm: clampToBead(lane, mark.toMm) } : { ...mark, atMm: at }
-  })
-  const keptIds = new Set(kept.map(mark => mark.id))
-  const timed = new Map(document.beads.map(lane => [lane.id, lane.arcSeconds]))
-  const beads = fresh.beads.map((lane) => {
-    const arcSeconds = timed.get(lane.id)
-    return arcSeconds === undefined ? lane : { ...lane, arcSeconds }
-  })
-  return { ...document, ticket, piece, beads, marks: [...fresh.marks.filter(mark => !keptIds.has(mark.id)), ...kept] }
 }

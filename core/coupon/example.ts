@@ -1,6 +1,7 @@
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../house'
 import { inches } from '../units'
-import type { CouponDocument, FlawMark, Mark, PlatePiece, Ticket } from './document'
+import type { CouponDocument, FlawMark, Mark, Ticket } from './document'
+import type { Piece, PlatePiece } from './piece'
 import { newCoupon } from './newCoupon'
 
 /** A six-bead flat pad with nothing against it: the example that docstrings and tests start from. */
@@ -23,6 +24,14 @@ export function aCoupon(change: { ticket?: Partial<Ticket>, beadCount?: number, 
     studentId: change.studentId ?? EXAMPLE_STUDENT, classDay: '2026-10-05', rulesVersion: 1, piece: EXAMPLE_PLATE,
     ticket: aTicket(change.ticket), beadCount: change.beadCount ?? 6,
   }, DEFAULT_HOUSE_RULES)
+}
+
+/** NPS 2 Sch 80 with an open root: four passes in 6G with 3/32 in rods. */
+export const EXAMPLE_PIPE: Piece = { kind: 'pipe butt', pipe: '2 Sch 80', groove: { shape: 'V', gapMm: inches(1 / 8), landMm: inches(3 / 32), includedDegrees: 60, backing: false } }
+
+/** A new coupon of a joint or a pipe as it opens on the bench; by default the example pipe in 6G. */
+export function aJoint(piece: Piece = EXAMPLE_PIPE, ticket: Partial<Ticket> = { rung: '6G pipe', position: '6G', travel: 'up', diameterMm: inches(3 / 32), currentA: 85 }, rules: HouseRules = DEFAULT_HOUSE_RULES): CouponDocument {
+  return newCoupon({ studentId: EXAMPLE_STUDENT, classDay: '2026-10-05', rulesVersion: 1, piece, ticket: aTicket(ticket), beadCount: 1 }, rules)
 }
 
 /** A flaw on the first bead from 1 to 2 in, changed where wanted. */

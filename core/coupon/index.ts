@@ -1,10 +1,22 @@
 /**
- * The coupon document: a pad drawn to scale, with every start, restart and flaw at its place.
+ * The coupon document: a piece drawn to scale, with every pass, start, restart and flaw at its place.
  * Editing is by pure functions from document to document.
  */
+export * from './piece'
+export * from './pass'
 export * from './document'
+export * from './strip'
+export * from './passCard'
+export * from './expectedPasses'
+export * from './layPasses'
+export * from './travel'
+export * from './laneNames'
 export * from './newCoupon'
 export * from './lanes'
 export * from './edit'
+export * from './editPasses'
+export * from './layOutAgain'
+export * from './refusals'
+export * from './readingKinds'
 export * from './describe'
 export * from './faults'

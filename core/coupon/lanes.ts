@@ -1,4 +1,5 @@
-import type { Bead, CouponDocument, PlatePiece, Ticket } from './document'
+import type { Bead } from './document'
+import type { PlatePiece } from './piece'
 
 /** Beads on a pad, from the lower edge up. */
 export interface LanePlan {
@@ -54,32 +55,4 @@ export function layRuns(piece: PlatePiece, { count, beadMm, runMm }: { count: nu
     const fromMm = left + (index % perRow) * (runMm + BETWEEN_RUNS_MM)
     return { id: idOf(index + 1), offsetMm: (piece.widthMm - high) / 2 + beadMm / 2 + Math.floor(index / perRow) * step, widthMm: beadMm, fromMm, toMm: fromMm + runMm }
   })
-}
-
-/**
- * Whether the arc travels toward greater `atMm`: from the left edge, or from the lower edge of an upright plate.
- * @example travelsForward({ travel: 'right to left' }) // false
- */
-export function travelsForward(ticket: Pick<Ticket, 'travel'>): boolean {
-  return ticket.travel === 'left to right' || ticket.travel === 'up'
-}
-
-/** Where the arc was lit on a bead, mm along the plate. */
-export function beadStart(bead: Bead, ticket: Pick<Ticket, 'travel'>): number {
-  return travelsForward(ticket) ? bead.fromMm : bead.toMm
-}
-
-/** Where the bead was finished, mm along the plate. */
-export function beadEnd(bead: Bead, ticket: Pick<Ticket, 'travel'>): number {
-  return travelsForward(ticket) ? bead.toMm : bead.fromMm
-}
-
-/** Length of all beads of a coupon, mm. */
-export function weldedLength(document: Pick<CouponDocument, 'beads'>): number {
-  return document.beads.reduce((sum, bead) => sum + bead.toMm - bead.fromMm, 0)
-}
-
-/** Number of a bead in the order laid, from 1; 0 when it is not on the coupon. */
-export function beadNumber(document: Pick<CouponDocument, 'beads'>, beadId: string): number {
-  return document.beads.findIndex(bead => bead.id === beadId) + 1
 }

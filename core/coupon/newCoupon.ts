@@ -1,46 +1,51 @@
 import type { HouseRules } from '../house'
 import { wantedWidth } from '../house'
 import { burnRods } from '../deposit'
-import { platePieceOf } from '../trade'
+import { isFixedPipe, pieceOf, runAs } from '../trade'
 import { rodRun } from '../setup'
-import type { Bead, CouponDocument, PlatePiece, Ticket, TryMark } from './document'
-import { beadEnd, beadStart, layLanes, layRuns, travelsForward } from './lanes'
+import type { Bead, CouponDocument, Ticket, TryMark } from './document'
+import { expectedPasses } from './expectedPasses'
+import { layLanes, layRuns } from './lanes'
+import { layPasses } from './layPasses'
+import type { Pass } from './pass'
+import { cardCase } from './passCard'
+import { isPipe, isPlate, seamLength, type Piece, type PlatePiece } from './piece'
+import { beadEnd, beadStart, travelsForward } from './travel'
 
 export interface NewCoupon {
   readonly studentId: string
   readonly classDay: string
   readonly rulesVersion: number
-  readonly piece: PlatePiece
+  readonly piece: Piece
   readonly ticket: Ticket
+  /** Beads of a plate; a joint has its passes instead. */
   readonly beadCount: number
+  /** Passes of a joint as they were run before; what the piece is expected to take when they are not given. */
+  readonly passes?: readonly Pass[]
 }
 
 /** Stubs of a stub day still hold about this share of a rod. Source: common practice. */
 const STUB_SHARE = 0.45
 
 /**
- * A coupon as it opens on the bench: its beads, their starts and ends and the restarts that burn-off predicts, all sound.
- * Ids are made from places (`b3`, `b3-restart-1`), so the same ticket gives the same document.
- * @throws RangeError when the beads do not fit on the plate or the rod is unknown
+ * A coupon as it opens on the bench: its beads or passes, their starts and ends, the tie-ins of a pipe and the restarts that burn-off predicts, all sound.
+ * Ids are made from places (`b3`, `b3-restart-1`, `p2-left-tie-in-1`), so the same ticket gives the same document.
+ * @throws RangeError when the beads do not fit on the plate, the joint's sizes do not go together, or the rod is unknown
  * @example newCoupon(sixBeads, DEFAULT_HOUSE_RULES).marks.filter(mark => mark.kind === 'start').length // 6
  */
 export function newCoupon(wanted: NewCoupon, rules: HouseRules): CouponDocument {
-  const { ticket, piece, beadCount } = wanted
-  const width = wantedWidth(rules, ticket.diameterMm)
-  const idOf = (number: number) => `b${number}`
-  const beads = platePieceOf(piece.kind).inRows
-    ? layRuns(piece, { count: beadCount, beadMm: width.highMm, runMm: everyOf(piece) }, idOf)
-    : layLanes(piece, { count: beadCount, beadMm: width.highMm, overlap: (rules.overlap.low + rules.overlap.high) / 2 }, idOf)
+  const { ticket, piece } = wanted
+  const passes = isPlate(piece) ? undefined : wanted.passes ?? expectedPasses(piece, ticket, rules)
+  const beads = isPlate(piece) ? plateBeads(piece, ticket, wanted.beadCount, rules) : layPasses(piece, passes!, ticket.position)
+  const laid = { piece, ticket, beads, ...(passes ? { passes } : {}) }
   return {
     schema: 1,
     studentId: wanted.studentId,
     classDay: wanted.classDay,
     rulesVersion: wanted.rulesVersion,
     mock: false,
-    piece,
-    ticket,
-    beads,
-    marks: expectedMarks(beads, ticket, piece, rules),
+    ...laid,
+    marks: expectedMarks(laid, rules),
     cleanUp: 'sound',
     notes: '',
     nextRun: null,
@@ -48,28 +53,71 @@ export function newCoupon(wanted: NewCoupon, rules: HouseRules): CouponDocument 
   }
 }
 
+function plateBeads(piece: PlatePiece, ticket: Ticket, count: number, rules: HouseRules): Bead[] {
+  const beadMm = wantedWidth(rules, ticket.diameterMm).highMm
+  const idOf = (number: number) => `b${number}`
+  return pieceOf(piece.kind).inRows
+    ? layRuns(piece, { count, beadMm, runMm: everyOf(piece) }, idOf)
+    : layLanes(piece, { count, beadMm, overlap: (rules.overlap.low + rules.overlap.high) / 2 }, idOf)
+}
+
+/** A coupon as far as its tries follow from it. */
+type Laid = Pick<CouponDocument, 'piece' | 'ticket' | 'passes' | 'beads'>
+
 /**
- * The starts, ends and restarts that a set of beads comes with, all sound: a rod burns at the ticket's current, at the card's travel speed.
- * @returns marks in bead order; places in mm along the plate
+ * The starts, ends, tie-ins and restarts that a set of beads comes with, all sound: a rod burns at its current, at the card's travel speed.
+ * @returns marks in bead order; places in mm along the strip
  */
-export function expectedMarks(beads: readonly Bead[], ticket: Ticket, piece: PlatePiece, rules: HouseRules): TryMark[] {
-  const wholeMm = rodRun({ ...ticket, joint: 'pad', pass: 'bead', thicknessMm: piece.thicknessMm }, ticket.currentA, rules)
-  const lengths = beads.map(bead => bead.toMm - bead.fromMm)
-  const restarts = piece.kind === 'restart strip' ? lengths.map(mm => everyPlace(mm, everyOf(piece))) : burnRods(lengths, ticket.rods === 'stubs' ? wholeMm * STUB_SHARE : wholeMm).restarts
-  const sign = travelsForward(ticket) ? 1 : -1
-  const rod = ticket.rods === 'stubs' ? 'stub' : 'new'
-  const sound = { degree: 'sound', fault: null, rod } as const
-  return beads.flatMap((bead, index): TryMark[] => [
-    { id: `${bead.id}-start`, kind: 'start', beadId: bead.id, atMm: beadStart(bead, ticket), ...sound },
-    ...restarts[index]!.map((mm, nth): TryMark => ({
-      id: `${bead.id}-restart-${nth + 1}`, kind: 'restart', beadId: bead.id, atMm: beadStart(bead, ticket) + sign * mm, ...sound,
-    })),
-    { id: `${bead.id}-end`, kind: 'end', beadId: bead.id, atMm: beadEnd(bead, ticket), ...sound },
-  ])
+export function expectedMarks(laid: Laid, rules: HouseRules): TryMark[] {
+  const lanes = laid.beads.filter(bead => bead.face !== 'root')
+  const restarts = laid.passes ? passRestarts(laid, lanes, rules) : plateRestarts(laid, lanes, rules)
+  const rod = laid.ticket.rods === 'stubs' ? 'stub' : 'new'
+  return lanes.flatMap((bead, index): TryMark[] => {
+    const sign = travelsForward(laid, bead) ? 1 : -1
+    const from = beadStart(laid, bead)
+    const sound = { beadId: bead.id, degree: 'sound', fault: null, rod } as const
+    const [first, last] = endsOf(laid, bead)
+    return [
+      { id: `${bead.id}-${first}${first === 'tie-in' ? '-1' : ''}`, kind: first, atMm: from, ...sound },
+      ...restarts[index]!.map((mm, nth): TryMark => ({ id: `${bead.id}-restart-${nth + 1}`, kind: 'restart', atMm: from + sign * mm, ...sound })),
+      { id: `${bead.id}-${last}${last === 'tie-in' ? '-2' : ''}`, kind: last, atMm: beadEnd(laid, bead), ...sound },
+    ]
+  })
+}
+
+/**
+ * How a lane begins and finishes. On a fixed pipe the left half ties into the right one at both its ends; a pipe that is rolled or stands upright is
+ * tied into its own start.
+ */
+function endsOf({ piece, ticket }: Laid, bead: Bead): ['start' | 'tie-in', 'end' | 'tie-in'] {
+  if (!isPipe(piece)) return ['start', 'end']
+  if (!isFixedPipe(ticket.position)) return ['start', 'tie-in']
+  return bead.fromMm >= seamLength(piece) / 2 - 1e-6 ? ['tie-in', 'tie-in'] : ['start', 'end']
+}
+
+const plateRestarts = ({ ticket, piece }: Laid, lanes: readonly Bead[], rules: HouseRules): readonly (readonly number[])[] => {
+  const plate = piece as PlatePiece
+  const lengths = lanes.map(bead => bead.toMm - bead.fromMm)
+  if (plate.kind === 'restart strip') return lengths.map(mm => everyPlace(mm, everyOf(plate)))
+  const wholeMm = rodRun({ ...ticket, position: runAs(ticket.position), joint: 'pad', pass: 'bead', thicknessMm: plate.thicknessMm }, ticket.currentA, rules)
+  return burnRods(lengths, ticket.rods === 'stubs' ? wholeMm * STUB_SHARE : wholeMm).restarts
+}
+
+/** Each pass is begun with a fresh rod and burns its own; where a bare rod is added by hand nothing is foreseen. */
+function passRestarts(laid: Laid, lanes: readonly Bead[], rules: HouseRules): readonly (readonly number[])[] {
+  const places = new Map<string, readonly number[]>()
+  for (const pass of laid.passes ?? []) {
+    const own = lanes.filter(bead => bead.passId === pass.id)
+    if (pass.process === 'GTAW') continue
+    const wholeMm = rodRun(cardCase(laid, pass), pass.currentA, rules)
+    const { restarts } = burnRods(own.map(bead => bead.toMm - bead.fromMm), laid.ticket.rods === 'stubs' ? wholeMm * STUB_SHARE : wholeMm)
+    own.forEach((bead, index) => places.set(bead.id, restarts[index]!))
+  }
+  return lanes.map(bead => places.get(bead.id) ?? [])
 }
 
 /** The spacing of a drill plate: its own, else the usual one. */
-const everyOf = ({ kind, everyMm }: PlatePiece): number => everyMm ?? platePieceOf(kind).everyMm
+const everyOf = ({ kind, everyMm }: PlatePiece): number => everyMm ?? pieceOf(kind).everyMm
 
 /** Places along a bead at every step, none on its very end. */
 const everyPlace = (lengthMm: number, stepMm: number): number[] =>

@@ -1,8 +1,9 @@
-import type { CouponDocument, Verdict } from '../coupon'
+import { isReading, type CouponDocument, type Verdict } from '../coupon'
 import type { HouseRules } from '../house'
 import { formatLength } from '../units'
 import { elementOf, type ElementId } from './elements'
 import type { Measures } from './measures'
+import { offSize, sayLimit, sizeLimit } from './sizeLimits'
 
 /** One thing found against a coupon. `weight` orders reasons; the marks show where to look. */
 export interface Reason {
@@ -31,14 +32,14 @@ const SLACK = 1e-9
  * @example judge(measureCoupon(document, rules), document, rules)[0].text // '3 of 8 restarts not sound'
  */
 export function judge(measures: Measures, document: CouponDocument, rules: HouseRules): Reason[] {
-  const reasons: Reason[] = [...unsafe(measures), ...undercut(measures, document, rules), ...strikes(measures, document, rules)]
+  const reasons: Reason[] = [...unsafe(measures), ...undercut(measures, document, rules), ...strikes(measures, document, rules), ...sizes(document, rules)]
   for (const { element, rule, say } of SHARES) {
     const measure = measures.elements.find(row => row.element === element)!
     const share = measure.tried === 0 ? 1 : measure.sound / measure.tried
     if (share < rules.pass[rule] - SLACK)
       reasons.push(again(elementOf(element).weight * (1 - share), say(measure.tried - measure.sound, measure.tried), measure.markIds))
   }
-  for (const [element, rule, what] of [['run', 'run', 'of bead not sound'], ['toes', 'toes', 'of toe not wetted in']] as const) {
+  for (const [element, rule, what] of [['run', 'run', 'of bead not sound'], ['root', 'run', 'of root side not sound'], ['toes', 'toes', 'of toe not wetted in']] as const) {
     const measure = measures.elements.find(row => row.element === element)!
     const share = measure.tried === 0 ? 1 : measure.sound / measure.tried
     if (share < rules.pass[rule] - SLACK)
@@ -60,7 +61,7 @@ function again(weight: number, text: string, markIds: readonly string[]): Reason
 function unsafe(measures: Measures): Reason[] {
   const found: Reason[] = []
   if (measures.cracks.length > 0) found.push({ verdict: 'start over', weight: 100, text: 'Cracked: a crack is never acceptable', markIds: measures.cracks })
-  if (measures.burnThroughs.length > 0) found.push({ verdict: 'start over', weight: 90, text: 'Burnt through the plate', markIds: measures.burnThroughs })
+  if (measures.burnThroughs.length > 0) found.push({ verdict: 'start over', weight: 90, text: 'Burnt through', markIds: measures.burnThroughs })
   return found
 }
 
@@ -68,6 +69,14 @@ function unsafe(measures: Measures): Reason[] {
 function strikes({ strayStrikes }: Measures, document: CouponDocument, rules: HouseRules): Reason[] {
   if (strayStrikes.length === 0 || (!document.mock && rules.ways.arcStrikes === 'counted on practice, none on tests')) return []
   return [again(1.5, `${strayStrikes.length} ${strayStrikes.length === 1 ? 'arc strike' : 'arc strikes'} outside the joint`, strayStrikes)]
+}
+
+/** Each reading that a joint's own size does not allow. */
+function sizes(document: CouponDocument, rules: HouseRules): Reason[] {
+  return document.marks.filter(isReading).filter(mark => offSize(document, mark, rules)).map((mark) => {
+    const name = `${mark.of[0]!.toUpperCase()}${mark.of.slice(1)}`
+    return again(2, `${name} ${formatLength(mark.valueMm, rules.unit)}, wants ${sayLimit(sizeLimit(document, mark, rules)!, rules.unit)}`, [mark.id])
+  })
 }
 
 function undercut(measures: Measures, document: CouponDocument, rules: HouseRules): Reason[] {

@@ -116,9 +116,9 @@ describe('verdict', () => {
 
 describe('evidence', () => {
   it('has a row for each element that was tried, and none for tie-ins that were not', () => {
-    const rows = evidenceOf(aCoupon(), grade(aCoupon()))
+    const rows = evidenceOf(aCoupon(), grade(aCoupon()), rules)
     expect(rows.find(row => row.element === 'tie-in')).toBeUndefined()
-    expect(rows.find(row => row.element === 'start')).toEqual({ position: '1G', rodFamily: 'low hydrogen', element: 'start', tried: 6, sound: 6, workable: 0 })
+    expect(rows.find(row => row.element === 'start')).toEqual({ work: 'plate', position: '1G', rodFamily: 'low hydrogen', element: 'start', tried: 6, sound: 6, workable: 0 })
     for (const row of rows) expect(row.sound + row.workable).toBeLessThanOrEqual(row.tried + 1e-9)
   })
 

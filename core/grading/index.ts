@@ -3,6 +3,7 @@
  */
 export * from './elements'
 export * from './measures'
+export * from './sizeLimits'
 export * from './spans'
 export * from './criteria'
 export * from './verdict'

@@ -1,9 +1,11 @@
 import type { Bead, CouponDocument, Degree, FlawMark, TryKind } from '../coupon'
-import { isFlaw, isReading, isTry, weldedLength } from '../coupon'
+import { isFlaw, isPlate, isReading, isTry, weldedLength } from '../coupon'
 import type { HouseRules } from '../house'
 import { wantedWidth } from '../house'
-import { platePieceOf, type DiscontinuityId } from '../trade'
+import { inches } from '../units'
+import { pieceOf, type DiscontinuityId } from '../trade'
 import { ELEMENTS, type ElementId } from './elements'
+import { offSize, sizeLimit } from './sizeLimits'
 import { unionLength, type Span } from './spans'
 
 /** How one element came out: how much was tried, how much of it was sound or workable, and the marks that speak against it. */
@@ -58,10 +60,12 @@ export function measureCoupon(document: CouponDocument, rules: HouseRules): Meas
     'restart': countTries(document, 'restart'),
     'tie-in': countTries(document, 'tie-in'),
     'run': runMeasure(document, flaws, weldedMm),
-    'toes': toesMeasure(flaws, weldedMm),
-    'overlap': beadMeasure(flaws, 'lap', platePieceOf(document.piece.kind).inRows ? 0 : Math.max(0, document.beads.length - 1)),
+    'root': rootMeasure(document, flaws),
+    'toes': toesMeasure(document, flaws, weldedMm),
+    'overlap': beadMeasure(flaws, 'lap', lappedPairs(document)),
     'width': widthMeasure(document, flaws, rules),
-    'straightness': beadMeasure(flaws, 'crooked', document.beads.length),
+    'size': sizeMeasure(document, rules),
+    'straightness': beadMeasure(flaws, 'crooked', laidBeads(document).length),
     'ends': countTries(document, 'end'),
     'clean-up': cleanUpMeasure(document.cleanUp, flaws),
   }
@@ -98,14 +102,37 @@ function spoiltBy(bead: Bead, flaw: FlawMark): Span {
 }
 
 function runMeasure(document: CouponDocument, flaws: readonly FlawMark[], weldedMm: number): Omit<Measure, 'element'> {
-  const spoiling = flaws.filter(flaw => SPOILS_RUN.has(flaw.flaw))
-  const spoilt = document.beads.reduce(
+  const lanes = laidBeads(document)
+  const ids = new Set(lanes.map(bead => bead.id))
+  const spoiling = flaws.filter(flaw => SPOILS_RUN.has(flaw.flaw) && ids.has(flaw.beadId))
+  const spoilt = lanes.reduce(
     (sum, bead) => sum + unionLength(spoiling.filter(flaw => flaw.beadId === bead.id).map(flaw => spoiltBy(bead, flaw))), 0)
   return { tried: weldedMm, sound: weldedMm - spoilt, workable: 0, markIds: spoiling.map(flaw => flaw.id) }
 }
 
-function toesMeasure(flaws: readonly FlawMark[], weldedMm: number): Omit<Measure, 'element'> {
-  const spoiling = flaws.filter(flaw => SPOILS_TOES.has(flaw.flaw))
+/** The beads that were laid: all lanes but the root side. */
+const laidBeads = ({ beads }: CouponDocument): readonly Bead[] => beads.filter(bead => bead.face !== 'root')
+
+/** Too much or too little through the root is spoilt beyond these. Source: AWS D1.1:2020 6.10.1 (2015 4.9.1), from memory, check your copy. */
+const ROOT_LIMITS_MM: Readonly<Partial<Record<DiscontinuityId, number>>> = { 'root concavity': inches(1 / 16), 'excess penetration': inches(1 / 8) }
+
+function rootMeasure({ beads }: CouponDocument, flaws: readonly FlawMark[]): Omit<Measure, 'element'> {
+  const lane = beads.find(bead => bead.face === 'root')
+  if (!lane) return { tried: 0, sound: 0, workable: 0, markIds: [] }
+  const spoiling = flaws.filter(flaw => flaw.beadId === lane.id && (flaw.sizeMm === null || exceeds(flaw.sizeMm, ROOT_LIMITS_MM[flaw.flaw] ?? 0)))
+  const tried = lane.toMm - lane.fromMm
+  return { tried, sound: tried - unionLength(spoiling.map(flaw => spoiltBy(lane, flaw))), workable: 0, markIds: spoiling.map(flaw => flaw.id) }
+}
+
+/** Pairs of beads that lap one another: neighbours on a pad, in a joint those of one layer. */
+function lappedPairs({ piece, beads, passes }: CouponDocument): number {
+  if (isPlate(piece)) return pieceOf(piece.kind).inRows ? 0 : Math.max(0, beads.length - 1)
+  const here = (passes ?? []).filter(pass => beads.some(bead => bead.passId === pass.id && bead.face !== 'root'))
+  return here.length - new Set(here.map(pass => `${pass.face} ${pass.layer}`)).size
+}
+
+function toesMeasure(document: CouponDocument, flaws: readonly FlawMark[], weldedMm: number): Omit<Measure, 'element'> {
+  const spoiling = flaws.filter(flaw => SPOILS_TOES.has(flaw.flaw) && laidBeads(document).some(bead => bead.id === flaw.beadId))
   const lanes = new Map<string, Span[]>()
   for (const flaw of spoiling) {
     for (const side of flaw.side === 'both' || flaw.side === null ? ['upper', 'lower'] : [flaw.side]) {
@@ -126,15 +153,23 @@ function beadMeasure(flaws: readonly FlawMark[], flaw: DiscontinuityId, tried: n
 }
 
 function widthMeasure(document: CouponDocument, flaws: readonly FlawMark[], rules: HouseRules): Omit<Measure, 'element'> {
-  const { lowMm, highMm } = wantedWidth(rules, document.ticket.diameterMm)
-  const readings = document.marks.filter(isReading).filter(mark => mark.of === 'width')
+  const plate = isPlate(document.piece)
+  const { lowMm, highMm } = plate ? wantedWidth(rules, document.ticket.diameterMm) : { lowMm: 0, highMm: Infinity }
+  const readings = document.marks.filter(isReading).filter(mark => mark.of === 'width' && (plate || laidBeads(document).some(bead => bead.id === mark.beadId)))
   const mean = readings.reduce((sum, mark) => sum + mark.valueMm, 0) / (readings.length || 1)
   const off = readings.filter(mark =>
     exceeds(Math.abs(mark.valueMm - mean), rules.widthEvenMm) || exceeds(lowMm, mark.valueMm) || exceeds(mark.valueMm, highMm))
   const uneven = flaws.filter(flaw => flaw.flaw === 'irregular width')
   const beads = new Set([...off, ...uneven].map(mark => mark.beadId))
-  const tried = document.beads.length
+  const tried = laidBeads(document).length
   return { tried, sound: tried - beads.size, workable: 0, markIds: [...off, ...uneven].map(mark => mark.id) }
+}
+
+/** Readings that a joint sets a limit to. */
+function sizeMeasure(document: CouponDocument, rules: HouseRules): Omit<Measure, 'element'> {
+  const judged = document.marks.filter(isReading).filter(mark => sizeLimit(document, mark, rules) !== null)
+  const off = judged.filter(mark => offSize(document, mark, rules))
+  return { tried: judged.length, sound: judged.length - off.length, workable: 0, markIds: off.map(mark => mark.id) }
 }
 
 /** A limit is kept when it is met exactly; a millionth of a millimetre is rounding, not metal. */

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { putMark, setDegree, type CouponDocument, type FlawMark, type Ticket, type TryKind, type TryMark } from '../coupon'
-import { aCoupon, aFlaw } from '../coupon/example'
+import { aCoupon, aFlaw, EXAMPLE_PLATE } from '../coupon/example'
 import { DEFAULT_HOUSE_RULES } from '../house'
 import { inches } from '../units'
 import { CAUSES, readCoupon, signsOf, type CauseId, type SignId } from '.'
@@ -88,7 +88,7 @@ describe('the causes as data', () => {
 describe('what the ticket says', () => {
   const signs = (ticket: Partial<Ticket>, thicknessMm = inches(3 / 8)) => {
     const coupon = aCoupon({ ticket })
-    return signsOf({ ...coupon, piece: { ...coupon.piece, thicknessMm } }, rules).map(sign => sign.id)
+    return signsOf({ ...coupon, piece: { ...EXAMPLE_PLATE, thicknessMm } }, rules).map(sign => sign.id)
   }
   it('a rod past its exposure, thin plate and an unfit rod are evidence', () => {
     expect(signs({ hoursOut: 6 })).toEqual(['rod exposed'])

@@ -1,6 +1,7 @@
 import type { CouponDocument } from '../coupon'
 import type { HouseRules } from '../house'
 import { currentWindow } from '../setup'
+import { runAs } from '../trade'
 import { CAUSES, type Cause } from './causes'
 import { signsOf, type Sign } from './signs'
 
@@ -50,7 +51,7 @@ export function readCoupon(document: CouponDocument, rules: HouseRules): Reading
 function changeFor(cause: Cause, document: CouponDocument, rules: HouseRules): string {
   const { ticket } = document
   if (cause.id !== 'current high' && cause.id !== 'current low') return `${cause.change}. Then ${cause.drill}.`
-  const { lowA, highA } = currentWindow(ticket.classification, ticket.diameterMm, ticket.position, rules)
+  const { lowA, highA } = currentWindow(ticket.classification, ticket.diameterMm, runAs(ticket.position), rules)
   const up = cause.id === 'current low'
   const next = Math.min(Math.max(ticket.currentA + (up ? 5 : -5), lowA), highA)
   const sensible = up ? next > ticket.currentA : next < ticket.currentA

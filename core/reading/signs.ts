@@ -1,5 +1,5 @@
 import type { CouponDocument, FlawMark, Mark, TryKind, TryMark } from '../coupon'
-import { beadNumber, isFlaw, isReading, isTry } from '../coupon'
+import { beadNumber, isFlaw, isPlate, isReading, isTry, thicknessOf } from '../coupon'
 import { wantedWidth, type HouseRules } from '../house'
 import { checkTicket, type Finding } from '../setup'
 
@@ -38,7 +38,7 @@ export function signsOf(document: CouponDocument, rules: HouseRules): Sign[] {
     const places = new Set(marks.map(mark => (of === document.beads.length ? mark.beadId : mark.id)))
     if (marks.length > 0) signs.push({ id, markIds: marks.map(mark => mark.id), strength: strengthOf(places.size / of) })
   }
-  for (const { finding } of checkTicket(document.ticket, document.piece.thicknessMm, rules)) {
+  for (const { finding } of checkTicket(document.ticket, thicknessOf(document.piece), rules)) {
     const id = TICKET_SIGNS[finding]
     if (id) signs.push({ id, markIds: [], strength: 1 })
   }
@@ -83,6 +83,7 @@ export function signsOf(document: CouponDocument, rules: HouseRules): Sign[] {
   seeTries('crater', ['end'], 'crater')
   seeTries('ends low', ['end'], 'low', 'short of the edge', 'run off')
 
+  if (!isPlate(document.piece)) return signs
   const { lowMm, highMm } = wantedWidth(rules, document.ticket.diameterMm)
   const widths = document.marks.filter(isReading).filter(mark => mark.of === 'width')
   see('wide', widths.filter(mark => mark.valueMm > highMm + 1e-6))
@@ -102,5 +103,5 @@ function isNearTry(document: CouponDocument, flaw: FlawMark): boolean {
 /** Nothing on the first half of the beads, and three or more on the second: heat builds up. */
 function grows(document: CouponDocument, flaws: readonly FlawMark[]): boolean {
   const half = document.beads.length / 2
-  return document.beads.length >= 4 && flaws.length >= 3 && flaws.every(flaw => beadNumber(document, flaw.beadId) > half)
+  return isPlate(document.piece) && document.beads.length >= 4 && flaws.length >= 3 && flaws.every(flaw => beadNumber(document, flaw.beadId) > half)
 }

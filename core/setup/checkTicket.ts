@@ -1,5 +1,5 @@
 import type { HouseRules } from '../house'
-import { electrodeOf, positionOf, type PadPosition, type Polarity, type Travel } from '../trade'
+import { electrodeOf, positionOf, type PositionId, type Polarity, type Travel } from '../trade'
 import { formatLength } from '../units'
 import { currentWindow } from './currentWindow'
 import { leastPlate } from './plateFit'
@@ -8,7 +8,7 @@ import { leastPlate } from './plateFit'
 export interface Settings {
   readonly classification: string
   readonly diameterMm: number
-  readonly position: PadPosition
+  readonly position: PositionId
   readonly travel: Travel
   readonly polarity: Polarity
   readonly currentA: number
@@ -60,7 +60,7 @@ function positionRemarks({ classification, position, travel }: Settings, { ways 
 }
 
 function currentRemarks({ classification, diameterMm, position, currentA }: Settings, rules: HouseRules): TicketRemark[] {
-  const { lowA, highA } = currentWindow(classification, diameterMm, position, rules)
+  const { lowA, highA } = currentWindow(classification, diameterMm, positionOf(position).runAs, rules)
   if (currentA > highA) return [remark('currentA', 'current high', `${currentA - highA} A over ${lowA}–${highA} A`, currentA - highA)]
   if (currentA < lowA) return [remark('currentA', 'current low', `${lowA - currentA} A under ${lowA}–${highA} A`, lowA - currentA)]
   return []

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { inches } from '../units'
 import { DEFAULT_HOUSE_RULES } from '../house'
-import { ELECTRODES, POSITIONS, ROD_SIZES } from '../trade'
+import { ELECTRODES, PAD_POSITIONS, ROD_SIZES } from '../trade'
 import { JOINTS, PASSES, practiceOf, publishedWindow, startCurrent, type CurrentCase } from '.'
 
 const aCase = (change: Partial<CurrentCase>): CurrentCase => ({ classification: 'E7018', diameterMm: inches(1 / 8), position: '1G', joint: 'pad', pass: 'bead', ...change })
@@ -21,7 +21,7 @@ describe('what schools run', () => {
   it('keeps its start inside its own window, in every row that a case can reach', () => {
     for (const { classification } of ELECTRODES) {
       for (const { diameterMm } of ROD_SIZES) {
-        for (const { id, travel } of POSITIONS) {
+        for (const { id, travel } of PAD_POSITIONS) {
           for (const joint of JOINTS) {
             for (const pass of PASSES[joint]) {
               const row = practiceOf(aCase({ classification, diameterMm, position: id, travel: travel[0], joint, pass }))

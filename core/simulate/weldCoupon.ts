@@ -1,13 +1,16 @@
-import type { CouponDocument, FlawMark, Mark, Place, TryMark } from '../coupon'
-import { clampToBead, isTry, newFlaw, newReading, setDegree } from '../coupon'
-import type { DiscontinuityId, PadPosition } from '../trade'
+import type { Bead, CouponDocument, FlawMark, Mark, Place, TryMark } from '../coupon'
+import { clampToBead, isPlate, isTry, newFlaw, newReading, readingKinds, setDegree, sizeWanted } from '../coupon'
+import { runAs, type DiscontinuityId, type PositionId } from '../trade'
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../house'
 import { currentWindow } from '../setup'
 import { errorAfter, type Learner, type Skill } from './learner'
 import type { Random } from './random'
 
 /** How much harder a position is than flat. Rough, for the made-up school only. */
-export const DIFFICULTY: Readonly<Record<PadPosition, number>> = { '1G': 1, '2G': 1.12, '3G': 1.3, '4G': 1.25 }
+export const DIFFICULTY: Readonly<Record<PositionId, number>> = {
+  '1G': 1, '2G': 1.12, '3G': 1.3, '4G': 1.25, '5G': 1.4, '6G': 1.5, '6GR': 1.55,
+  '1F': 1, '2F': 1.05, '3F': 1.2, '4F': 1.2, '1FR': 1, '2FR': 1.1, '5F': 1.35, '6F': 1.45,
+}
 
 /** The state of the hand while one coupon is welded. */
 interface Technique {
@@ -32,25 +35,38 @@ export function weldCoupon(expected: CouponDocument, learner: Learner, coupons: 
   let serial = 0
   const nextId = () => `m${++serial}`
   for (const bead of expected.beads) {
-    for (const [flaw, probability] of flawOdds(technique)) {
+    for (const [flaw, probability] of bead.face === 'root' ? rootOdds(technique) : flawOdds(technique)) {
       if (!random.chance(probability)) continue
       const place: Place = { beadId: bead.id, atMm: bead.fromMm + random.uniform() * (bead.toMm - bead.fromMm) }
       marks.push(spread(expected, newFlaw(expected, nextId(), flaw, place), random))
     }
-    if (random.chance(0.3)) {
-      const widthMm = bead.widthMm * (0.92 / technique.travel ** 0.5) * (1 + 0.05 * technique.error.travel * random.normal())
-      marks.push(newReading(nextId(), 'width', { beadId: bead.id, atMm: (bead.fromMm + bead.toMm) / 2 }, Math.round(widthMm * 10) / 10))
-    }
+    marks.push(...gauged(expected, bead, technique, nextId, random))
   }
   const cleanUp = random.chance(0.25 * technique.error.cleaning) ? 'workable' : 'sound'
   return { ...expected, marks, cleanUp }
 }
 
+/** What the instructor's gauge reads, now and then: a bead's width on a plate, on a joint whatever it has a size for. */
+function gauged(document: CouponDocument, bead: Bead, technique: Technique, nextId: () => string, random: Random): Mark[] {
+  if (!random.chance(0.3)) return []
+  const place: Place = { beadId: bead.id, atMm: (bead.fromMm + bead.toMm) / 2 }
+  const strays = 1 + 0.05 * technique.error.travel * random.normal()
+  if (isPlate(document.piece)) return [newReading(nextId(), 'width', place, tenth(bead.widthMm * (0.92 / technique.travel ** 0.5) * strays))]
+  const { across, over } = readingKinds(document.piece, bead)
+  return [...across, ...over].flatMap((of): Mark[] => {
+    const wanted = sizeWanted(document, bead, of)
+    return wanted === null ? [] : [newReading(nextId(), of, place, tenth(wanted * (1.12 / technique.travel ** 0.5) * (1 + 0.1 * technique.error.travel * random.normal())))]
+  })
+}
+
+/** Read to a tenth of a millimetre, and never nothing. */
+const tenth = (mm: number) => Math.max(0.2, Math.round(mm * 10) / 10)
+
 function techniqueOf(document: CouponDocument, learner: Learner, coupons: number, random: Random, rules: HouseRules): Technique {
   const { ticket } = document
   const difficulty = DIFFICULTY[ticket.position]
   const at = (skill: Skill) => Math.max(0.02, errorAfter(learner, skill, coupons, difficulty) * (1 + 0.2 * random.normal()))
-  const window = currentWindow(ticket.classification, ticket.diameterMm, ticket.position, rules)
+  const window = currentWindow(ticket.classification, ticket.diameterMm, runAs(ticket.position), rules)
   const half = (window.highA - window.lowA) / 2
   const error: Record<Skill, number> = {
     'strike': at('strike'), 'restart': at('restart'), 'crater': at('crater'), 'arc length': at('arc length'),
@@ -100,6 +116,16 @@ function flawOdds({ error, arc, heat, travel }: Technique): [DiscontinuityId, nu
     ['spatter', 0.01 + 0.12 * over],
     ['excess weld metal', 0.01 + 0.25 * cold + 0.4 * slow],
     ['crack', 0.002 * error.crater],
+  ]
+}
+
+/** What a root shows from its own side. */
+function rootOdds({ error, heat, travel }: Technique): [DiscontinuityId, number][] {
+  return [
+    ['incomplete penetration', 0.02 + 0.2 * error.travel + 0.2 * Math.max(0, -heat - 0.3)],
+    ['excess penetration', 0.02 + 0.25 * Math.max(0, heat - 0.3) + 0.3 * Math.max(0, 0.9 - travel)],
+    ['root concavity', 0.02 + 0.12 * error['arc length']],
+    ['melt-through', 0.004 * error.travel],
   ]
 }
 

@@ -1,9 +1,9 @@
-import type { PadPosition } from './positions'
+import { POSITIONS, type PositionId } from './positions'
 
 export type Polarity = 'DCEP' | 'DCEN' | 'AC'
 
 /** Rods that burn alike are pooled when rates are counted. */
-export type RodFamily = 'cellulosic' | 'rutile' | 'low hydrogen' | 'high deposition'
+export type RodFamily = 'cellulosic' | 'rutile' | 'low hydrogen' | 'high deposition' | 'GTAW wire'
 
 export interface Electrode {
   readonly classification: string
@@ -11,12 +11,14 @@ export interface Electrode {
   readonly family: RodFamily
   readonly currents: readonly Polarity[]
   readonly fNumber: 1 | 2 | 3 | 4
-  readonly positions: readonly PadPosition[]
+  readonly positions: readonly PositionId[]
   /** Weld metal deposited over core melted. Fitted to maker's count cards; weigh your own brand. */
   readonly recovery: number
 }
 
-const ALL: readonly PadPosition[] = ['1G', '2G', '3G', '4G']
+const ALL: readonly PositionId[] = POSITIONS.map(position => position.id)
+/** Position digit 2: flat, and horizontal fillets. */
+const FLAT_AND_HORIZONTAL_FILLETS: readonly PositionId[] = ['1G', '1F', '1FR', '2F', '2FR']
 
 /**
  * Covered electrodes a school uses. Covering, current, positions: AWS A5.1/A5.1M:2012 Table 1;
@@ -30,7 +32,7 @@ export const ELECTRODES: readonly Electrode[] = [
   { classification: 'E7014', covering: 'iron powder titania', family: 'rutile', currents: ['AC', 'DCEP', 'DCEN'], fNumber: 2, positions: ALL, recovery: 1 },
   { classification: 'E7016', covering: 'low hydrogen potassium', family: 'low hydrogen', currents: ['AC', 'DCEP'], fNumber: 4, positions: ALL, recovery: 1.05 },
   { classification: 'E7018', covering: 'low hydrogen potassium, iron powder', family: 'low hydrogen', currents: ['DCEP', 'AC'], fNumber: 4, positions: ALL, recovery: 1.05 },
-  { classification: 'E7024', covering: 'iron powder titania', family: 'high deposition', currents: ['AC', 'DCEP', 'DCEN'], fNumber: 1, positions: ['1G'], recovery: 1.42 },
+  { classification: 'E7024', covering: 'iron powder titania', family: 'high deposition', currents: ['AC', 'DCEP', 'DCEN'], fNumber: 1, positions: FLAT_AND_HORIZONTAL_FILLETS, recovery: 1.42 },
 ]
 
 /**

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { cautionsFor, DISCONTINUITIES, ELECTRODES, discontinuityOf, electrodeOf, positionOf, readClassification, rodSizeOf } from '.'
+import { cautionsFor, DISCONTINUITIES, ELECTRODES, discontinuityOf, electrodeOf, isFixedPipe, localPositionAt, localPositions, PIECES, pieceOf, positionOf, POSITIONS, positionsFor, quadrantAt, readClassification, runAs, sayClock, rodSizeOf } from '.'
 
 describe('classification, as AWS A5.1/A5.1M:2012 builds it (from memory)', () => {
   it('reads E7018-1 H4R part by part', () => {
@@ -46,9 +46,9 @@ it.each([
   expect(electrode.fNumber).toBe(fNumber)
 })
 
-it('keeps E7024 out of everything but flat on a pad', () => {
-  expect(electrodeOf('E7024').positions).toEqual(['1G'])
-  expect(ELECTRODES.filter(row => row.classification !== 'E7024').every(row => row.positions.length === 4)).toBe(true)
+it('keeps E7024 to flat work and horizontal fillets', () => {
+  expect(electrodeOf('E7024').positions).toEqual(['1G', '1F', '1FR', '2F', '2FR'])
+  expect(ELECTRODES.filter(row => row.classification !== 'E7024').every(row => row.positions.length === POSITIONS.length)).toBe(true)
 })
 
 // ISO 6520-1:2007, from memory.
@@ -59,8 +59,46 @@ it.each([['crack', '100'], ['undercut', '5011'], ['overlap', '506'], ['porosity'
 it('names each discontinuity once', () => expect(new Set(DISCONTINUITIES.map(row => row.name)).size).toBe(DISCONTINUITIES.length))
 
 it('refuses what it does not keep, and says what it keeps', () => {
-  expect(() => positionOf('5G')).toThrow(/1G, 2G, 3G, 4G/)
+  expect(() => positionOf('7G')).toThrow(/1G, 2G, 3G, 4G/)
   expect(() => rodSizeOf(3)).toThrow(/1\/8 in/)
   expect(() => electrodeOf('E7010')).toThrow(/E6010/)
   expect(() => discontinuityOf('rust')).toThrow(/rust/)
+})
+
+describe('positions', () => {
+  // AWS A3.0 and ISO 6947, as the reference table pairs them (from memory).
+  it.each([['1G', 'PA'], ['1F', 'PA'], ['1FR', 'PA'], ['2F', 'PB'], ['2FR', 'PB'], ['2G', 'PC'], ['4F', 'PD'], ['4G', 'PE'], ['3G', 'PF'], ['3F', 'PF'], ['5G', 'PH'], ['5F', 'PH'], ['6G', 'H-L045'], ['6GR', '']])('%s is %s in ISO 6947', (aws, iso) => {
+    expect(positionOf(aws).iso6947).toBe(iso)
+  })
+  it('each piece has those of its weld, and none has another’s', () => {
+    expect(positionsFor('pad')).toEqual(['1G', '2G', '3G', '4G'])
+    expect(positionsFor('pipe butt')).toEqual(['1G', '2G', '5G', '6G', '6GR'])
+    expect(positionsFor('T')).toEqual(['1F', '2F', '3F', '4F'])
+    expect(positionsFor('pipe to plate')).toEqual(['2F', '4F', '1FR', '2FR', '5F', '6F'])
+    for (const { kind } of PIECES) expect(positionsFor(kind).length).toBeGreaterThan(0)
+  })
+  it('a fixed pipe is one that is welded up or down', () => {
+    expect(POSITIONS.filter(position => isFixedPipe(position.id)).map(position => position.id)).toEqual(['5G', '6G', '6GR', '5F', '6F'])
+  })
+  it('each is run as one a pad is run in', () => expect(['2F', '2FR', '4F', '6G', '1FR'].map(id => runAs(positionOf(id).id))).toEqual(['2G', '2G', '4G', '3G', '1G']))
+  it('refuses a piece that is not kept', () => expect(() => pieceOf('gate')).toThrow(/pipe butt/))
+})
+
+describe('round a pipe', () => {
+  // Common practice: a welder in 5G is overhead at 6, vertical at 3 and 9, flat at 12.
+  it.each([['5G', 0, 'flat'], ['5G', 180, 'overhead'], ['5G', 90, 'vertical'], ['5G', 270, 'vertical'], ['5G', 359, 'flat'], ['6G', 0, 'horizontal'], ['6G', 180, 'overhead'], ['2G', 77, 'horizontal'], ['1G', 180, 'flat'], ['4F', 10, 'overhead']] as const)('%s at %i° is %s', (position, degrees, local) => {
+    expect(localPositionAt(position, degrees)).toBe(local)
+  })
+  it('the arcs of every pipe position make one whole circle', () => {
+    for (const { id } of POSITIONS.filter(position => position.on.some(kind => kind.startsWith('pipe')))) {
+      const arcs = localPositions(id)
+      expect([arcs[0]!.fromDegrees, arcs.at(-1)!.toDegrees]).toEqual([0, 360])
+      arcs.slice(1).forEach((arc, n) => expect(arc.fromDegrees).toBe(arcs[n]!.toDegrees))
+    }
+    expect(() => localPositions('3G')).toThrow(/no position of pipe/)
+  })
+  it('a place is said by the clock, to the half hour', () => {
+    expect([0, 90, 135, 180, 270, 352, 353, 360].map(sayClock)).toEqual(['12', '3', '4:30', '6', '9', '11:30', '12', '12'])
+  })
+  it('a quarter begins at its border', () => expect([0, 89, 90, 180, 270, 359, 360].map(quadrantAt)).toEqual(['12 to 3', '12 to 3', '3 to 6', '6 to 9', '9 to 12', '9 to 12', '12 to 3']))
 })

@@ -85,7 +85,7 @@ interface Next {
 
 /** Writes a coupon's row and its countable rows, new or over the version before. */
 async function write(on: Queries, { id, text, document, summary, by }: Next, before: Before | null): Promise<SavedCoupon> {
-  const { grade, nextRun, rodFamily } = summary
+  const { grade, nextRun, rodFamily, evidence } = summary
   const version = (before?.version ?? 0) + 1
   const values = [document.studentId, document.classDay, document.ticket.position, rodFamily, grade.verdict, grade.score, nextRun,
     version, text, toDateTime(by.now), by.id, id] as const
@@ -96,7 +96,7 @@ async function write(on: Queries, { id, text, document, summary, by }: Next, bef
     await run(on, `UPDATE coupon SET student_id = ?, class_day = ?, position = ?, rod_family = ?, verdict = ?, score = ?, next_run = ?,
       version = ?, document = ?, saved_at = ?, saved_by = ? WHERE id = ?`, values)
   }
-  await writeDerived(on, id, document, grade, before?.student_id ?? null)
+  await writeDerived(on, id, document, evidence, before?.student_id ?? null)
   return { id, version, document, savedAt: by.now.toISOString(), savedBy: by.name }
 }
 

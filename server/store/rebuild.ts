@@ -19,9 +19,9 @@ export async function rebuildDerived(): Promise<number> {
         const document = fromJson<CouponDocument>(row.document)
         const rules = await rulesOf(document.rulesVersion, on)
         if (!rules) throw new Error(`Coupon ${row.id} names house rules ${document.rulesVersion}, which are not kept`)
-        const { grade, nextRun } = summarise(document, rules)
+        const { grade, nextRun, evidence } = summarise(document, rules)
         await run(on, 'UPDATE coupon SET verdict = ?, score = ?, next_run = ? WHERE id = ?', [grade.verdict, grade.score, nextRun, row.id])
-        await writeDerived(on, row.id, document, grade, document.studentId)
+        await writeDerived(on, row.id, document, evidence, document.studentId)
       }
     })
     read += batch.length

@@ -10,8 +10,8 @@ export async function findRecord(studentId: string): Promise<StudentRecord | nul
     rows<{ name: string }>(database(), 'SELECT name FROM section WHERE id = ?', [student.sectionId]),
     rows<{ n: number }>(database(), 'SELECT COUNT(*) AS n FROM coupon WHERE student_id = ?', [studentId]),
     rows<EvidenceSum>(database(), `
-      SELECT position, rod_family AS rodFamily, element, SUM(tried) AS tried, SUM(sound) AS sound
-      FROM evidence WHERE student_id = ? GROUP BY position, rod_family, element ORDER BY position, rod_family`, [studentId]),
+      SELECT work, position, rod_family AS rodFamily, element, SUM(tried) AS tried, SUM(sound) AS sound
+      FROM evidence WHERE student_id = ? GROUP BY work, position, rod_family, element ORDER BY position, work, rod_family`, [studentId]),
     rows<DayPoint>(database(), `
       SELECT class_day AS classDay, element, SUM(tried) AS tried, SUM(sound) AS sound
       FROM evidence WHERE student_id = ? GROUP BY class_day, element ORDER BY class_day`, [studentId]),

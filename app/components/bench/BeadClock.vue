@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { arcRun, arcVolts, settingsCard } from '~~/core/setup'
 import { formatHeat, formatSpeed, formatTime, type LengthUnit } from '~~/core/units'
-import { beadNumber } from '~~/core/coupon'
+import { cardCase, laneName, passOf, thicknessOf } from '~~/core/coupon'
+import { runAs } from '~~/core/trade'
 import { useArcClock } from '~/composables/arcClock'
 import { useBench } from '~/stores/bench'
 
@@ -16,14 +17,18 @@ const typed = ref('')
 const error = ref('')
 
 const bead = computed(() => bench.document?.beads.find(one => one.id === (clock.burning.value ? timing.value : bench.cursor.beadId)) ?? null)
-const number = computed(() => (bench.document && bead.value ? beadNumber(bench.document, bead.value.id) : 0))
+const name = computed(() => (bench.document && bead.value ? laneName(bench.document, bead.value.id) : ''))
+/** A bare rod has no card of its own, and a root is not run from its far side. */
+const timed = computed(() => bead.value?.face !== 'root' && bench.pass?.process !== 'GTAW')
 const run = computed(() => {
   const { document } = bench
-  if (!document || !bead.value?.arcSeconds) return null
+  if (!document || !bead.value?.arcSeconds || !timed.value) return null
   const { ticket, piece } = document
-  const card = settingsCard({ ...ticket, joint: 'pad', pass: 'bead', thicknessMm: piece.thicknessMm }, bench.rules)
+  const pass = passOf(document, bead.value)
+  const { classification, currentA } = pass ?? ticket
+  const card = settingsCard(pass ? cardCase(document, pass) : { ...ticket, position: runAs(ticket.position), joint: 'pad', pass: 'bead', thicknessMm: thicknessOf(piece) }, bench.rules)
   return arcRun({
-    lengthMm: bead.value.toMm - bead.value.fromMm, seconds: bead.value.arcSeconds, currentA: ticket.currentA, volts: arcVolts(ticket.classification, ticket.currentA).middle,
+    lengthMm: bead.value.toMm - bead.value.fromMm, seconds: bead.value.arcSeconds, currentA, volts: arcVolts(classification, currentA).middle,
     targetMmPerMin: card.travelMmPerMin,
   })
 })
@@ -61,13 +66,13 @@ defineExpose({ press })
 </script>
 
 <template>
-  <span class="clock">
-    <span v-if="words && !clock.burning.value" class="num words">bead {{ number }}: {{ words }}</span>
+  <span v-if="timed" class="clock">
+    <span v-if="words && !clock.burning.value" class="num words">{{ name }}: {{ words }}</span>
     <button type="button" class="num" :class="{ burning: clock.burning.value }" @click="press">
-      <template v-if="clock.burning.value">break · {{ clock.seconds.value.toFixed(1) }} s</template><template v-else>time bead {{ number }}</template> <kbd>Space</kbd>
+      <template v-if="clock.burning.value">break · {{ clock.seconds.value.toFixed(1) }} s</template><template v-else>time {{ name }}</template> <kbd>Space</kbd>
     </button>
     <button type="button" @click="open">type it</button>
-    <FormDialog v-if="typing" :heading="`Arc time of bead ${number}`" save="Keep the time" :width="360" @submit="keep" @close="typing = false">
+    <FormDialog v-if="typing" :heading="`Arc time of ${name}`" save="Keep the time" :width="360" @submit="keep" @close="typing = false">
       <v-text-field v-model="typed" label="Arc time" suffix="s" inputmode="decimal" :error-messages="error" hint="Empty takes it off" persistent-hint autofocus />
     </FormDialog>
   </span>

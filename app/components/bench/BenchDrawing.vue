@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { clampToBead, describeMark, isTry, type Bead } from '~~/core/coupon'
-import { platePieceOf } from '~~/core/trade'
+import { clampToBead, describeFinding, isTry, rowOf, standsUpright, type Bead } from '~~/core/coupon'
+import { pieceOf } from '~~/core/trade'
 import type { LengthUnit } from '~~/core/units'
 import { useBenchActs } from '~/composables/benchActs'
 import { useBench } from '~/stores/bench'
+import { drawnLanes } from '../drawing/drawnLanes'
 import { placementOf } from '../drawing/placement'
 
 /** The coupon to scale. A tap puts the cursor where the bead is; a tap on a mark takes it; a mark can be dragged along its bead. */
@@ -17,21 +18,23 @@ const frame = useTemplateRef<HTMLDivElement>('frame')
 const size = useElementSize(frame)
 
 const document = computed(() => bench.document!)
-const placement = computed(() => placementOf(document.value.piece, document.value.ticket))
-const lanes = computed(() => new Map(document.value.beads.map(bead => [bead.id, bead])))
+const drawn = computed(() => drawnLanes(document.value, bench.view, bench.cursor.beadId))
+const placement = computed(() => placementOf(drawn.value, standsUpright(document.value)))
+const lanes = computed(() => new Map(drawn.value.beads.map(bead => [bead.id, bead])))
 const cursorBead = computed(() => lanes.value.get(bench.cursor.beadId))
 
 /** Room round the plate for numbers and ruler, px; the scale is whatever fits. */
 const ROOM = { left: 44, top: 30, right: 20, bottom: 46 }
+const roomTop = computed(() => (drawn.value.round ? 74 : ROOM.top))
 const scale = computed(() => Math.max(0.5, Math.min(
   (size.width.value - ROOM.left - ROOM.right) / placement.value.width,
-  (size.height.value - ROOM.top - ROOM.bottom) / placement.value.height)))
+  (size.height.value - roomTop.value - ROOM.bottom) / placement.value.height)))
 const px = (pixels: number) => pixels / scale.value
 const box = computed(() => ({
-  x: -px(ROOM.left), y: -px(ROOM.top),
-  width: placement.value.width + px(ROOM.left + ROOM.right), height: placement.value.height + px(ROOM.top + ROOM.bottom),
+  x: -px(ROOM.left), y: -px(roomTop.value),
+  width: placement.value.width + px(ROOM.left + ROOM.right), height: placement.value.height + px(roomTop.value + ROOM.bottom),
 }))
-const radius = computed(() => Math.min(px(8), document.value.beads[0]!.widthMm * 0.3))
+const radius = computed(() => Math.min(px(8), (cursorBead.value ?? drawn.value.beads[0]!).widthMm * 0.34))
 
 /** A finger covers about this much, px. */
 const REACH = 22
@@ -43,7 +46,7 @@ function placeUnder(event: PointerEvent): { bead: Bead, atMm: number, offsetMm: 
   const at = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix)
   const { atMm, offsetMm } = placement.value.place(at.x, at.y)
   const away = (bead: Bead) => Math.hypot(bead.offsetMm - offsetMm, Math.max(0, bead.fromMm - atMm, atMm - bead.toMm))
-  const bead = [...document.value.beads].sort((a, b) => away(a) - away(b))[0]!
+  const bead = drawn.value.beads.filter(lane => drawn.value.open.has(lane.id)).sort((a, b) => away(a) - away(b))[0]!
   return { bead, atMm: clampToBead(bead, atMm), offsetMm }
 }
 
@@ -82,7 +85,7 @@ function up() {
 }
 
 /** Marks as they are shown: the one under the finger where the finger is. */
-const shown = computed(() => document.value.marks.map((mark) => {
+const shown = computed(() => document.value.marks.filter(mark => drawn.value.open.has(mark.beadId)).map((mark) => {
   if (dragAt.value?.id !== mark.id) return mark
   const length = mark.kind === 'flaw' ? mark.toMm - mark.atMm : 0
   const lane = lanes.value.get(mark.beadId)!
@@ -92,30 +95,29 @@ const shown = computed(() => document.value.marks.map((mark) => {
 
 const tip = computed(() => {
   const mark = bench.selected
-  if (!mark) return null
-  const lane = lanes.value.get(mark.beadId)!
+  const lane = mark && lanes.value.get(mark.beadId)
+  if (!mark || !lane) return null
   const middle = mark.kind === 'flaw' ? (mark.atMm + mark.toMm) / 2 : mark.atMm
-  return { ...placement.value.point(middle, lane.offsetMm), text: describeMark(document.value, mark, props.unit).replace(/^bead \d+, /, '') }
+  return { ...placement.value.point(middle, lane.offsetMm), text: describeFinding(document.value.piece, mark, props.unit) }
 })
-const tipWidth = computed(() => px((tip.value?.text.length ?? 0) * 6.9 + 24))
-const tipX = computed(() => Math.min(placement.value.width - tipWidth.value + px(12), Math.max(-px(36), (tip.value?.x ?? 0) - tipWidth.value / 2)))
-const tipY = computed(() => {
-  const above = (tip.value?.y ?? 0) - px(52)
-  return above < -px(24) ? (tip.value?.y ?? 0) + px(22) : above
-})
-/** Short runs in rows carry their numbers at their own ends; lanes that cross the plate carry them at its edge. */
-const inRows = computed(() => platePieceOf(document.value.piece.kind).inRows)
-const numberAt = (bead: Bead) => (inRows.value
+/** Short runs on a plate carry their numbers at their own ends; lanes that cross it carry them at its edge. */
+const shortRuns = computed(() => pieceOf(document.value.piece.kind).inRows)
+const numberAt = (bead: Bead) => (shortRuns.value
   ? placement.value.upright ? placement.value.point(bead.fromMm - px(16), bead.offsetMm) : placement.value.point(bead.fromMm - px(19), bead.offsetMm - px(5))
   : placement.value.upright
-  ? placement.value.point(document.value.piece.lengthMm + px(12), bead.offsetMm)
-  : placement.value.point(-px(20), bead.offsetMm - px(5)))
-/** Lanes closer than a line of text show every other number. */
+    ? placement.value.point(drawn.value.lengthMm + px(12), bead.offsetMm)
+    : placement.value.point(-px(20), bead.offsetMm - px(5)))
+/** Number of a lane: of its bead on a plate, of its pass in a joint. */
+const numberOf = (bead: Bead, index: number) => (bead.face === 'root' ? 'root' : String(bead.passId ? document.value.passes!.findIndex(pass => pass.id === bead.passId) + 1 : index + 1))
+/** Lanes closer than a line of text show every other number; the two halves of a pass share one, and under the top layer there is none. */
 const numbered = computed(() => {
-  if (inRows.value) return document.value.beads.map((bead, index) => ({ bead, number: index + 1 }))
-  const step = (document.value.beads[1]?.offsetMm ?? 99) - document.value.beads[0]!.offsetMm
+  const rows = new Set<string>()
+  const own = drawn.value.beads.map((bead, index) => ({ bead, number: numberOf(bead, index) }))
+    .filter(({ bead }) => drawn.value.open.has(bead.id) && !rows.has(rowOf(bead)) && rows.add(rowOf(bead)))
+  if (shortRuns.value) return own
+  const step = Math.abs((own[1]?.bead.offsetMm ?? 99) - own[0]!.bead.offsetMm)
   const every = Math.max(1, Math.ceil(px(placement.value.upright ? 20 : 17) / step))
-  return document.value.beads.map((bead, index) => ({ bead, number: index + 1 })).filter(({ number }) => (number - 1) % every === 0 || number === document.value.beads.length && every === 1)
+  return own.filter((_, index) => index % every === 0)
 })
 const soundTries = computed(() => shown.value.filter(mark => isTry(mark) && mark.degree === 'sound'))
 const against = computed(() => shown.value.filter(mark => !isTry(mark) || mark.degree !== 'sound'))
@@ -127,7 +129,7 @@ const against = computed(() => shown.value.filter(mark => !isTry(mark) || mark.d
       ref="svg" :viewBox="`${box.x} ${box.y} ${box.width} ${box.height}`" :width="box.width * scale" :height="box.height * scale"
       aria-hidden="true" @pointerdown="down" @pointermove="move" @pointerup="up" @pointercancel="up"
     >
-      <PadPlate :document="document" :placement="placement" />
+      <WeldedStrip :document="document" :drawn="drawn" :placement="placement" />
       <g v-if="cursorBead" :transform="placement.transform">
         <rect
           :x="cursorBead.fromMm - px(5)" :y="placement.across(cursorBead.offsetMm) - cursorBead.widthMm / 2 - px(2)"
@@ -144,11 +146,9 @@ const against = computed(() => shown.value.filter(mark => !isTry(mark) || mark.d
         v-for="{ bead, number } in numbered" :key="bead.id" :x="numberAt(bead).x" :y="numberAt(bead).y" :font-size="px(15)" text-anchor="middle"
         class="number" :class="{ here: bead.id === bench.cursor.beadId }"
       >{{ number }}</text>
-      <RulerScale :placement="placement" :piece="document.piece" :unit="unit" :px="px" />
-      <g v-if="tip" class="tip">
-        <rect :x="tipX" :y="tipY" :width="tipWidth" :height="px(30)" :rx="px(7)" />
-        <text :x="tipX + tipWidth / 2" :y="tipY + px(20)" :font-size="px(14)" text-anchor="middle">{{ tip.text }}</text>
-      </g>
+      <RulerScale :placement="placement" :length-mm="drawn.lengthMm" :unit="unit" :px="px" />
+      <PipeClock v-if="drawn.round" :length-mm="drawn.lengthMm" :position="document.ticket.position" :quarters="!drawn.inRows" :px="px" />
+      <MarkTip v-if="tip" v-bind="tip" :width="placement.width" :px="px" />
     </svg>
   </div>
 </template>
@@ -161,7 +161,4 @@ svg { touch-action: none; user-select: none; cursor: crosshair; max-width: 100%;
 .cursor .under { stroke: #14191c; }
 .number { fill: var(--quiet); font-weight: 550; }
 .number.here { fill: var(--ink); font-weight: 800; }
-.tip rect { fill: #14191c; }
-.tip text { fill: #fff; font-weight: 600; }
-.tip { pointer-events: none; }
 </style>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { describePiece, describeRod, type CouponDocument } from '~~/core/coupon'
+import { describePiece, describeRod, isPlate, type CouponDocument } from '~~/core/coupon'
 import { currentWindow, type TicketRemark } from '~~/core/setup'
-import { positionOf } from '~~/core/trade'
+import { positionOf, runAs } from '~~/core/trade'
 import type { LengthUnit } from '~~/core/units'
 import { useBench } from '~/stores/bench'
 
@@ -12,13 +12,13 @@ const bench = useBench()
 
 const slips = computed(() => {
   const { ticket, piece } = props.document
-  const window = currentWindow(ticket.classification, ticket.diameterMm, ticket.position, bench.rules)
+  const window = currentWindow(ticket.classification, ticket.diameterMm, runAs(ticket.position), bench.rules)
   const remark = (...fields: TicketRemark['field'][]) => props.remarks.filter(row => fields.includes(row.field)).map(row => row.text).join('; ')
   return [
     { label: ticket.position, value: ticket.rung, warn: remark('position') },
     { label: `${ticket.rods === 'stubs' ? 'stubs' : 'new rods'}${ticket.hoursOut === undefined ? '' : `, ${ticket.hoursOut} h out`}`, value: describeRod(ticket), warn: remark('rod') },
     { label: `current, ${window.lowA}–${window.highA} A`, value: `${ticket.currentA} A ${ticket.polarity}`, warn: remark('currentA', 'polarity') },
-    { label: 'plate', value: describePiece(piece, props.unit), warn: remark('plate') },
+    { label: isPlate(piece) ? 'plate' : 'piece', value: describePiece(piece, props.unit), warn: remark('plate') },
     { label: positionOf(ticket.position).name, value: ticket.travel, warn: remark('travel') },
   ]
 })

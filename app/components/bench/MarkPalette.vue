@@ -1,15 +1,17 @@
 <script setup lang="ts">
-import { MARK_KINDS, PALETTE_SIZE, type MarkKind } from './markKinds'
+import type { Face } from '~~/core/coupon'
+import { markKindsOn, PALETTE_SIZE, type MarkKind } from './markKinds'
 
 /** The marks under the drawing; each has its letter and drops at the cursor. */
+const props = defineProps<{ face: Face | undefined }>()
 defineEmits<{ drop: [kind: MarkKind], more: [] }>()
-const kinds = MARK_KINDS.slice(0, PALETTE_SIZE)
+const kinds = computed(() => markKindsOn(props.face).slice(0, PALETTE_SIZE))
 </script>
 
 <template>
   <div class="palette" role="toolbar" aria-label="Marks">
     <button v-for="kind in kinds" :key="kind.letter" type="button" @click="$emit('drop', kind)">
-      <kbd aria-hidden="true">{{ kind.letter }}</kbd><span>{{ kind.name }}</span>
+      <kbd aria-hidden="true">{{ kind.letter }}</kbd><span>{{ kind.is === 'flaw' ? kind.short : kind.name }}</span>
     </button>
     <button type="button" @click="$emit('more')"><kbd aria-hidden="true">X</kbd><span>More</span></button>
   </div>

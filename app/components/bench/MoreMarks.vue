@@ -1,13 +1,16 @@
 <script setup lang="ts">
 import { DISCONTINUITIES } from '~~/core/trade'
-import { MARK_KINDS, type MarkKind } from './markKinds'
+import type { Face } from '~~/core/coupon'
+import { markKindsOn, type MarkKind } from './markKinds'
 
 /** Every mark there is, by its letter; a press of the letter drops it. */
+const props = defineProps<{ face: Face | undefined }>()
+const kinds = computed(() => markKindsOn(props.face))
 const emit = defineEmits<{ drop: [kind: MarkKind], close: [] }>()
 const looks = new Map<string, string>(DISCONTINUITIES.map(row => [row.id, row.looksLike]))
 
 function letter(event: KeyboardEvent) {
-  const kind = MARK_KINDS.find(row => row.letter === event.key.toUpperCase())
+  const kind = kinds.value.find(row => row.letter === event.key.toUpperCase())
   if (!kind || event.ctrlKey || event.metaKey) return
   event.preventDefault()
   emit('drop', kind)
@@ -19,7 +22,7 @@ function letter(event: KeyboardEvent) {
     <div class="panel more" @keydown="letter">
       <h2>Marks</h2>
       <ul>
-        <li v-for="(kind, index) in MARK_KINDS" :key="kind.letter">
+        <li v-for="(kind, index) in kinds" :key="kind.letter">
           <button type="button" :autofocus="index === 0" @click="$emit('drop', kind)">
             <kbd aria-hidden="true">{{ kind.letter }}</kbd>
             <span><b>{{ kind.name }}</b><small v-if="kind.is === 'flaw'">{{ looks.get(kind.flaw) }}</small></span>

@@ -1,16 +1,15 @@
 <script setup lang="ts">
-import type { PlatePiece } from '~~/core/coupon'
 import { MM_PER_INCH, type LengthUnit } from '~~/core/units'
 import type { Placement } from '../drawing/placement'
 
 /** A ruler along the beads, in the house's unit. */
-const props = defineProps<{ placement: Placement, piece: PlatePiece, unit: LengthUnit, px: (pixels: number) => number }>()
+const props = defineProps<{ placement: Placement, lengthMm: number, unit: LengthUnit, px: (pixels: number) => number }>()
 
 const ticks = computed(() => {
   const inch = props.unit === 'in'
   const step = inch ? MM_PER_INCH / 8 : 5
   const perLabel = inch ? 8 : 4
-  const count = Math.floor(props.piece.lengthMm / step + 1e-6)
+  const count = Math.floor(props.lengthMm / step + 1e-6)
   return Array.from({ length: count + 1 }, (_, index) => {
     const long = index % perLabel === 0
     const half = index % (perLabel / 2) === 0

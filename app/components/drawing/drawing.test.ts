@@ -1,14 +1,14 @@
 import { describe, expect, it } from 'vitest'
 import fc from 'fast-check'
-import { newFlaw, type FlawMark } from '~~/core/coupon'
-import { aCoupon, aTicket, EXAMPLE_PLATE } from '~~/core/coupon/example'
+import { newFlaw, standsUpright, type FlawMark } from '~~/core/coupon'
+import { aCoupon, aJoint, EXAMPLE_PLATE } from '~~/core/coupon/example'
 import { DISCONTINUITIES } from '~~/core/trade'
 import { inches } from '~~/core/units'
 import { flawShape } from './flawPath'
 import { placementOf } from './placement'
 
-const lying = placementOf(EXAMPLE_PLATE, aTicket())
-const upright = placementOf(EXAMPLE_PLATE, aTicket({ position: '3G', travel: 'up' }))
+const lying = placementOf(EXAMPLE_PLATE, false)
+const upright = placementOf(EXAMPLE_PLATE, true)
 
 describe('where a plate lies on the screen', () => {
   it('a lying plate has its first bead at the bottom and its left edge on the left', () => {
@@ -23,8 +23,9 @@ describe('where a plate lies on the screen', () => {
     expect(upright.point(inches(6), 10)).toEqual({ x: 10, y: 0 })
   })
 
-  it('welded down, a plate stands upright all the same', () => {
-    expect(placementOf(EXAMPLE_PLATE, aTicket({ position: '3G', travel: 'down' })).upright).toBe(true)
+  it('a plate welded up or down stands, a pipe lies unrolled whichever way it is welded', () => {
+    for (const travel of ['up', 'down'] as const) expect(standsUpright(aCoupon({ ticket: { position: '3G', travel } }))).toBe(true)
+    expect([standsUpright(aCoupon()), standsUpright(aJoint())]).toEqual([false, false])
   })
 
   it('a place goes to the screen and back', () => {

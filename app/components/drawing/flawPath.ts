@@ -49,6 +49,12 @@ export function flawShape(flaw: FlawMark, bead: Bead, placement: Placement): Fla
       return { d: ticks(from, to, at(0), -1.8, 8) + ticks(from, to, at(0), 1.8, 8), filled: false, strokeMm: 0.7 }
     case 'underfill':
       return { d: `M${from} ${at(0.14)} L${to} ${at(0.14)} M${from} ${at(-0.14)} L${to} ${at(-0.14)}`, filled: false, strokeMm: 0.5 }
+    case 'incomplete penetration':
+      return { d: `M${from} ${at(0.2)} H${to} M${from} ${at(-0.2)} H${to} ${ticks(from, to, at(0.2), at(-0.2) - at(0.2), 5)}`, filled: false, strokeMm: 0.45 }
+    case 'root concavity':
+      return { d: bulge(from, to, at(0.3), (at(-0.3) - at(0.3)) * 0.3), filled: false, strokeMm: 0.6 }
+    case 'excess penetration':
+      return { d: wave(from, to, at(0), bead.widthMm * 0.16, 5), filled: false, strokeMm: 1.1 }
     case 'spatter':
       return { d: Array.from({ length: 4 + 3 * flaw.severity }, (_, n) => dot(from + ((n + 0.5) * (to - from)) / (4 + 3 * flaw.severity), at(n % 2 ? 0.42 : -0.36), 0.5 + (n % 3) * 0.2)).join(' '), filled: true, strokeMm: 0 }
   }

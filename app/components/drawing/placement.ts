@@ -1,14 +1,14 @@
-import type { PlatePiece, Ticket } from '~~/core/coupon'
+import type { Strip } from '~~/core/coupon'
 
 /**
- * How a pad lies on the screen. Flat, horizontal and overhead pads run across it; vertical ones stand upright,
- * so that up on the plate is up on the screen. All in millimetres of plate; one drawing unit is one millimetre.
+ * How a strip lies on the screen. Flat, horizontal and overhead plates run across it; vertical ones stand upright, so that up on the plate is up on
+ * the screen; an unrolled pipe always lies. All in millimetres; one drawing unit is one millimetre.
  */
 export interface Placement {
   readonly upright: boolean
   readonly width: number
   readonly height: number
-  /** SVG transform that takes drawing units of a lying plate (x along, y across) to the screen. */
+  /** SVG transform that takes drawing units of a lying strip (x along, y across) to the screen. */
   readonly transform: string
   /** Screen point of a place: along the beads, and above the lower edge. */
   readonly point: (atMm: number, offsetMm: number) => { x: number, y: number }
@@ -18,9 +18,9 @@ export interface Placement {
   readonly across: (offsetMm: number) => number
 }
 
-export function placementOf(piece: PlatePiece, ticket: Pick<Ticket, 'travel'>): Placement {
-  const { lengthMm, widthMm } = piece
-  if (ticket.travel === 'up' || ticket.travel === 'down') {
+export function placementOf(strip: Pick<Strip, 'lengthMm' | 'widthMm'>, standing: boolean): Placement {
+  const { lengthMm, widthMm } = strip
+  if (standing) {
     return {
       upright: true, width: widthMm, height: lengthMm,
       transform: `translate(0 ${lengthMm}) rotate(-90)`,

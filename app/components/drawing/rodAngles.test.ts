@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { DEFAULT_HOUSE_RULES } from '../../../core/house'
 import { JOINTS, PASSES, rodAngles } from '../../../core/setup'
-import { POSITIONS } from '../../../core/trade'
+import { PAD_POSITIONS } from '../../../core/trade'
 import { rodAngleViews, viewSvg, type AngleCase, type Shape } from './rodAngles'
 
 const aCase = (change: Partial<AngleCase & { pass: 'root' }> = {}): AngleCase => {
@@ -51,7 +51,7 @@ describe('the end view', () => {
 
 it('every joint in every position stays inside its box', () => {
   for (const joint of JOINTS) {
-    for (const { id, travel } of POSITIONS) {
+    for (const { id, travel } of PAD_POSITIONS) {
       for (const hand of ['right', 'left'] as const) {
         for (const view of rodAngleViews(aCase({ joint, position: id, travel: travel[0], hand }))) {
           for (const [x, y] of view.shapes.flatMap(points)) expect(x >= 10 && x <= 110 && y >= 2 && y <= 98, `${joint} ${id} ${view.caption} ${x} ${y}`).toBe(true)

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { HouseRules, WindowOverride } from '~~/core/house'
 import { currentWindow, publishedWindow } from '~~/core/setup'
-import { ELECTRODES, POSITIONS, positionOf, ROD_SIZES, rodSizeOf } from '~~/core/trade'
+import { ELECTRODES, PAD_POSITIONS, positionOf, ROD_SIZES, rodSizeOf } from '~~/core/trade'
 
 /** The school's own current windows; the published one always stands beside. */
 const props = defineProps<{ rules: HouseRules, locked: boolean }>()
@@ -49,7 +49,7 @@ const drop = (row: WindowOverride) => emit('write', props.rules.windows.filter(o
     <form v-if="!locked" novalidate @submit.prevent="add">
       <v-select v-model="form.classification" label="Rod" :items="ELECTRODES.map(row => row.classification)" hide-details />
       <v-select v-model="form.diameterMm" label="Size" :items="ROD_SIZES.map(size => ({ value: size.diameterMm, title: `${size.name} in` }))" hide-details />
-      <v-select v-model="form.position" label="Position" :items="POSITIONS.map(row => ({ value: row.id, title: `${row.id} ${row.name}` }))" hide-details />
+      <v-select v-model="form.position" label="Position" :items="PAD_POSITIONS.map(row => ({ value: row.id, title: `${row.id} ${row.name}` }))" hide-details />
       <v-text-field v-model="form.low" label="from" suffix="A" inputmode="numeric" hide-details />
       <v-text-field v-model="form.high" label="to" suffix="A" inputmode="numeric" hide-details />
       <v-btn type="submit" variant="outlined" height="48">Add</v-btn>

@@ -2,22 +2,25 @@
 import type { EvidenceSum } from '~~/contract/record'
 import { elementOf, type ElementId } from '~~/core/grading'
 import { rateOf, type Rate } from '~~/core/progress'
-import { positionOf, type PadPosition } from '~~/core/trade'
+import { positionOf, type PositionId } from '~~/core/trade'
 import { formatLength, type LengthUnit } from '~~/core/units'
 
 /** Position by rod: starts, restarts, tie-ins, ends and sound run; each a rate with its count and interval. */
 const props = defineProps<{ evidence: readonly EvidenceSum[], unit: LengthUnit }>()
-const COLUMNS: readonly ElementId[] = ['start', 'restart', 'tie-in', 'ends', 'run']
+const WORKS = { plate: 'pad', joint: 'joint', fillet: 'fillet', groove: 'groove', pipe: 'pipe' } as const
+/** Rows go as a student does: pads first, pipe last. */
+const ORDER = Object.values(WORKS) as string[]
+const COLUMNS: readonly ElementId[] = ['start', 'restart', 'tie-in', 'ends', 'run', 'root']
 
 const rows = computed(() => {
-  const cells = new Map<string, { position: PadPosition, rodFamily: string, rates: Map<ElementId, Rate | null> }>()
+  const cells = new Map<string, { work: string, position: PositionId, rodFamily: string, rates: Map<ElementId, Rate | null> }>()
   for (const sum of props.evidence) {
-    const key = `${sum.position} ${sum.rodFamily}`
-    const row = cells.get(key) ?? { position: sum.position, rodFamily: sum.rodFamily, rates: new Map() }
+    const key = `${sum.position} ${sum.work} ${sum.rodFamily}`
+    const row = cells.get(key) ?? { work: WORKS[sum.work], position: sum.position, rodFamily: sum.rodFamily, rates: new Map() }
     row.rates.set(sum.element, rateOf(sum.element, sum.tried, sum.sound))
     cells.set(key, row)
   }
-  return [...cells.values()]
+  return [...cells.values()].sort((a, b) => ORDER.indexOf(a.work) - ORDER.indexOf(b.work))
 })
 const shown = computed(() => COLUMNS.filter(id => rows.value.some(row => row.rates.get(id))))
 
@@ -39,8 +42,8 @@ const range = (rate: Rate) => (rate.interval ? `${Math.round(rate.interval.low *
         <tr><th scope="col">Position, rod</th><th v-for="id in shown" :key="id" scope="col">{{ elementOf(id).name }}</th></tr>
       </thead>
       <tbody>
-        <tr v-for="row in rows" :key="`${row.position} ${row.rodFamily}`">
-          <th scope="row"><b>{{ row.position }} {{ positionOf(row.position).name }}</b><small>{{ row.rodFamily }}</small></th>
+        <tr v-for="row in rows" :key="`${row.position} ${row.work} ${row.rodFamily}`">
+          <th scope="row"><b>{{ row.position }} {{ positionOf(row.position).name }}</b><small>{{ row.work }}, {{ row.rodFamily }}</small></th>
           <td v-for="id in shown" :key="id" class="num">
             <template v-if="row.rates.get(id)">
               <span class="bar"><i :class="temper(row.rates.get(id)!.share)" :style="{ width: `${row.rates.get(id)!.share * 100}%` }" /></span>

@@ -1,40 +1,26 @@
 <script setup lang="ts">
-import { checkFitUp } from '~~/core/setup'
-import { round, inches, type LengthUnit } from '~~/core/units'
-import { choice, length, numeric, type SheetInput } from '~~/core/working'
+import { checkFitUp, type FitUpWanted } from '~~/core/setup'
+import type { LengthUnit } from '~~/core/units'
 import { useSheetForm } from '~/composables/sheetForm'
 import { messageOf } from '~/stores/request'
+import { fieldsAt, fitUpInputs, fitUpOf, gapNow, stageOf } from './fitUpFields'
 
 /** A groove as it is put together: the gap gauged at both ends, before and after each tack, and what is off. */
-const props = defineProps<{ wantedGapMm: number, unit: LengthUnit }>()
+const props = defineProps<{ wanted: FitUpWanted, unit: LengthUnit }>()
 const emit = defineEmits<{ gap: [mm: number] }>()
 
-const STAGES = ['before the tacks', 'after tack 1', 'after tack 2', 'welded'] as const
-const gap = (id: string, name: string) => length(id, name, 0, 12, inches(1 / 8))
-const INPUTS: readonly SheetInput[] = [
-  choice('gauged', 'Gauged', STAGES), gap('bareLeft', 'Left, bare'), gap('bareRight', 'Right, bare'), gap('oneRight', 'Right, tack 1'), gap('twoLeft', 'Left, tacked'), gap('twoRight', 'Right, tacked'),
-  length('offLine', 'Out of line', 0, 12, 0), numeric('degrees', 'preset', 'Pre-set', 0, 20, 3), numeric('degrees', 'after', 'Drawn in still', -20, 20, 0),
-]
-const form = useSheetForm(() => INPUTS, () => props.unit)
-const of = (id: string) => Number(form.values.value[id])
-const stage = computed(() => STAGES.indexOf(form.values.value.gauged as typeof STAGES[number]))
-/** Which stage a field belongs to. */
-const FROM: Readonly<Record<string, number>> = { oneRight: 1, twoLeft: 2, twoRight: 2, after: 3 }
-const fields = computed(() => INPUTS.filter(input => (FROM[input.id] ?? 0) <= stage.value))
-
+const inputs = computed(() => fitUpInputs(props.wanted))
+const form = useSheetForm(() => inputs.value, () => props.unit)
+const fields = computed(() => fieldsAt(inputs.value, stageOf(form.values.value)))
+const fitUp = computed(() => fitUpOf(form.values.value))
 const outcome = computed(() => {
   try {
-    return { check: checkFitUp({
-      wantedGapMm: props.wantedGapMm, bare: { leftMm: of('bareLeft'), rightMm: of('bareRight') },
-      afterFirstTack: stage.value >= 1 ? { leftMm: of('bareLeft'), rightMm: of('oneRight') } : null,
-      afterSecondTack: stage.value >= 2 ? { leftMm: of('twoLeft'), rightMm: of('twoRight') } : null,
-      misalignmentMm: of('offLine'), presetDegrees: of('preset'), leftDegrees: stage.value >= 3 ? of('after') : null,
-    }, props.unit) }
+    return { check: checkFitUp(fitUp.value, props.wanted, props.unit) }
   } catch (error) {
     return { problem: messageOf(error) }
   }
 })
-const gauged = computed(() => (stage.value >= 2 ? (of('twoLeft') + of('twoRight')) / 2 : (of('bareLeft') + of('bareRight')) / 2))
+const gauged = computed(() => (gapNow(fitUp.value).leftMm + gapNow(fitUp.value).rightMm) / 2)
 </script>
 
 <template>
@@ -42,11 +28,7 @@ const gauged = computed(() => (stage.value >= 2 ? (of('twoLeft') + of('twoRight'
     <h2>Fit-up</h2>
     <CaseForm :fields="fields" :values="form.values.value" :unit="unit" @set="form.set" @problem="form.setProblem" />
     <p v-if="outcome.problem" role="alert" class="off">{{ outcome.problem }}</p>
-    <template v-else-if="outcome.check">
-      <ul v-if="outcome.check.findings.length > 0" role="status"><li v-for="finding in outcome.check.findings" :key="finding.text"><b>{{ finding.text }}.</b> {{ finding.then }}.</li></ul>
-      <p v-else class="quiet" role="status">Nothing off: gauge again after each tack.</p>
-      <p v-if="outcome.check.nextPresetDegrees !== null"><b>Pre-set the next one {{ round(outcome.check.nextPresetDegrees, 1) }}°.</b></p>
-    </template>
+    <FitUpFindings v-else-if="outcome.check" :check="outcome.check" />
     <div><v-btn variant="outlined" @click="emit('gap', gauged)">Plan with the gap as gauged</v-btn></div>
   </section>
 </template>
@@ -54,7 +36,5 @@ const gauged = computed(() => (stage.value >= 2 ? (of('twoLeft') + of('twoRight'
 <style scoped>
 .fit { padding: 18px 20px; display: grid; gap: 14px; }
 h2 { font-size: 1.1rem; font-weight: 700; }
-li { padding: 3px 0; }
-li b { color: rgb(var(--v-theme-warning)); }
 .off { color: var(--poor); font-weight: 600; }
 </style>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { JointShape, StackBead, StackPlan } from '~~/core/deposit'
 import { formatLength, type LengthUnit } from '~~/core/units'
+import { beadMiddle, outlinePath, stackPaths } from '../drawing/stackPaths'
 
 /** A joint in section that fills bead by bead. Each bead's aim can be dragged, or moved with the arrow keys. */
 const props = defineProps<{ plan: StackPlan, shape: JointShape, laid: number, unit: LengthUnit }>()
@@ -8,49 +9,11 @@ const emit = defineEmits<{ aim: [bead: number, mm: number] }>()
 /** One press of an arrow key, mm: 1/64 in. */
 const STEP = 25.4 / 64
 
-const isFillet = computed(() => props.shape.kind === 'fillet')
-const thickness = computed(() => (props.shape.kind === 'fillet' || props.shape.kind === 'U' ? props.shape.thicknessMm : props.shape.groove.thicknessMm))
 const side = computed(() => -props.plan.section.leftMm)
-const line = (points: readonly { x: number, y: number }[]) => `${points.map(({ x, y }, n) => `${n === 0 ? 'M' : 'L'}${x.toFixed(2)} ${(-y).toFixed(2)}`).join(' ')} Z`
-
-const plate = computed(() => {
-  const { floor, gridMm, leftMm, depthMm } = props.plan.section
-  const top = Array.from(floor, (y, n) => ({ x: leftMm + n * gridMm, y }))
-  if (!isFillet.value) return line([...top, { x: side.value, y: -depthMm }, { x: -side.value, y: -depthMm }])
-  const t = thickness.value * Math.SQRT1_2
-  const [first, last] = [top[0]!, top.at(-1)!]
-  return line([...top, { x: last.x + t, y: last.y - t }, { x: 0, y: -depthMm - 2 * t }, { x: first.x - t, y: first.y - t }])
-})
-/** What is under the groove: the backing bar, or the other side of a double V. */
-const below = computed(() => {
-  const { depthMm, edgeMm, floor, gridMm, leftMm } = props.plan.section
-  if (props.shape.kind === 'V' && props.shape.backing) {
-    const half = Math.min(side.value, edgeMm + 4)
-    return line([{ x: -half, y: -depthMm }, { x: half, y: -depthMm }, { x: half, y: -depthMm - 5 }, { x: -half, y: -depthMm - 5 }])
-  }
-  if (props.shape.kind !== 'double V') return ''
-  const t = props.shape.groove.thicknessMm
-  const under = Array.from(floor, (y, n) => ({ x: leftMm + n * gridMm, y: Math.min(-depthMm, -t - y) }))
-  return line([...under, { x: side.value, y: -depthMm }, { x: -side.value, y: -depthMm }])
-})
-const box = computed(() => {
-  const { depthMm } = props.plan.section
-  const high = Math.max(3, props.plan.reinforcementMm + 2)
-  if (!isFillet.value) return `${-side.value} ${-high} ${2 * side.value} ${high + (props.shape.kind === 'double V' ? thickness.value : depthMm) + (below.value ? 6 : 2)}`
-  const reach = depthMm * Math.SQRT2
-  return `${-reach - 12} ${-reach - 12} ${reach + 14 + thickness.value} ${reach + 14 + thickness.value}`
-})
-/** A fillet is planned with its face level; it is drawn as it stands: the lower plate level, on the left. */
-const turn = computed(() => (isFillet.value ? `rotate(-45) translate(0 ${-props.plan.section.depthMm})` : undefined))
-/** The upright stands on the lower plate: the line between them. */
-const seam = computed(() => {
-  const { depthMm } = props.plan.section
-  const t = thickness.value * Math.SQRT1_2
-  return isFillet.value ? `M0 ${depthMm} L${t} ${depthMm + t}` : ''
-})
+const paths = computed(() => stackPaths(props.plan, props.shape))
+const box = computed(() => `${paths.value.box.x} ${paths.value.box.y} ${paths.value.box.width} ${paths.value.box.height}`)
 /** Figures and dots keep their size on the screen, whatever the plate's. */
-const mark = computed(() => Number(box.value.split(' ')[3]) / 26)
-const middle = (bead: StackBead) => ({ x: (bead.fromMm + bead.toMm) / 2, y: bead.outline.reduce((sum, point) => sum + point.y, 0) / bead.outline.length })
+const mark = computed(() => paths.value.box.height / 26)
 
 const svg = useTemplateRef<SVGSVGElement>('svg')
 const frame = useTemplateRef<SVGGElement>('frame')
@@ -74,13 +37,13 @@ function key(event: KeyboardEvent, bead: StackBead) {
 
 <template>
   <svg ref="svg" :viewBox="box" role="group" :aria-label="`Section, ${plan.beads.length} beads`" @pointermove="drag" @pointerup="dragging = 0" @pointercancel="dragging = 0">
-    <g ref="frame" :transform="turn">
-      <path v-if="below" :d="below" class="plate under" />
-      <path :d="plate" class="plate" />
-      <path v-if="seam" :d="seam" class="plate" />
+    <g ref="frame" :transform="paths.turn">
+      <path v-if="paths.below" :d="paths.below" class="plate under" />
+      <path :d="paths.plate" class="plate" />
+      <path v-if="paths.seam" :d="paths.seam" class="plate" />
       <g v-for="bead in plan.beads" :key="bead.number" :class="['bead', bead.role, { ahead: bead.number > laid, tight: bead.tight }]">
-        <path :d="line(bead.outline)" />
-        <text :x="middle(bead).x" :y="-middle(bead).y" :font-size="mark" :transform="isFillet ? `rotate(45 ${middle(bead).x} ${-middle(bead).y})` : undefined">{{ bead.number }}</text>
+        <path :d="outlinePath(bead.outline)" />
+        <text :x="beadMiddle(bead).x" :y="-beadMiddle(bead).y" :font-size="mark" :transform="paths.turn ? `rotate(45 ${beadMiddle(bead).x} ${-beadMiddle(bead).y})` : undefined">{{ bead.number }}</text>
       </g>
       <g
         v-for="bead in plan.beads" :key="`aim ${bead.number}`" class="aim" role="slider" tabindex="0" :aria-label="`Aim of bead ${bead.number}, ${bead.role}`" :aria-valuenow="Math.round(bead.aimMm * 10) / 10"

@@ -138,7 +138,7 @@ const next = computed(() => plan.value?.beads[laid.value] ?? null)
         <p class="quiet small">{{ form.values.value.rod }} · {{ rod.name }} at {{ current }} A, by its card; the root is counted with it. <template v-if="kind === 'double V'">One side of two.</template> Bead sizes are common practice, deposition typical makers’ data from memory: weigh your own.</p>
       </template>
     </section>
-    <FitUpCheck v-if="kind !== 'T fillet'" :wanted-gap-mm="of('gap')" :unit="unit" @gap="set('gap', $event)" />
+    <FitUpCheck v-if="kind !== 'T fillet'" :wanted="{ gapMm: of('gap'), landMm: of('land'), includedDegrees: kind === 'U' ? null : of('angle') }" :unit="unit" @gap="set('gap', $event)" />
   </SideAndMain>
 </template>
 

@@ -1,0 +1,51 @@
+import { isPlate, passOf, rowOf, stripOf, type Bead, type CouponDocument, type Strip } from '~~/core/coupon'
+
+/** A joint is drawn a pass at a time, as it lay when that layer was done, or with all its passes in rows, one over the other. */
+export type LaneView = 'one pass' | 'all passes'
+
+/** What of a coupon is drawn: its strip, and the lanes on it at the places where they are drawn. Lengths mm. */
+export interface DrawnLanes extends Pick<Strip, 'lengthMm' | 'widthMm' | 'round' | 'lines' | 'members'> {
+  readonly beads: readonly Bead[]
+  /** Lanes whose marks are shown: what lies under later metal keeps its marks to itself. */
+  readonly open: ReadonlySet<string>
+  /** Lanes stand in rows that are not to scale across. */
+  readonly inRows: boolean
+}
+
+/** Share of a row that its lane takes, and how high rows are. */
+const ROW_FILLED = 0.72
+const ROW_SHARE = 0.46
+const ROW_MOST_MM = 16
+
+/** The lanes of a coupon as one of the two views draws them, seen from where the cursor is. */
+export function drawnLanes(document: CouponDocument, view: LaneView, cursorBeadId: string): DrawnLanes {
+  const strip = stripOf(document.piece)
+  const open = new Set(document.beads.map(bead => bead.id))
+  if (isPlate(document.piece)) return { ...strip, beads: document.beads, open, inRows: false }
+  return view === 'all passes' ? inRows(document, strip, open) : onePass(document, strip, cursorBeadId)
+}
+
+/** Rows of a coupon: one for each pass, one for the root side. */
+export function rowsOf({ beads }: Pick<CouponDocument, 'beads'>): { readonly key: string, readonly beads: readonly Bead[] }[] {
+  const rows = new Map<string, Bead[]>()
+  for (const bead of beads) {
+    const key = rowOf(bead)
+    rows.set(key, [...(rows.get(key) ?? []), bead])
+  }
+  return [...rows].map(([key, lanes]) => ({ key, beads: lanes }))
+}
+
+function inRows(document: CouponDocument, strip: Strip, open: ReadonlySet<string>): DrawnLanes {
+  const rows = rowsOf(document)
+  const pitch = Math.min(ROW_MOST_MM, (strip.lengthMm * ROW_SHARE) / rows.length)
+  const beads = rows.flatMap((row, index) => row.beads.map(bead => ({ ...bead, offsetMm: (index + 0.5) * pitch, widthMm: pitch * ROW_FILLED })))
+  return { lengthMm: strip.lengthMm, widthMm: rows.length * pitch, round: strip.round, lines: [], members: null, beads, open, inRows: true }
+}
+
+function onePass(document: CouponDocument, strip: Strip, cursorBeadId: string): DrawnLanes {
+  const at = document.beads.find(bead => bead.id === cursorBeadId) ?? document.beads.at(-1)!
+  const layerOf = (bead: Bead) => passOf(document, bead)?.layer ?? 0
+  const beads = at.face === 'root' ? [at] : document.beads.filter(bead => bead.face === at.face && layerOf(bead) <= layerOf(at))
+  const open = new Set(beads.filter(bead => layerOf(bead) === layerOf(at)).map(bead => bead.id))
+  return { ...strip, beads, open, inRows: false }
+}

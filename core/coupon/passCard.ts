@@ -1,0 +1,59 @@
+import { electrodeOf, GTAW_ROOT, runAs } from '../trade'
+import type { HouseRules } from '../house'
+import { startCurrent, type Joint, type Pass as CardPass, type SetUpCase } from '../setup'
+import type { Bead, CouponDocument } from './document'
+import type { Pass } from './pass'
+import { hasGroove, showsRoot, thicknessOf, type Piece } from './piece'
+
+const CARD_JOINTS: Readonly<Partial<Record<Piece['kind'], Joint>>> = {
+  'square butt': 'square butt', 'lap': 'lap', 'T': 'T', 'outside corner': 'outside corner', 'edge': 'outside corner', 'pipe to plate': 'T', 'saddle': 'T',
+}
+
+/** The joint whose card a piece is set up by. */
+export function cardJoint(piece: Piece): Joint {
+  if (hasGroove(piece)) return showsRoot(piece) ? 'V, open root' : 'V, backing'
+  return CARD_JOINTS[piece.kind] ?? 'pad'
+}
+
+function cardPass(piece: Piece, { role, layer }: Pick<Pass, 'role' | 'layer'>): CardPass {
+  if (cardJoint(piece) === 'T') return (['first', 'second', 'third'] as const)[Math.min(layer, 3) - 1]!
+  if (!hasGroove(piece)) return 'bead'
+  if (role === 'hot') return showsRoot(piece) ? 'hot' : 'fill'
+  return role === 'single' ? 'fill' : role
+}
+
+/** What the settings card is asked for a pass of a coupon. */
+export function cardCase({ piece, ticket }: Pick<CouponDocument, 'piece' | 'ticket'>, pass: Pass): SetUpCase {
+  const { classification, diameterMm, travel, polarity } = pass
+  return {
+    classification, diameterMm, travel, polarity, position: runAs(ticket.position), joint: cardJoint(piece), pass: cardPass(piece, pass),
+    thicknessMm: thicknessOf(piece), rods: ticket.rods,
+  }
+}
+
+/** The current that the card gives for a pass, with its window, A. Source: house rules, common practice, or AWS A5.1's annex; GTAW common practice. */
+export function cardCurrent(document: Pick<CouponDocument, 'piece' | 'ticket'>, pass: Pass, rules: HouseRules): { startA: number, lowA: number, highA: number } {
+  if (pass.process === 'GTAW') return { startA: GTAW_ROOT.currentA, lowA: GTAW_ROOT.lowA, highA: GTAW_ROOT.highA }
+  const { startA, window } = startCurrent(cardCase(document, pass), rules)
+  return { startA, lowA: window.lowA, highA: window.highA }
+}
+
+/**
+ * What of a pass stands outside its card: in words for the instructor, empty when all of it fits.
+ * @example passRemarks(document, { ...root, currentA: 110 }, rules) // ['25 A over 75–85 A']
+ */
+export function passRemarks(document: Pick<CouponDocument, 'piece' | 'ticket'>, pass: Pass, rules: HouseRules): string[] {
+  const { lowA, highA } = cardCurrent(document, pass, rules)
+  const remarks: string[] = []
+  if (pass.currentA > highA) remarks.push(`${pass.currentA - highA} A over ${lowA}–${highA} A`)
+  if (pass.currentA < lowA) remarks.push(`${lowA - pass.currentA} A under ${lowA}–${highA} A`)
+  if (pass.process === 'GTAW' ? pass.polarity !== 'DCEN' : !electrodeOf(pass.classification).currents.includes(pass.polarity))
+    remarks.push(pass.process === 'GTAW' ? 'GTAW on steel runs on DCEN' : `${pass.classification} runs on ${electrodeOf(pass.classification).currents.join(' or ')}`)
+  if (pass.log?.cleaned === 'not cleaned') remarks.push('not cleaned before the next')
+  return remarks
+}
+
+/** The pass a lane is of; null on a plate. */
+export function passOf({ passes }: Pick<CouponDocument, 'passes'>, bead: Pick<Bead, 'passId'>): Pass | null {
+  return passes?.find(pass => pass.id === bead.passId) ?? null
+}

@@ -1,0 +1,73 @@
+import { filletThroat } from '../deposit'
+import { hasGroove, isFilletPiece, isLastLayer, isPlate, stripOf, type CouponDocument, type ReadingKind, type ReadingMark } from '../coupon'
+import type { HouseRules } from '../house'
+import { HOUSE_WINDOW } from '../setup'
+import type { Source } from '../trade'
+import { formatLength, inches, type LengthUnit } from '../units'
+
+/** What a reading may be, mm; an open end has no limit. */
+export interface SizeLimit {
+  readonly lowMm: number | null
+  readonly highMm: number | null
+  readonly source: Source
+}
+
+const WELDER_VISUAL: Source = { name: 'AWS D1.1:2020 6.10.1', certainty: 'from memory, check your copy' }
+const PROFILE: Source = { name: 'AWS D1.1:2020 Table 7.8', certainty: 'from memory, check your copy' }
+
+/** Most that an open root may stand through, mm. */
+const MOST_THROUGH_MM = inches(1 / 8)
+
+/**
+ * Greatest convexity of a fillet by the width of its face: 1/16 in up to 5/16 in, 1/8 in under 1 in, 3/16 in from there.
+ * Source: AWS D1.1:2020 Table 7.8 (2015 Table 5.9), from memory.
+ * @param faceMm width of the face, mm
+ * @returns mm
+ * @example mostConvexity(9) // 3.175
+ */
+export function mostConvexity(faceMm: number): number {
+  if (faceMm <= inches(5 / 16) + 1e-6) return inches(1 / 16)
+  return faceMm < inches(1) - 1e-6 ? inches(1 / 8) : inches(3 / 16)
+}
+
+/**
+ * What a reading on a joint may be; null where nothing is laid down for it: on a pad, and under the last layer.
+ * @example sizeLimit(tee, { of: 'upper leg', ... }, rules).lowMm // 6.35 for a 1/4 in fillet
+ */
+export function sizeLimit(document: CouponDocument, { beadId, of }: ReadingMark, rules: HouseRules): SizeLimit | null {
+  const { piece } = document
+  const bead = document.beads.find(lane => lane.id === beadId)
+  if (!bead || isPlate(piece)) return null
+  if (bead.face === 'root') return of === 'penetration' ? { lowMm: 0, highMm: MOST_THROUGH_MM, source: WELDER_VISUAL } : null
+  if (!isLastLayer(document, bead)) return null
+  if (isFilletPiece(piece)) return filletLimit(of, piece.legMm)
+  if (!hasGroove(piece)) return null
+  const [lower, upper] = stripOf(piece).lines
+  const edgesMm = upper!.offsetMm - lower!.offsetMm
+  if (of === 'width') return { lowMm: edgesMm, highMm: edgesMm + 2 * rules.capBeyondMm, source: HOUSE_WINDOW }
+  return { lowMm: rules.reinforcementMm.low, highMm: rules.reinforcementMm.high, source: HOUSE_WINDOW }
+}
+
+function filletLimit(of: ReadingKind, legMm: number): SizeLimit | null {
+  if (of === 'upper leg' || of === 'lower leg') return { lowMm: legMm, highMm: null, source: WELDER_VISUAL }
+  if (of === 'throat') return { lowMm: filletThroat(legMm), highMm: null, source: WELDER_VISUAL }
+  return of === 'convexity' ? { lowMm: null, highMm: mostConvexity(legMm * Math.SQRT2), source: PROFILE } : null
+}
+
+/** A limit met exactly is met, and a gauge is read to a hundredth of a millimetre. */
+const SLACK = 0.005
+
+/** Whether a reading lies outside what it may be. */
+export function offSize(document: CouponDocument, mark: ReadingMark, rules: HouseRules): boolean {
+  const limit = sizeLimit(document, mark, rules)
+  return limit !== null && ((limit.lowMm !== null && mark.valueMm < limit.lowMm - SLACK) || (limit.highMm !== null && mark.valueMm > limit.highMm + SLACK))
+}
+
+/**
+ * A limit in words.
+ * @example sayLimit({ lowMm: 6.35, highMm: null, source }, 'in') // '1/4 in or more'
+ */
+export function sayLimit({ lowMm, highMm }: SizeLimit, unit: LengthUnit): string {
+  if (lowMm !== null && highMm !== null && lowMm > 0) return `${formatLength(lowMm, unit)} to ${formatLength(highMm, unit)}`
+  return highMm !== null ? `${formatLength(highMm, unit)} or less` : `${formatLength(lowMm ?? 0, unit)} or more`
+}
