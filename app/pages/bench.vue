@@ -42,6 +42,10 @@ const gauged = computed(() => {
 
 useHead({ title: () => (bench.open ? `${bench.open.student.name} · Bench` : 'Bench · Fusilis') })
 
+/** Dialogs come once the drawing stands, and before the server may be away. */
+const DIALOGS = ['TicketEditor', 'PassEditor', 'FitUpEditor', 'TwoVersions']
+onMounted(() => { window.setTimeout(() => void prefetchComponents(DIALOGS), 2000) })
+
 onMounted(async () => {
   bench.resume(session.me!.id)
   try {
@@ -234,16 +238,16 @@ useBenchKeys({
     </template>
     <p class="notice" role="status">{{ notice }}</p>
 
-    <TicketEditor v-if="dialog === 'ticket' && bench.document" ref="editor" :document="bench.document" :unit="unit" @change="setUp" @close="dialog = null" />
+    <LazyTicketEditor v-if="dialog === 'ticket' && bench.document" ref="editor" :document="bench.document" :unit="unit" @change="setUp" @close="dialog = null" />
     <MoreMarks v-if="dialog === 'more'" :face="bench.cursorFace" @drop="drop" @close="dialog = null" />
     <StudentPicker v-if="dialog === 'students'" :students="floor.students" @choose="openFor" @close="dialog = null" />
     <BenchKeys v-if="dialog === 'keys'" @close="dialog = null" />
     <DiscardCoupon v-if="dialog === 'discard'" @discard="discard" @close="dialog = null" />
     <WhyAgain v-if="dialog === 'why'" @why="save" @close="dialog = null" />
-    <ReadingEntry v-if="gauged.length > 0" :kinds="gauged" :unit="unit" @read="keepReadings" @close="dialog = null" />
-    <PassEditor v-if="dialog === 'pass' && bench.document && bench.pass" :document="bench.document" :pass="bench.pass" :unit="unit" :students="floor.students" @change="pass => tryTo(() => bench.setPass(pass))" @close="dialog = null" />
-    <FitUpEditor v-if="dialog === 'fit-up' && bench.document" :document="bench.document" :unit="unit" :preset-degrees="bench.open?.presetDegrees ?? null" @keep="keepFitUp" @close="dialog = null" />
-    <TwoVersions v-if="theirs && bench.document" :mine="bench.document" :theirs="theirs" :busy="saving" @choose="settle" @close="theirs = null" />
+    <ReadingEntry v-if="gauged.length > 0 && bench.document" :document="bench.document" :place="bench.cursor" :kinds="gauged" :unit="unit" @read="keepReadings" @close="dialog = null" />
+    <LazyPassEditor v-if="dialog === 'pass' && bench.document && bench.pass" :document="bench.document" :pass="bench.pass" :unit="unit" :students="floor.students" @change="pass => tryTo(() => bench.setPass(pass))" @close="dialog = null" />
+    <LazyFitUpEditor v-if="dialog === 'fit-up' && bench.document" :document="bench.document" :unit="unit" :preset-degrees="bench.open?.presetDegrees ?? null" @keep="keepFitUp" @close="dialog = null" />
+    <LazyTwoVersions v-if="theirs && bench.document" :mine="bench.document" :theirs="theirs" :busy="saving" @choose="settle" @close="theirs = null" />
   </div>
 </template>
 

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { v7 as uuid } from 'uuid'
 import type { CouponDocument, Mark, Pass, Place, SetUpChange, Ticket } from '~~/core/coupon'
-import { addPass, layOutAgain, newCoupon, passOf, removePass, thicknessOf } from '~~/core/coupon'
+import { addPass, layOutAgain, newCoupon, passOf, placeOnRow, removePass, thicknessOf } from '~~/core/coupon'
 import { gradeCoupon } from '~~/core/grading'
 import { readCoupon } from '~~/core/reading'
 import { checkTicket, padRungs, rungSettings } from '~~/core/setup'
@@ -161,6 +161,13 @@ export const useBench = defineStore('bench', () => {
     cursor.value = place
   }
 
+  /** Goes to a pass, or to the root side, as far along as the cursor stands. */
+  function goToRow(row: string): void {
+    if (!document.value) return
+    cursor.value = placeOnRow(document.value, row, cursor.value.atMm)
+    selectedId.value = null
+  }
+
   function select(mark: Mark | null): void {
     selectedId.value = mark?.id ?? null
     if (mark) cursor.value = { beadId: mark.beadId, atMm: mark.atMm }
@@ -239,6 +246,6 @@ export const useBench = defineStore('bench', () => {
 
   return {
     open, document, cursor, cursorFace, pass, view, selectedId, selected, past, future, touched, keptAt, rules, grade, reading, remarks, isRegrade,
-    resume, openNew, openSaved, openKept, edit, undo, redo, moveCursor, select, changeSetUp, addBead, setPass, keepFitUp, turnView, timeBead, save, settle, clear,
+    resume, openNew, openSaved, openKept, edit, undo, redo, moveCursor, goToRow, select, changeSetUp, addBead, setPass, keepFitUp, turnView, timeBead, save, settle, clear,
   }
 })

@@ -58,7 +58,7 @@ async function growDatabase(name: string, coupons: number): Promise<string> {
     const day = `DATE_ADD('2026-01-05', INTERVAL seq MOD ${PER_STUDENT} DAY)`
     const position = `ELT(1 + seq MOD 4, '1G', '2G', '3G', '4G')`
     await connection.query(`INSERT INTO coupon SELECT ${idOf('004', 'seq')}, ${student}, ${day}, ${position}, 'low hydrogen', 'move on', 90, '', 1, '{}', '2026-01-05', ${idOf('002', '1')} FROM ${range}`)
-    await connection.query(`INSERT INTO evidence SELECT ${student}, ${idOf('004', 'seq')}, element, ${day}, ${position}, 'low hydrogen', 8, 6, 1
+    await connection.query(`INSERT INTO evidence SELECT ${student}, ${idOf('004', 'seq')}, element, ${day}, 'plate', ${position}, 'low hydrogen', 8, 6, 1
       FROM ${range} JOIN (${ELEMENTS.map(element => `SELECT '${element}' AS element`).join(' UNION ')}) AS elements`)
     await connection.query(`INSERT INTO flaw SELECT ${student}, ${idOf('004', 'seq')}, flaw, 2, 10 FROM ${range} JOIN (SELECT 'undercut' AS flaw UNION SELECT 'porosity') AS flaws`)
   }

@@ -52,9 +52,18 @@ export function placeOver(document: CouponDocument, place: Place, step: 1 | -1):
   const rows = [...new Set(document.beads.map(rowOf))]
   const at = rows.indexOf(rowOf(beadOf(document, place.beadId))) + step
   const row = rows[Math.min(rows.length - 1, Math.max(0, at))]!
+  return row === rowOf(beadOf(document, place.beadId)) ? place : placeOnRow(document, row, place.atMm)
+}
+
+/**
+ * A place on a row of lanes, as far along as asked: on the half of a pipe that reaches there.
+ * @throws RangeError when the coupon has no such row
+ */
+export function placeOnRow(document: CouponDocument, row: string, atMm: number): Place {
   const lanes = document.beads.filter(bead => rowOf(bead) === row)
-  const lane = lanes.find(bead => bead.id === place.beadId) ?? lanes.find(bead => place.atMm >= bead.fromMm && place.atMm <= bead.toMm) ?? lanes[0]!
-  return { beadId: lane.id, atMm: clampToBead(lane, place.atMm) }
+  const lane = lanes.find(bead => atMm >= bead.fromMm && atMm <= bead.toMm) ?? lanes[0]
+  if (!lane) throw new RangeError(`This coupon has no row "${row}"`)
+  return { beadId: lane.id, atMm: clampToBead(lane, atMm) }
 }
 
 /** The bead with this id. @throws RangeError when the coupon has no such bead */

@@ -21,13 +21,6 @@ const drawn = computed(() => {
     })),
   }
 })
-function go(passId: string) {
-  const { atMm } = bench.cursor
-  const lanes = props.document.beads.filter(bead => bead.passId === passId && bead.face !== 'root')
-  const lane = lanes.find(bead => atMm >= bead.fromMm && atMm <= bead.toMm) ?? lanes[0]!
-  bench.moveCursor({ beadId: lane.id, atMm })
-  bench.select(null)
-}
 </script>
 
 <template>
@@ -36,7 +29,7 @@ function go(passId: string) {
       <path v-if="drawn.below" :d="drawn.below" class="plate under" />
       <path :d="drawn.plate" class="plate" />
       <path v-if="drawn.seam" :d="drawn.seam" class="plate" />
-      <g v-for="bead in drawn.beads" :key="bead.passId" class="bead" :class="{ here: bead.here, ahead: bead.ahead }" @click="go(bead.passId)">
+      <g v-for="bead in drawn.beads" :key="bead.passId" class="bead" :class="{ here: bead.here, ahead: bead.ahead }" @click="bench.goToRow(bead.passId)">
         <path :d="bead.d" />
         <text :x="bead.middle.x" :y="-bead.middle.y" :font-size="Math.min(2.2, drawn.box.height / 9)" :transform="drawn.turn ? `rotate(45 ${bead.middle.x} ${-bead.middle.y})` : undefined">{{ bead.number }}</text>
       </g>

@@ -1,13 +1,21 @@
 <script setup lang="ts">
-import type { ReadingKind } from '~~/core/coupon'
+import { newReading, type CouponDocument, type Place, type ReadingKind } from '~~/core/coupon'
+import { sayLimit, sizeLimit } from '~~/core/grading'
 import type { LengthUnit } from '~~/core/units'
 import { length } from '~~/core/working'
+import { useBench } from '~/stores/bench'
 
 /** Types what the gauge reads at the cursor: one figure, or the two of a fillet. What is left empty is not kept. */
-const props = defineProps<{ kinds: readonly ReadingKind[], unit: LengthUnit }>()
+const props = defineProps<{ document: CouponDocument, place: Place, kinds: readonly ReadingKind[], unit: LengthUnit }>()
+const bench = useBench()
 const emit = defineEmits<{ read: [readings: readonly { of: ReadingKind, valueMm: number }[]], close: [] }>()
 const NAMES: Readonly<Partial<Record<ReadingKind, string>>> = { width: 'Bead width here', height: 'Bead height here', penetration: 'Stands through by' }
 const fields = computed(() => props.kinds.map(of => ({ of, input: length(of, NAMES[of] ?? `${of[0]!.toUpperCase()}${of.slice(1)} here`, 0, 60, 6) })))
+/** What the joint wants of it, where anything is laid down. */
+function wants(of: ReadingKind): string {
+  const limit = sizeLimit(props.document, newReading('', of, props.place, 0), bench.rules)
+  return limit ? `wants ${sayLimit(limit, props.unit)}, ${limit.source.name}` : ''
+}
 const values = reactive<Record<string, number | ''>>({})
 const problems = reactive<Record<string, string>>({})
 const read = computed(() => props.kinds.flatMap(of => (typeof values[of] === 'number' ? [{ of, valueMm: values[of] }] : [])))
@@ -21,15 +29,19 @@ function enter() {
 <template>
   <v-dialog :model-value="true" max-width="340" :aria-label="kinds.length > 1 ? 'Gauge readings' : `Bead ${kinds[0]}`" @update:model-value="$emit('close')">
     <form class="panel entry" novalidate @submit.prevent="enter">
-      <SheetField
-        v-for="(field, index) in fields" :key="field.of" :input="field.input" :model-value="values[field.of] ?? ''" :unit="unit" :autofocus="index === 0"
-        @update:model-value="values[field.of] = Number($event)" @problem="problems[field.of] = $event"
-      />
+      <div v-for="(field, index) in fields" :key="field.of">
+        <SheetField
+          :input="field.input" :model-value="values[field.of] ?? ''" :unit="unit" :autofocus="index === 0"
+          @update:model-value="values[field.of] = Number($event)" @problem="problems[field.of] = $event"
+        />
+        <p v-if="wants(field.of)" class="quiet wants">{{ wants(field.of) }}</p>
+      </div>
       <v-btn type="submit" color="primary" block :disabled="read.length === 0 || wrong">Keep the reading</v-btn>
     </form>
   </v-dialog>
 </template>
 
 <style scoped>
+.wants { font-size: 0.85rem; padding: 2px 14px 0; }
 .entry { padding: 20px; display: grid; gap: 16px; }
 </style>

@@ -70,6 +70,7 @@ const groove = computed(() => {
         v-for="bead in drawn.beads" :key="bead.id" :bead="bead" :y="placement.across(bead.offsetMm)" :forward="forward(bead)"
         :craters="craters.get(bead.id) ?? []" :fill="`url(#${id}-bead)`" :ripples="`url(#${patternOf(bead)})`"
       />
+      <path v-for="line in drawn.lines" :key="`over ${line.offsetMm}`" :d="`M0 ${placement.across(line.offsetMm)} H${drawn.lengthMm}`" stroke="#14191c" stroke-width="0.25" stroke-dasharray="1.4 1.4" stroke-opacity="0.7" />
     </g>
   </g>
 </template>
