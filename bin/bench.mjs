@@ -6,6 +6,7 @@ import { withScratchSchool } from './scratchSchool.mjs'
 /** Speed, as ratios of two things measured side by side in one run. `--quick` grows a tenth of the large school. */
 await main(() => withScratchSchool(async ({ env, serveDemo }) => {
   await runTask('benchPlan', [], { show: true })
+  await runTask('benchReading', [], { show: true })
   await runTask('benchStore', process.argv.slice(2), { env, show: true })
   const server = await serveDemo()
   await runTask('benchPage', [], { env: { ...env, FUSILIS_URL: server.address }, show: true }).finally(server.stop)

@@ -1,6 +1,7 @@
 import { array, boolean, lazy, mixed, number, object, string, type Schema } from 'yup'
 import type { CouponDocument, Degree, Mark, TryKind, Verdict } from '../core/coupon'
 import { FAULTS, isPlate, READING_KINDS, refusals, stripOf } from '../core/coupon'
+import { CAUSES, SIGNS } from '../core/reading'
 import { DISCONTINUITIES, ELECTRODES, POSITIONS, ROD_SIZES } from '../core/trade'
 import { amperes, day, key, label, millimetres, oneOf, uuid } from './fields'
 import { fitUpSchema, passesSchema } from './pass'
@@ -79,6 +80,11 @@ const markSchema = lazy((value: unknown) => {
   return typeof kind === 'string' && Object.hasOwn(MARK_SCHEMAS, kind) ? MARK_SCHEMAS[kind as Mark['kind']] : unknownMark
 })
 
+/** Answers by sign: only signs that can be asked about. */
+const answersSchema = object(Object.fromEntries(SIGNS.filter(sign => sign.ask !== null).map(({ id }) =>
+  [id, string<'yes' | 'no'>().strict().optional().oneOf(['yes', 'no'], '${path} is yes or no')])))
+  .exact('${properties} is nothing that is asked').default(undefined).optional()
+
 /**
  * The coupon document as it crosses the wire. Besides the shape it checks that everything lies where it can:
  * a piece that can be welded so, beads on it and of a pass it has, marks on their bead, spans the right way round, ids used once.
@@ -97,6 +103,9 @@ export const couponSchema = object({
   marks: array(markSchema).strict().required().max(MOST_MARKS, `A coupon has at most ${MOST_MARKS} marks`),
   cleanUp: degree(),
   notes: string().strict().defined().max(MOST_NOTES, `\${path} is at most ${MOST_NOTES} characters`),
+  advised: string().strict().optional().max(400, '${path} is at most 400 characters'),
+  answers: answersSchema,
+  trueCause: string().strict().optional().oneOf(CAUSES.map(cause => cause.id), '${path} is no cause that is kept'),
   nextRun: string().strict().nullable().defined().max(400, '${path} is at most 400 characters'),
   overrule: object({ verdict: verdict(), reason: label(400) }).nullable().defined(),
 }).exact('${properties} does not belong on a coupon')

@@ -8,6 +8,7 @@ import { useBenchActs } from '~/composables/benchActs'
 import { useBenchKeys } from '~/composables/benchKeys'
 import type { MarkKind } from '~/components/bench/markKinds'
 import { useBench } from '~/stores/bench'
+import { useCauses } from '~/stores/causes'
 import { useFloor } from '~/stores/floor'
 import { useHouseRules } from '~/stores/houseRules'
 import { useOutbox } from '~/stores/outbox'
@@ -19,6 +20,7 @@ const bench = useBench()
 const floor = useFloor()
 const hand = useBenchActs()
 const houseRules = useHouseRules()
+const causes = useCauses()
 const outbox = useOutbox()
 const sections = useSections()
 const session = useSession()
@@ -50,6 +52,7 @@ onMounted(async () => {
   bench.resume(session.me!.id)
   try {
     await houseRules.load()
+    await causes.load().catch(() => {})
     if (sections.all.length === 0) await sections.load()
     if (typeof route.query.section === 'string') sections.choose(route.query.section)
     if (sections.current) await floor.load(sections.current.id)
@@ -187,6 +190,7 @@ useBenchKeys({
   reading: (of) => { dialog.value = of },
   time: () => caption.value?.time(),
   beads: step => tryTo(() => bench.addBead(step)),
+  answer: (said) => { if (bench.reading?.question) bench.answer(bench.reading.question.sign, said) },
   pass: () => { if (bench.pass) dialog.value = 'pass' },
   fitUp: () => { if (bench.document?.passes) dialog.value = 'fit-up' },
 }, () => upright.value)
@@ -217,8 +221,9 @@ useBenchKeys({
       </section>
       <aside class="side" aria-label="Reading">
         <div class="scroll">
-          <ReadingPanel v-if="bench.grade && bench.reading" :grade="bench.grade" :reading="bench.reading" :unit="unit" />
+          <ReadingPanel v-if="bench.grade" :grade="bench.grade" :unit="unit" />
           <NextRun />
+          <CausePanel v-if="bench.reading" :key="`causes ${bench.open.id}`" :reading="bench.reading" :true-cause="bench.document.trueCause" />
           <MarkList :document="bench.document" :unit="unit" />
           <CouponRemarks :key="bench.open.id" />
           <CouponHistory v-if="bench.isRegrade" :key="`history ${bench.open.id}`" :coupon-id="bench.open.id" />

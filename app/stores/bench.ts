@@ -3,13 +3,14 @@ import { v7 as uuid } from 'uuid'
 import type { CouponDocument, Mark, Pass, Place, SetUpChange, Ticket } from '~~/core/coupon'
 import { addPass, layOutAgain, newCoupon, passOf, placeOnRow, removePass, thicknessOf } from '~~/core/coupon'
 import { gradeCoupon } from '~~/core/grading'
-import { readCoupon } from '~~/core/reading'
+import { readCoupon, type CauseId } from '~~/core/reading'
 import { checkTicket, padRungs, rungSettings } from '~~/core/setup'
 import type { HouseRules } from '~~/core/house'
 import { inches } from '~~/core/units'
 import type { FloorStudent } from '~~/contract/people'
 import type { SavedCoupon } from '~~/contract/coupon'
 import type { LaneView } from '~/components/drawing/drawnLanes'
+import { useCauses } from './causes'
 import { useHouseRules } from './houseRules'
 import { useOutbox, type SaveResult, type Waiting } from './outbox'
 
@@ -46,6 +47,7 @@ function ticketAgain({ hoursOut: _, ...ticket }: Ticket, booth: number | null): 
 export const useBench = defineStore('bench', () => {
   const houseRules = useHouseRules()
   const outbox = useOutbox()
+  const causes = useCauses()
 
   const open = shallowRef<Open | null>(null)
   const document = shallowRef<CouponDocument | null>(null)
@@ -62,7 +64,7 @@ export const useBench = defineStore('bench', () => {
 
   const rules = computed(() => houseRules.rulesOf(document.value?.rulesVersion ?? houseRules.current.version))
   const grade = computed(() => (document.value ? gradeCoupon(document.value, rules.value) : null))
-  const reading = computed(() => (document.value ? readCoupon(document.value, rules.value) : null))
+  const reading = computed(() => (document.value ? readCoupon(document.value, rules.value, causes.knownOf(document.value.studentId)) : null))
   const remarks = computed(() => (document.value ? checkTicket(document.value.ticket, thicknessOf(document.value.piece), rules.value) : []))
   const selected = computed(() => document.value?.marks.find(mark => mark.id === selectedId.value) ?? null)
   const cursorBead = computed(() => document.value?.beads.find(bead => bead.id === cursor.value.beadId) ?? null)
@@ -162,6 +164,13 @@ export const useBench = defineStore('bench', () => {
   }
 
   /** Goes to a pass, or to the root side, as far along as the cursor stands. */
+  /** Takes marks one after the other, each time it is asked. */
+  function showInTurn(markIds: readonly string[]): void {
+    if (markIds.length === 0) return
+    const next = markIds[(markIds.indexOf(selectedId.value ?? '') + 1) % markIds.length]
+    select(document.value?.marks.find(mark => mark.id === next) ?? null)
+  }
+
   function goToRow(row: string): void {
     if (!document.value) return
     cursor.value = placeOnRow(document.value, row, cursor.value.atMm)
@@ -188,6 +197,22 @@ export const useBench = defineStore('bench', () => {
     const { passes, beads } = document.value
     if (!passes) changeSetUp({ beadCount: Math.max(1, beads.length + step) })
     else if (pass.value) changeSetUp({ passes: step > 0 ? addPass(passes, pass.value.id) : removePass(passes, pass.value.id) })
+  }
+
+  /** Keeps what the student answered; the same answer again takes it back. */
+  function answer(sign: string, said: 'yes' | 'no'): void {
+    if (!document.value) return
+    const { answers = {}, ...rest } = document.value
+    const { [sign]: before, ...others } = answers
+    const next = before === said ? others : { ...others, [sign]: said }
+    edit(Object.keys(next).length > 0 ? { ...rest, answers: next } : rest)
+  }
+
+  /** Keeps the cause as the instructor sees it; null takes it off again. */
+  function sayCause(cause: CauseId | null): void {
+    if (!document.value) return
+    const { trueCause: _, ...rest } = document.value
+    edit(cause ? { ...rest, trueCause: cause } : rest)
   }
 
   /** Puts a pass as it was run in place of the one with its id. */
@@ -219,7 +244,8 @@ export const useBench = defineStore('bench', () => {
   /** Sends the coupon. Saved or kept here, the bench is clear; in a conflict it stays as it is. */
   async function save(why: string): Promise<SaveResult> {
     if (!open.value || !document.value) throw new Error('There is no coupon on the bench')
-    const result = await outbox.send(open.value.id, { baseVersion: open.value.baseVersion, why, document: document.value }, open.value.student.name)
+    const advised = reading.value ? { advised: reading.value.nextRun } : {}
+    const result = await outbox.send(open.value.id, { baseVersion: open.value.baseVersion, why, document: { ...document.value, ...advised } }, open.value.student.name)
     if (result.is !== 'conflict') clear()
     return result
   }
@@ -246,6 +272,6 @@ export const useBench = defineStore('bench', () => {
 
   return {
     open, document, cursor, cursorFace, pass, view, selectedId, selected, past, future, touched, keptAt, rules, grade, reading, remarks, isRegrade,
-    resume, openNew, openSaved, openKept, edit, undo, redo, moveCursor, goToRow, select, changeSetUp, addBead, setPass, keepFitUp, turnView, timeBead, save, settle, clear,
+    resume, openNew, openSaved, openKept, edit, undo, redo, moveCursor, goToRow, showInTurn, select, changeSetUp, addBead, setPass, keepFitUp, answer, sayCause, turnView, timeBead, save, settle, clear,
   }
 })

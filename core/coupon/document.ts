@@ -104,6 +104,12 @@ export interface CouponDocument {
   /** Slag and spatter left on the whole piece. */
   readonly cleanUp: Degree
   readonly notes: string
+  /** What the student was asked and answered, by the sign it is about. */
+  readonly answers?: Readonly<Record<string, 'yes' | 'no'>>
+  /** The cause as the instructor saw it, by its id; absent when nobody said. */
+  readonly trueCause?: string
+  /** What was proposed when it was saved, by the odds of that day; absent before it is saved. */
+  readonly advised?: string
   /** What the student was told to change; null until the instructor changes the proposed words. */
   readonly nextRun: string | null
   /** An instructor's own verdict over the computed one; both are kept. */

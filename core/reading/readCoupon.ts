@@ -1,59 +1,94 @@
-import type { CouponDocument } from '../coupon'
+import { isPlate, type CouponDocument } from '../coupon'
 import type { HouseRules } from '../house'
-import { currentWindow } from '../setup'
-import { runAs } from '../trade'
 import { CAUSES, type Cause } from './causes'
-import { signsOf, type Sign } from './signs'
+import { changeFor } from './change'
+import { posterior, shows } from './network'
+import { NOTHING_KNOWN, priorsFor, type Known } from './priors'
+import { bestQuestion, gainOf, type Question } from './question'
+import { signsOf, type Seen, type Sign } from './signs'
+import { signOf, type SignId } from './signTable'
 
 export interface RankedCause {
   readonly cause: Cause
-  /** Share of belief, 0 to 1; all causes together make 1. */
-  readonly share: number
-  readonly markIds: readonly string[]
+  /** Chance that it is at work, 0 to 1. Several may be at once. */
+  readonly odds: number
+  /** Signs found that it shows, and signs it mostly shows that were looked for and not found. */
+  readonly speaksFor: readonly Sign[]
+  readonly against: readonly SignId[]
+  /** Trouble of the next run that goes away when it is put right, in weighted signs. */
+  readonly gain: number
 }
 
 export interface Reading {
-  readonly signs: readonly Sign[]
+  readonly seen: Seen
   /** Causes that something seen speaks for, likeliest first; empty when nothing was seen. */
   readonly causes: readonly RankedCause[]
-  /** True when the first cause stands clear of the second. */
+  /** True when the likeliest stands clear of the next. */
   readonly clear: boolean
+  /** The cause whose change is expected to help most; null when nothing is to be changed. */
+  readonly change: RankedCause | null
   /** The one change for the next run, in one sentence. */
   readonly nextRun: string
+  /** The question that best tells the likeliest two apart; null where none is worth asking. */
+  readonly question: Question | null
+  /** Why nothing can be read off this coupon; null when it can. */
+  readonly unreadable: string | null
 }
 
-/** The first cause stands clear when it is at least this many times the second. Common practice. */
-const CLEAR = 1.5
+/** The likeliest cause stands clear when it is likelier than not, and by this many times than the next. Common practice. */
+const CLEAR = { odds: 0.5, times: 1.5 } as const
+/** A cause that mostly shows a sign: its absence speaks against it. */
+const MOSTLY = 0.4
+/** Beads of a pad that may be crooked or unlapped before nothing else can be read off it. */
+const READABLE = 0.5
 
 /**
- * Reads a coupon: ranks causes by prior odds times the likelihood ratio of each sign seen, tempered by how much of the coupon
- * shows it (a naive Bayes rule over the data in `CAUSES`; shares are of belief among the causes kept, not measured frequencies).
+ * Reads a coupon: the exact chance of every cause at work, given what was seen, what was looked for and not seen, and what ticket, piece, passes and
+ * fit-up say; and the one change that is expected to help most.
+ * @param known what the school's instructors said before, and this student's causes
  * @example readCoupon(soundCoupon, rules).nextRun // 'Same again: hold these settings'
  */
-export function readCoupon(document: CouponDocument, rules: HouseRules): Reading {
-  const signs = signsOf(document, rules)
-  if (signs.length === 0) return { signs, causes: [], clear: true, nextRun: 'Same again: hold these settings' }
-  const weights = CAUSES.map(cause => ({
-    cause,
-    weight: signs.reduce((odds, sign) => odds * (cause.speaks[sign.id] ?? 1) ** sign.strength, cause.prior),
-    marks: signs.filter(sign => (cause.speaks[sign.id] ?? 1) > 1),
-  }))
-  const total = weights.reduce((sum, row) => sum + row.weight, 0)
-  const causes = weights
-    .filter(row => row.marks.length > 0)
-    .map(row => ({ cause: row.cause, share: row.weight / total, markIds: [...new Set(row.marks.flatMap(sign => sign.markIds))] }))
-    .sort((a, b) => b.share - a.share)
-  const [first, second] = causes
-  if (!first) return { signs, causes, clear: false, nextRun: 'Same settings; watch the puddle and run one more' }
-  return { signs, causes, clear: first.share >= CLEAR * (second?.share ?? 0), nextRun: changeFor(first.cause, document, rules) }
+export function readCoupon(document: CouponDocument, rules: HouseRules, known: Known = NOTHING_KNOWN): Reading {
+  return readSigns(document, rules, signsOf(document, rules), known)
 }
 
-function changeFor(cause: Cause, document: CouponDocument, rules: HouseRules): string {
-  const { ticket } = document
-  if (cause.id !== 'current high' && cause.id !== 'current low') return `${cause.change}. Then ${cause.drill}.`
-  const { lowA, highA } = currentWindow(ticket.classification, ticket.diameterMm, runAs(ticket.position), rules)
-  const up = cause.id === 'current low'
-  const next = Math.min(Math.max(ticket.currentA + (up ? 5 : -5), lowA), highA)
-  const sensible = up ? next > ticket.currentA : next < ticket.currentA
-  return `${up ? 'Up' : 'Down'} to ${sensible ? next : ticket.currentA + (up ? 5 : -5)} A. Then ${cause.drill}.`
+/**
+ * Reads signs that were found on a coupon, wherever they come from: marks, answers, or a bead described in words.
+ * @example readSigns(pad, rules, { signs: [{ id: 'crooked', markIds: [], share: 1 }], absent: [] }).causes[0].cause.id // 'bracing'
+ */
+export function readSigns(document: CouponDocument, rules: HouseRules, seen: Seen, known: Known = NOTHING_KNOWN): Reading {
+  const priors = priorsFor(document, rules, known)
+  const { odds } = posterior(priors, seen)
+  const nothing = { seen, causes: [], clear: true, change: null, question: null, unreadable: null }
+  const setUp = CAUSES.findIndex((cause, index) => (cause.id === 'polarity' || cause.id === 'rod unfit') && odds[index]! > 0.5)
+  if (seen.signs.length === 0 && setUp < 0) return { ...nothing, nextRun: 'Same again: hold these settings' }
+  const crooked = unreadable(document, seen)
+  if (crooked) return { ...nothing, clear: false, unreadable: crooked, nextRun: 'Straight lapped beads first: one bead to a soapstone line, then lap it' }
+  const causes = rank(priors, seen, odds)
+  const [first, second] = causes
+  if (!first) return { ...nothing, clear: false, nextRun: 'Same settings; watch the puddle and run one more' }
+  const clear = first.odds >= CLEAR.odds && first.odds >= CLEAR.times * (second?.odds ?? 0)
+  // What is wrong with the machine or the rod is put right before anything else is judged.
+  const change = setUp >= 0 ? causes.find(row => row.cause === CAUSES[setUp])! : [...causes].sort((a, b) => b.gain - a.gain)[0]!
+  return {
+    seen, causes, clear, change, unreadable: null,
+    nextRun: `${changeFor(change.cause, document, rules, clear && change === first)}. Then ${change.cause.drill}.`,
+    question: clear ? null : bestQuestion(priors, seen, odds),
+  }
+}
+
+function rank(priors: readonly number[], seen: Seen, odds: readonly number[]): RankedCause[] {
+  return CAUSES.map((cause, index): RankedCause => ({
+    cause, odds: odds[index]!, gain: gainOf(priors, seen, odds, index),
+    speaksFor: seen.signs.filter(sign => (shows(sign.id).shows[index] ?? 0) > 0),
+    against: seen.absent.filter(id => (cause.shows[id] ?? 0) >= MOSTLY),
+  })).filter(row => row.speaksFor.length > 0 || row.odds > CLEAR.odds).sort((a, b) => b.odds - a.odds)
+}
+
+/** A pad of crooked, unlapped beads: nothing is diagnosed, the student goes back to straight lapped beads first. Common practice. */
+function unreadable(document: CouponDocument, { signs }: Seen): string | null {
+  if (!isPlate(document.piece) || document.beads.length < 3) return null
+  const share = (id: SignId) => signs.find(sign => sign.id === id)?.share ?? 0
+  const bad = (['crooked', 'lap off'] as const).filter(id => share(id) > READABLE)
+  return bad.length < 2 ? null : `Too much of it has ${bad.map(id => signOf(id).says).join(' and ')}: nothing else can be read off it`
 }

@@ -1,94 +1,127 @@
 import type { CouponDocument, FlawMark, Mark, TryKind, TryMark } from '../coupon'
-import { beadNumber, isFlaw, isPlate, isReading, isTry, thicknessOf } from '../coupon'
+import { beadNumber, isFlaw, isPlate, isReading, isTry } from '../coupon'
 import { wantedWidth, type HouseRules } from '../house'
-import { checkTicket, type Finding } from '../setup'
+import { inches } from '../units'
+import { SIGNS, signOf, type LookedFor, type SignId } from './signTable'
 
-/** Something seen that speaks for or against causes. */
-export type SignId =
-  | 'current high' | 'current low' | 'wrong polarity' | 'rod unfit' | 'rod exposed' | 'plate thin'
-  | 'undercut upper' | 'undercut both' | 'overlap lower' | 'overlap any' | 'porosity at starts' | 'porosity everywhere' | 'slag between'
-  | 'crack in crater' | 'crater' | 'restart high' | 'restart low' | 'restart off line' | 'restart dirty' | 'start stuck' | 'start pinholes' | 'start poor'
-  | 'crooked' | 'width uneven' | 'wide' | 'narrow' | 'rough ripples' | 'too high' | 'too low' | 'sag' | 'spatter' | 'stray strike' | 'lap off'
-  | 'growing' | 'burn-through' | 'no fusion' | 'ends low'
-
+/** A sign that was found, with the marks that show it. */
 export interface Sign {
   readonly id: SignId
   readonly markIds: readonly string[]
-  /** How much of the coupon shows it: from under 1 for a single slip to over 1 for what is everywhere. */
-  readonly strength: number
+  /** How much of the coupon shows it, 0 to 1: of its beads, or of its tries; 1 for what was answered. */
+  readonly share: number
 }
 
-/** What a ticket that does not fit speaks for; the other remarks are the house's taste and no evidence. */
-const TICKET_SIGNS: Readonly<Partial<Record<Finding, SignId>>> = {
-  'current high': 'current high', 'current low': 'current low', 'wrong polarity': 'wrong polarity',
-  'rod unfit for position': 'rod unfit', 'rod exposed': 'rod exposed', 'plate thin': 'plate thin',
+/** What was looked at: signs that were found, and those looked for and not found. */
+export interface Seen {
+  readonly signs: readonly Sign[]
+  readonly absent: readonly SignId[]
 }
-
-/** A sign on a small part of a coupon says less than one that is everywhere: from 0.3 up to 1.5. Common practice. */
-const strengthOf = (share: number) => Math.min(1.5, 0.3 + 2 * share)
 
 /**
- * The signs on a coupon, each with the marks that show it.
+ * The signs on a coupon, each with the marks that show it, and the answers to what was asked.
  * A sign is read by its pattern: which toe, at starts or everywhere, on one bead or growing from bead to bead.
  * Source: common practice.
  */
-export function signsOf(document: CouponDocument, rules: HouseRules): Sign[] {
-  const signs: Sign[] = []
-  const see = (id: SignId, marks: readonly Mark[], of = document.beads.length) => {
-    const places = new Set(marks.map(mark => (of === document.beads.length ? mark.beadId : mark.id)))
-    if (marks.length > 0) signs.push({ id, markIds: marks.map(mark => mark.id), strength: strengthOf(places.size / of) })
-  }
-  for (const { finding } of checkTicket(document.ticket, thicknessOf(document.piece), rules)) {
-    const id = TICKET_SIGNS[finding]
-    if (id) signs.push({ id, markIds: [], strength: 1 })
-  }
+export function signsOf(document: CouponDocument, rules: HouseRules): Seen {
+  const signs = [...flawSigns(document), ...trySigns(document), ...gaugeSigns(document, rules), ...answered(document, 'yes')]
+  const found = new Set(signs.map(sign => sign.id))
+  const denied = new Set(answered(document, 'no').map(sign => sign.id))
+  const looked = lookedAt(document)
+  return { signs, absent: SIGNS.filter(({ id, lookedFor }) => !found.has(id) && (denied.has(id) || looked.has(lookedFor))).map(sign => sign.id) }
+}
 
+const laid = (document: CouponDocument) => document.beads.filter(bead => bead.face !== 'root')
+
+/** A sign on some marks, as a share of the beads they are on. */
+function onBeads(document: CouponDocument, id: SignId, marks: readonly Mark[]): Sign[] {
+  if (marks.length === 0) return []
+  return [{ id, markIds: marks.map(mark => mark.id), share: Math.min(1, new Set(marks.map(mark => mark.beadId)).size / laid(document).length) }]
+}
+
+const PLAIN: readonly (readonly [FlawMark['flaw'], SignId])[] = [
+  ['slag', 'slag between'], ['crack', 'crack in crater'], ['melt-through', 'burn-through'], ['crooked', 'crooked'], ['irregular width', 'width uneven'],
+  ['irregular surface', 'rough ripples'], ['excess weld metal', 'too high'], ['underfill', 'too low'], ['sagging', 'sag'], ['arc strike', 'stray strike'], ['lap', 'lap off'],
+  ['incomplete penetration', 'root not through'], ['excess penetration', 'root heavy'], ['root concavity', 'root concave'],
+]
+
+function flawSigns(document: CouponDocument): Sign[] {
   const flaws = document.marks.filter(isFlaw)
   const of = (flaw: FlawMark['flaw']) => flaws.filter(mark => mark.flaw === flaw)
-  const undercut = of('undercut')
-  see('undercut upper', undercut.filter(mark => mark.side === 'upper'))
-  see('undercut both', undercut.filter(mark => mark.side !== 'upper'))
-  const overlap = of('overlap')
-  see('overlap lower', overlap.filter(mark => mark.side === 'lower'))
-  see('overlap any', overlap.filter(mark => mark.side !== 'lower'))
-  const pores = of('porosity')
+  const see = (id: SignId, marks: readonly Mark[]) => onBeads(document, id, marks)
+  const [undercut, overlap, pores, unfused] = [of('undercut'), of('overlap'), of('porosity'), of('incomplete fusion')]
   const atStarts = pores.filter(mark => isNearTry(document, mark))
-  see(atStarts.length === pores.length ? 'porosity at starts' : 'porosity everywhere', pores)
-  see('slag between', of('slag'))
-  see('crack in crater', of('crack'))
-  see('burn-through', of('melt-through'))
-  see('no fusion', of('incomplete fusion'))
-  see('crooked', of('crooked'))
-  see('width uneven', of('irregular width'))
-  see('rough ripples', of('irregular surface'))
-  see('too high', of('excess weld metal'))
-  see('too low', of('underfill'))
-  see('sag', of('sagging'))
-  see('spatter', of('spatter').filter(mark => mark.severity > 1))
-  see('stray strike', of('arc strike'))
-  see('lap off', of('lap'))
-  if (grows(document, [...undercut, ...overlap, ...of('sagging')])) see('growing', [...undercut, ...overlap, ...of('sagging')])
+  const heats = [...undercut, ...overlap, ...of('sagging')]
+  const joint = !isPlate(document.piece)
+  return [
+    ...see('undercut upper', undercut.filter(mark => mark.side === 'upper' || mark.side === 'lower')),
+    ...see('undercut both', undercut.filter(mark => mark.side !== 'upper' && mark.side !== 'lower')),
+    ...see('overlap lower', overlap.filter(mark => mark.side === 'lower')),
+    ...see('overlap any', overlap.filter(mark => mark.side !== 'lower')),
+    ...see(atStarts.length === pores.length ? 'porosity at starts' : 'porosity everywhere', pores),
+    ...see('one wall', unfused.filter(mark => joint && (mark.side === 'upper' || mark.side === 'lower'))),
+    ...see('no fusion', unfused.filter(mark => !joint || (mark.side !== 'upper' && mark.side !== 'lower'))),
+    ...see('spatter', of('spatter').filter(mark => mark.severity > 1)),
+    ...PLAIN.flatMap(([flaw, id]) => see(id, of(flaw))),
+    ...(grows(document, heats) ? see('growing', heats) : []),
+  ]
+}
 
-  const seeTries = (id: SignId, kinds: readonly TryKind[], ...faults: string[]) => {
-    const tried = document.marks.filter((mark): mark is TryMark => isTry(mark) && kinds.includes(mark.kind))
-    see(id, tried.filter(mark => mark.degree !== 'sound' && faults.includes(mark.fault ?? '')), tried.length)
-  }
-  seeTries('restart high', ['restart', 'tie-in'], 'high')
-  seeTries('restart low', ['restart', 'tie-in'], 'low', 'gap')
-  seeTries('restart off line', ['restart', 'tie-in'], 'off line')
-  seeTries('restart dirty', ['restart', 'tie-in'], 'slag', 'pinholes')
-  seeTries('start stuck', ['start'], 'stuck', 'cold')
-  seeTries('start pinholes', ['start'], 'pinholes')
-  seeTries('start poor', ['start'], 'lump', 'not burnt over')
-  seeTries('crater', ['end'], 'crater')
-  seeTries('ends low', ['end'], 'low', 'short of the edge', 'run off')
+const FAULT_SIGNS: readonly (readonly [SignId, readonly TryKind[], readonly string[]])[] = [
+  ['restart high', ['restart', 'tie-in'], ['high']], ['restart low', ['restart', 'tie-in'], ['low', 'gap']],
+  ['restart off line', ['restart', 'tie-in'], ['off line']], ['restart dirty', ['restart', 'tie-in'], ['slag', 'pinholes']],
+  ['start stuck', ['start'], ['stuck', 'cold']], ['start pinholes', ['start'], ['pinholes']], ['start poor', ['start'], ['lump', 'not burnt over']],
+  ['crater', ['end'], ['crater']], ['ends low', ['end'], ['low', 'short of the edge', 'run off']],
+]
 
-  if (!isPlate(document.piece)) return signs
+function trySigns(document: CouponDocument): Sign[] {
+  const tries = document.marks.filter(isTry)
+  return FAULT_SIGNS.flatMap(([id, kinds, faults]): Sign[] => {
+    const tried = tries.filter((mark): mark is TryMark => kinds.includes(mark.kind))
+    const bad = tried.filter(mark => mark.degree !== 'sound' && faults.includes(mark.fault ?? ''))
+    return bad.length === 0 ? [] : [{ id, markIds: bad.map(mark => mark.id), share: bad.length / tried.length }]
+  })
+}
+
+/** Legs that differ by more than this are uneven, mm. Common practice: 1/16 in. */
+const EVEN_LEGS_MM = inches(1 / 16)
+
+function gaugeSigns(document: CouponDocument, rules: HouseRules): Sign[] {
+  const readings = document.marks.filter(isReading)
+  const legs = (of: 'upper leg' | 'lower leg') => readings.filter(mark => mark.of === of)
+  const mean = (marks: readonly { valueMm: number }[]) => marks.reduce((sum, mark) => sum + mark.valueMm, 0) / marks.length
+  const both = [...legs('upper leg'), ...legs('lower leg')]
+  const uneven = legs('upper leg').length > 0 && legs('lower leg').length > 0 && Math.abs(mean(legs('upper leg')) - mean(legs('lower leg'))) > EVEN_LEGS_MM + 1e-6
+  const legSigns: Sign[] = uneven ? [{ id: 'uneven legs', markIds: both.map(mark => mark.id), share: 1 }] : []
+  if (!isPlate(document.piece)) return legSigns
   const { lowMm, highMm } = wantedWidth(rules, document.ticket.diameterMm)
-  const widths = document.marks.filter(isReading).filter(mark => mark.of === 'width')
-  see('wide', widths.filter(mark => mark.valueMm > highMm + 1e-6))
-  see('narrow', widths.filter(mark => mark.valueMm < lowMm - 1e-6))
-  return signs
+  const widths = readings.filter(mark => mark.of === 'width')
+  return [
+    ...legSigns,
+    ...onBeads(document, 'wide', widths.filter(mark => mark.valueMm > highMm + 1e-6)),
+    ...onBeads(document, 'narrow', widths.filter(mark => mark.valueMm < lowMm - 1e-6)),
+  ]
+}
+
+const answered = ({ answers = {} }: CouponDocument, wanted: 'yes' | 'no'): Sign[] =>
+  Object.entries(answers).filter(([, answer]) => answer === wanted).map(([id]) => ({ id: signOf(id).id, markIds: [], share: 1 }))
+
+/** What there was to look at on this coupon. */
+function lookedAt(document: CouponDocument): ReadonlySet<LookedFor> {
+  const looked = new Set<LookedFor>(['always'])
+  const tried = (...kinds: TryKind[]) => document.marks.some(mark => isTry(mark) && kinds.includes(mark.kind))
+  const read = (...of: string[]) => document.marks.some(mark => isReading(mark) && of.includes(mark.of))
+  const plate = isPlate(document.piece)
+  if (tried('start')) looked.add('starts')
+  if (tried('restart', 'tie-in')) looked.add('restarts')
+  if (tried('end')) looked.add('ends')
+  if (laid(document).length > 1) looked.add('laps')
+  if (plate && read('width')) looked.add('widths')
+  if (read('upper leg') && read('lower leg')) looked.add('legs')
+  if (plate && document.beads.length >= 4) looked.add('rows')
+  if (!plate) looked.add('joints')
+  if (document.beads.some(bead => bead.face === 'root')) looked.add('root')
+  return looked
 }
 
 /** A pore within half an inch of a start or restart belongs to it, mm. */

@@ -4,3 +4,4 @@
 export * from './random'
 export * from './learner'
 export * from './weldCoupon'
+export * from './technique'

@@ -2,6 +2,7 @@ import type { CouponDocument, Verdict } from '../../core/coupon'
 import type { CouponRevision, CouponSave, SavedCoupon } from '../../contract/coupon'
 import type { CouponPage } from '../../contract/record'
 import type { HouseRules } from '../../core/house'
+import { writeCause } from './causes'
 import { database, fromJson, inTransaction, isDuplicate, rows, run, toDateTime, toIso, type Queries } from './database'
 import { summarise, writeDerived, type Summary } from './derived'
 
@@ -97,6 +98,7 @@ async function write(on: Queries, { id, text, document, summary, by }: Next, bef
       version = ?, document = ?, saved_at = ?, saved_by = ? WHERE id = ?`, values)
   }
   await writeDerived(on, id, document, evidence, before?.student_id ?? null)
+  await writeCause(on, id, { studentId: document.studentId, cause: document.trueCause, saidAt: by.now }, before?.student_id ?? null)
   return { id, version, document, savedAt: by.now.toISOString(), savedBy: by.name }
 }
 

@@ -19,7 +19,7 @@ export function summarise(document: CouponDocument, rules: HouseRules): Summary 
   return {
     grade,
     evidence: evidenceOf(document, grade, rules),
-    nextRun: document.nextRun ?? readCoupon(document, rules).nextRun,
+    nextRun: document.nextRun ?? document.advised ?? readCoupon(document, rules).nextRun,
     rodFamily: electrodeOf(document.ticket.classification).family,
   }
 }

@@ -1,4 +1,5 @@
-import { database, fromJson, inTransaction, rows, run } from './database'
+import { writeCause } from './causes'
+import { database, fromJson, inTransaction, rows, run, toIso } from './database'
 import type { CouponDocument } from '../../core/coupon'
 import { summarise, writeDerived } from './derived'
 import { rulesOf } from './houseRules'
@@ -12,7 +13,7 @@ const BATCH = 200
 export async function rebuildDerived(): Promise<number> {
   let after = '00000000-0000-0000-0000-000000000000'
   for (let read = 0; ;) {
-    const batch = await rows<{ id: string, document: unknown }>(database(), `SELECT id, document FROM coupon WHERE id > ? ORDER BY id LIMIT ${BATCH}`, [after])
+    const batch = await rows<{ id: string, document: unknown, saved_at: string }>(database(), `SELECT id, document, saved_at FROM coupon WHERE id > ? ORDER BY id LIMIT ${BATCH}`, [after])
     if (batch.length === 0) return read
     await inTransaction(database(), async (on) => {
       for (const row of batch) {
@@ -22,6 +23,7 @@ export async function rebuildDerived(): Promise<number> {
         const { grade, nextRun, evidence } = summarise(document, rules)
         await run(on, 'UPDATE coupon SET verdict = ?, score = ?, next_run = ? WHERE id = ?', [grade.verdict, grade.score, nextRun, row.id])
         await writeDerived(on, row.id, document, evidence, document.studentId)
+        await writeCause(on, row.id, { studentId: document.studentId, cause: document.trueCause, saidAt: new Date(toIso(row.saved_at)) }, document.studentId)
       }
     })
     read += batch.length

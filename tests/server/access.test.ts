@@ -15,9 +15,9 @@ const ROUTES: Readonly<Record<string, Who>> = {
   'GET /api/health': 'anyone', 'GET /api/welcome': 'anyone', 'POST /api/first-lead': 'anyone', 'POST /api/session': 'anyone', 'DELETE /api/session': 'anyone',
   'GET /api/session': 'signed in', 'GET /api/house-rules': 'signed in',
   'GET /api/students/[id]/record': 'own', 'GET /api/students/[id]/coupons': 'own', 'GET /api/coupons/[id]': 'own',
-  'GET /api/sections': 'staff', 'GET /api/sections/[id]/floor': 'staff', 'GET /api/sections/[id]/students': 'staff',
+  'GET /api/causes': 'staff', 'GET /api/sections': 'staff', 'GET /api/sections/[id]/floor': 'staff', 'GET /api/sections/[id]/students': 'staff',
   'POST /api/students': 'staff', 'POST /api/students/import': 'staff', 'PUT /api/students/[id]': 'staff', 'PUT /api/coupons/[id]': 'staff', 'GET /api/coupons/[id]/revisions': 'staff',
-  'POST /api/sections': 'lead', 'POST /api/house-rules': 'lead', 'PUT /api/sections/[id]': 'lead', 'GET /api/accounts': 'lead', 'POST /api/accounts': 'lead', 'PUT /api/accounts/[id]': 'lead',
+  'POST /api/sections': 'lead', 'POST /api/house-rules': 'lead', 'POST /api/causes/reset': 'lead', 'PUT /api/sections/[id]': 'lead', 'GET /api/accounts': 'lead', 'POST /api/accounts': 'lead', 'PUT /api/accounts/[id]': 'lead',
 }
 
 const found = readdirSync(fileURLToPath(new URL('../../server/api', import.meta.url)), { recursive: true, encoding: 'utf8' })

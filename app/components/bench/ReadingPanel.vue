@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import type { Grade } from '~~/core/grading'
 import { elementOf } from '~~/core/grading'
-import type { Reading } from '~~/core/reading'
 import { formatFraction, formatLength, type LengthUnit } from '~~/core/units'
 import { useBench } from '~/stores/bench'
 
-/** What the marks say: the verdict and why, the elements, the likely causes. A reason leads to its marks. */
-const props = defineProps<{ grade: Grade, reading: Reading, unit: LengthUnit }>()
+/** What the marks say: the verdict and why, the elements. A reason leads to its marks. */
+const props = defineProps<{ grade: Grade, unit: LengthUnit }>()
 const bench = useBench()
 
 const VERDICTS = { 'move on': 'Move on', 'run it again': 'Run it again', 'start over': 'Start over' } as const
@@ -24,18 +23,11 @@ const rows = computed(() => props.grade.measures.elements
       : `${measure.sound} of ${measure.tried}`
     return { id: measure.element, name: element.name, share, amount, markIds: measure.markIds, against: measure.markIds.some(id => blamed.value.has(id)) }
   }))
-const causes = computed(() => props.reading.causes.slice(0, 3))
 const spread = computed(() => {
   const { width } = props.grade.measures
   return width ? `${formatLength(width.meanMm, props.unit)}${width.count > 1 ? ` ± ${formatLength(width.plusMinusMm, props.unit)}` : ''}` : null
 })
 
-/** Takes the marks behind a line one after the other, each time it is asked. */
-function show(markIds: readonly string[]) {
-  if (markIds.length === 0) return
-  const index = markIds.indexOf(bench.selectedId ?? '')
-  bench.select(bench.document!.marks.find(mark => mark.id === markIds[(index + 1) % markIds.length]) ?? null)
-}
 </script>
 
 <template>
@@ -48,7 +40,7 @@ function show(markIds: readonly string[]) {
       </div>
     </header>
     <ul v-if="grade.reasons.length > 0" class="reasons">
-      <li v-for="reason in grade.reasons.slice(0, 4)" :key="reason.text"><button type="button" @click="show(reason.markIds)">{{ reason.text }}</button></li>
+      <li v-for="reason in grade.reasons.slice(0, 4)" :key="reason.text"><button type="button" @click="bench.showInTurn(reason.markIds)">{{ reason.text }}</button></li>
     </ul>
     <p v-else class="quiet">Nothing against it by the house’s rules.</p>
     <table>
@@ -57,19 +49,11 @@ function show(markIds: readonly string[]) {
         <tr v-for="row in rows" :key="row.id">
           <th scope="row">{{ row.name }}</th>
           <td class="bar"><span :style="{ width: `${row.share * 100}%` }" :class="{ against: row.against }" /></td>
-          <td class="num"><button v-if="row.markIds.length > 0" type="button" @click="show(row.markIds)">{{ row.amount }}</button><template v-else>{{ row.amount }}</template></td>
+          <td class="num"><button v-if="row.markIds.length > 0" type="button" @click="bench.showInTurn(row.markIds)">{{ row.amount }}</button><template v-else>{{ row.amount }}</template></td>
         </tr>
         <tr v-if="spread"><th scope="row">Width read</th><td /><td class="num">{{ spread }}</td></tr>
       </tbody>
     </table>
-    <section v-if="causes.length > 0">
-      <h3>{{ reading.clear ? 'Likely cause' : 'Could be any of these' }}</h3>
-      <ol>
-        <li v-for="{ cause, share, markIds } in causes" :key="cause.id">
-          <button type="button" @click="show(markIds)">{{ cause.name }}</button><span class="num">{{ Math.round(share * 100) }} %</span>
-        </li>
-      </ol>
-    </section>
   </div>
 </template>
 
@@ -77,7 +61,6 @@ function show(markIds: readonly string[]) {
 .reading { display: grid; gap: 12px; }
 header { display: flex; align-items: center; gap: 12px; }
 h2 { font-size: 1.5rem; font-weight: 750; letter-spacing: -0.015em; line-height: 1.1; }
-h3 { font-size: 0.85rem; font-weight: 650; color: var(--quiet); margin-bottom: 2px; }
 button { text-align: left; min-height: 32px; border-radius: 6px; }
 button:hover { text-decoration: underline; }
 .reasons li { line-height: 1.25; }
@@ -88,6 +71,4 @@ td.num { text-align: right; font-weight: 600; white-space: nowrap; font-size: 0.
 .bar span { min-width: 3px; }
 .bar span { display: block; height: 8px; border-radius: 4px; background: rgb(var(--v-theme-secondary)); }
 .bar span.against { background: repeating-linear-gradient(115deg, var(--poor) 0 5px, transparent 5px 7px); }
-ol li { display: flex; justify-content: space-between; align-items: center; }
-ol li:first-child { font-weight: 650; }
 </style>

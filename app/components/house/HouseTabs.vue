@@ -1,6 +1,6 @@
 <script setup lang="ts">
-/** The two parts of the House. */
-const TABS = [{ to: '/house', name: 'People' }, { to: '/house/rules', name: 'Rules' }]
+/** The parts of the House. */
+const TABS = [{ to: '/house', name: 'People' }, { to: '/house/rules', name: 'Rules' }, { to: '/house/causes', name: 'Causes' }]
 </script>
 
 <template>

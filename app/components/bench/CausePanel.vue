@@ -1,0 +1,58 @@
+<script setup lang="ts">
+import { CAUSES, signOf, type CauseId, type RankedCause, type Reading } from '~~/core/reading'
+import { useBench } from '~/stores/bench'
+
+/** The likely causes with their odds, what speaks for and against each, the question that tells most, and what the instructor says it was. */
+const props = defineProps<{ reading: Reading, trueCause: string | undefined }>()
+const bench = useBench()
+
+const shown = computed(() => props.reading.causes.slice(0, 3))
+const opened = ref<CauseId | null>(null)
+const percent = (odds: number) => (odds >= 0.995 ? 'over 99 %' : `${Math.round(odds * 100)} %`)
+const heading = computed(() => (props.reading.clear ? 'Likely cause' : 'Could be any of these'))
+const marksOf = (row: RankedCause) => row.speaksFor.flatMap(sign => sign.markIds)
+function open(row: RankedCause) {
+  opened.value = opened.value === row.cause.id ? null : row.cause.id
+  bench.showInTurn(marksOf(row))
+}
+const all = CAUSES.map(({ id, name }) => ({ value: id, title: name }))
+</script>
+
+<template>
+  <section v-if="reading.unreadable || shown.length > 0" class="causes">
+    <p v-if="reading.unreadable" class="unreadable">{{ reading.unreadable }}.</p>
+    <template v-else>
+      <h3>{{ heading }}</h3>
+      <ol>
+        <li v-for="row in shown" :key="row.cause.id">
+          <button type="button" class="cause" :aria-expanded="opened === row.cause.id" @click="open(row)"><span>{{ row.cause.name }}</span><span class="num">{{ percent(row.odds) }}</span></button>
+          <dl v-if="opened === row.cause.id">
+            <template v-if="row.speaksFor.length > 0"><dt>for it</dt><dd>{{ row.speaksFor.map(sign => signOf(sign.id).says).join(', ') }}</dd></template>
+            <template v-if="row.against.length > 0"><dt>against it</dt><dd>no {{ row.against.map(id => signOf(id).says).join(', no ') }}</dd></template>
+            <dt>then</dt><dd>{{ row.cause.change }}; {{ row.cause.drill }}</dd>
+          </dl>
+        </li>
+      </ol>
+      <div v-if="reading.question" class="ask" role="group" aria-label="Ask the student">
+        <p>Ask: {{ reading.question.ask }}</p>
+        <button type="button" @click="bench.answer(reading.question.sign, 'yes')">yes <kbd>8</kbd></button>
+        <button type="button" @click="bench.answer(reading.question.sign, 'no')">no <kbd>9</kbd></button>
+      </div>
+    </template>
+    <v-select label="It was" density="compact" hide-details clearable placeholder="not said" persistent-placeholder :items="all" :model-value="trueCause ?? null" @update:model-value="bench.sayCause(($event ?? null) as CauseId | null)" />
+  </section>
+</template>
+
+<style scoped>
+.causes { display: grid; gap: 8px; }
+h3 { font-size: 0.85rem; font-weight: 650; color: var(--quiet); }
+.cause { width: 100%; display: flex; justify-content: space-between; align-items: center; gap: 8px; min-height: 34px; text-align: left; border-radius: 6px; }
+.cause:hover span:first-child { text-decoration: underline; }
+li:first-child .cause { font-weight: 650; }
+dl { display: grid; grid-template-columns: max-content 1fr; gap: 2px 10px; font-size: 0.88rem; padding: 2px 0 6px; }
+dt { color: var(--quiet); }
+.ask { display: flex; flex-wrap: wrap; gap: 6px; align-items: center; padding: 8px 10px; border: 1px solid var(--line); border-radius: 10px; }
+.ask p { flex: 1 1 100%; font-weight: 600; line-height: 1.25; }
+.ask button { min-height: 44px; padding: 0 14px; border: 1px solid var(--line); border-radius: 9px; font-weight: 600; }
+.unreadable { font-weight: 600; }
+</style>

@@ -1,0 +1,86 @@
+/** Something seen, heard or asked that speaks for or against causes. */
+export type SignId =
+  | 'undercut upper' | 'undercut both' | 'overlap lower' | 'overlap any' | 'porosity at starts' | 'porosity everywhere' | 'slag between'
+  | 'crack in crater' | 'crater' | 'restart high' | 'restart low' | 'restart off line' | 'restart dirty' | 'start stuck' | 'start pinholes' | 'start poor'
+  | 'crooked' | 'width uneven' | 'wide' | 'narrow' | 'rough ripples' | 'too high' | 'too low' | 'sag' | 'spatter' | 'stray strike' | 'lap off'
+  | 'growing' | 'burn-through' | 'no fusion' | 'ends low' | 'one wall' | 'uneven legs' | 'root not through' | 'root heavy' | 'root concave'
+  | 'rod glows' | 'arc fluttered' | 'arc goes out' | 'rod sticks' | 'arc wanders' | 'slag ran ahead' | 'slag runny' | 'puddle one side' | 'puddle churns' | 'puddle sluggish'
+  | 'keyhole grew' | 'keyhole closed' | 'ripples off step'
+
+/** Where a sign is looked for: on every coupon, only on some, or only when the student is asked. */
+export type LookedFor = 'always' | 'starts' | 'restarts' | 'ends' | 'laps' | 'widths' | 'legs' | 'rows' | 'joints' | 'root' | 'asked'
+
+export interface SignRow {
+  readonly id: SignId
+  /** What it is, in a line. */
+  readonly says: string
+  readonly lookedFor: LookedFor
+  /** How often it is seen with none of the causes at work: a slip. Common practice. */
+  readonly leak: number
+  /** How much it matters that it goes away. */
+  readonly weight: number
+  /** The question that finds it out; null where it is seen on the coupon alone. */
+  readonly ask: string | null
+}
+
+const row = (id: SignId, says: string, lookedFor: LookedFor, leak: number, weight = 1, ask: string | null = null): SignRow => ({ id, says, lookedFor, leak, weight, ask })
+
+/** Source: bead shapes and what they say, common practice. */
+export const SIGNS: readonly SignRow[] = [
+  row('undercut both', 'undercut on both toes', 'always', 0.05, 1.5),
+  row('undercut upper', 'undercut on one toe', 'always', 0.04, 1.5),
+  row('overlap any', 'rolled over at the toes', 'always', 0.03, 1.5),
+  row('overlap lower', 'rolled over on the lower toe', 'always', 0.02, 1.5),
+  row('porosity everywhere', 'pinholes all along', 'always', 0.03, 1.5),
+  row('porosity at starts', 'pinholes at starts only', 'always', 0.03),
+  row('slag between', 'slag left between beads', 'always', 0.04, 1.2),
+  row('crack in crater', 'a crack', 'always', 0.003, 3),
+  row('crooked', 'crooked beads', 'always', 0.05),
+  row('width uneven', 'width pulses', 'always', 0.05),
+  row('rough ripples', 'rough or pointed ripples', 'always', 0.03),
+  row('too high', 'beads too high', 'always', 0.04),
+  row('too low', 'beads too low', 'always', 0.03),
+  row('sag', 'metal sags or hangs', 'always', 0.03),
+  row('spatter', 'much spatter', 'always', 0.03, 0.7),
+  row('stray strike', 'stray strikes', 'always', 0.04, 0.8),
+  row('burn-through', 'burnt through', 'always', 0.003, 2),
+  row('no fusion', 'not fused', 'always', 0.01, 2),
+  row('start stuck', 'starts that stuck', 'starts', 0.04, 0.8),
+  row('start pinholes', 'pinholes in starts', 'starts', 0.03, 0.8),
+  row('start poor', 'lumps at starts', 'starts', 0.05, 0.8),
+  row('restart high', 'lumps at restarts', 'restarts', 0.05, 1.5),
+  row('restart low', 'dips or gaps at restarts', 'restarts', 0.05, 1.5),
+  row('restart off line', 'restarts off line', 'restarts', 0.04),
+  row('restart dirty', 'slag or pinholes in restarts', 'restarts', 0.04),
+  row('crater', 'craters not filled', 'ends', 0.05),
+  row('ends low', 'ends not built up', 'ends', 0.04),
+  row('lap off', 'laps between beads off', 'laps', 0.05),
+  row('growing', 'grows from bead to bead', 'rows', 0.01),
+  row('wide', 'beads wide', 'widths', 0.06, 0.8, 'Is the bead wider than it should be?'),
+  row('narrow', 'beads narrow', 'widths', 0.06, 0.8, 'Is the bead narrower than it should be?'),
+  row('one wall', 'one wall not fused', 'joints', 0.02, 2),
+  row('uneven legs', 'one leg longer than the other', 'legs', 0.05),
+  row('root not through', 'root not through', 'root', 0.05, 2),
+  row('root heavy', 'too much through the root', 'root', 0.04),
+  row('root concave', 'root drawn in', 'root', 0.05),
+  row('rod glows', 'the rod reddened', 'asked', 0.01, 0, 'Did the rod glow before it was used up?'),
+  row('arc fluttered', 'a noisy, fluttering arc', 'asked', 0.03, 0, 'Was the arc noisy and fluttering?'),
+  row('arc goes out', 'the arc went out', 'asked', 0.02, 0, 'Did the arc go out on its own?'),
+  row('rod sticks', 'the rod stubbed or stuck along the bead', 'asked', 0.03, 0, 'Did the rod stub or stick along the bead?'),
+  row('arc wanders', 'the arc wandered', 'asked', 0.01, 0, 'Did the arc wander to one side?'),
+  row('slag ran ahead', 'slag ran ahead of the puddle', 'asked', 0.03, 0, 'Did the slag run ahead of the puddle?'),
+  row('slag runny', 'slag stayed liquid', 'asked', 0.04, 0, 'Did the slag stay liquid for long?'),
+  row('puddle one side', 'the puddle sat on one plate', 'asked', 0.02, 0, 'Did the puddle sit on one plate only?'),
+  row('puddle churns', 'the puddle churned', 'asked', 0.02, 0, 'Did the puddle churn and stay liquid?'),
+  row('puddle sluggish', 'the puddle trailed and was slow to wet', 'asked', 0.03, 0, 'Did the puddle trail the rod, slow to wet the sides?'),
+  row('keyhole grew', 'the keyhole grew', 'asked', 0.02, 0, 'Did the keyhole grow?'),
+  row('keyhole closed', 'the keyhole closed', 'asked', 0.03, 0, 'Did the keyhole close?'),
+  row('ripples off step', 'whipped ripples too close or too far apart', 'asked', 0.02, 0, 'Are the whipped ripples too close, or too far apart?'),
+]
+
+/** The row of a sign. @throws RangeError when there is none */
+export function signOf(id: string): SignRow {
+  const found = SIGNS.find(sign => sign.id === id)
+  if (!found) throw new RangeError(`No sign "${id}"`)
+  return found
+}

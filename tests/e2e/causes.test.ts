@@ -1,0 +1,81 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import type { Browser } from 'playwright-core'
+import type { Section, Student } from '../../contract/people'
+import type { CouponPage } from '../../contract/record'
+import { foundTestSchool, type School } from '../school'
+import { ADDRESS } from '../session'
+import { openBrowser, teaching } from './browser'
+
+let browser: Browser
+let school: School
+let section: Section
+let student: Student
+beforeAll(async () => {
+  school = await foundTestSchool()
+  browser = await openBrowser()
+  const meetings = [{ weekday: 'Wed', from: '18:00', to: '21:00' }]
+  section = (await school.lead.ask<Section>('POST', '/api/sections', { name: 'Evening V, causes', meetings, termFrom: '2026-09-01', termTo: '2026-12-18' })).body
+  student = (await school.lead.ask<Student>('POST', '/api/students', { name: 'Tove Ashgrove', hand: 'right', sectionId: section.id, startDate: '2026-09-01', booth: 3, active: true })).body
+})
+afterAll(() => browser?.close())
+
+describe('the likely cause', () => {
+  it('has odds that move with an answer, says what speaks for it, and is set right by the instructor', async () => {
+    const page = await teaching(browser, 'tobias', section.id)
+    await page.goto(`${ADDRESS}/bench?student=${student.id}`)
+    await page.getByRole('heading', { name: 'Tove Ashgrove' }).waitFor()
+    for (let n = 0; n < 5; n++) {
+      await page.keyboard.press('u')
+      await page.keyboard.press('ArrowUp')
+    }
+    await page.getByText('Could be any of these').waitFor()
+    const ask = page.getByRole('group', { name: 'Ask the student' })
+    const question = await ask.locator('p').innerText()
+    const causes = page.locator('.causes .cause')
+    const before = await causes.allInnerTexts()
+    await page.keyboard.press('8')
+    await expect.poll(() => causes.allInnerTexts()).not.toEqual(before)
+    expect(await ask.locator('p').allInnerTexts()).not.toContain(question)
+    await causes.first().click()
+    await page.getByText('for it').waitFor()
+    expect(await page.locator('.causes dd').first().innerText()).toContain('undercut on both toes')
+
+    await page.locator('.causes .v-select').click()
+    await page.getByRole('option', { name: 'No pause at the toes' }).click()
+    const advice = await page.getByRole('region', { name: 'Next run' }).locator('p').innerText()
+    await page.keyboard.press('Escape')
+    await page.locator('h1').click({ trial: true })
+    await page.getByRole('button', { name: /Save, next coupon/ }).click()
+    await page.getByText('Tove Ashgrove: saved').waitFor()
+    const { body } = await school.lead.ask<CouponPage>('GET', `/api/students/${student.id}/coupons`)
+    expect(body.coupons[0]!.document).toMatchObject({ trueCause: 'no pause', advised: advice })
+    expect(Object.values(body.coupons[0]!.document.answers!)).toEqual(['yes'])
+    await page.context().close()
+  })
+
+  it('is not read off a pad of crooked, unlapped beads', async () => {
+    const page = await teaching(browser, 'tobias', section.id)
+    await page.goto(`${ADDRESS}/bench?student=${student.id}`)
+    await page.getByRole('heading', { name: 'Tove Ashgrove' }).waitFor()
+    for (let n = 0; n < 5; n++) for (const key of ['c', 'l', 'ArrowUp']) await page.keyboard.press(key)
+    await page.getByText('nothing else can be read off it').waitFor()
+    await page.getByText('Straight lapped beads first').waitFor()
+    await page.context().close()
+  })
+
+  it('is counted in the House, where a lead may begin anew', async () => {
+    const page = await teaching(browser, 'maren', section.id)
+    await page.goto(`${ADDRESS}/house/causes`)
+    await page.getByText('Instructors have said the cause of 1 coupon.').waitFor()
+    const row = page.getByRole('row', { name: /No pause at the toes/ })
+    expect((await row.getByRole('cell').allInnerTexts()).slice(0, 3)).toEqual(['7.6 %', '4.0 %', '1'])
+    await page.getByRole('button', { name: 'Begin anew' }).click()
+    await page.getByRole('dialog').getByRole('button', { name: 'Begin anew' }).click()
+    await page.getByText('Say why: it is kept').waitFor()
+    await page.getByLabel('Why').fill('new term')
+    await page.getByRole('dialog').getByRole('button', { name: 'Begin anew' }).click()
+    await page.getByText('Nobody has said a cause yet').waitFor()
+    await page.getByText(/Begun anew by Maren Holt on .*: new term/).waitFor()
+    await page.context().close()
+  })
+})
