@@ -86,6 +86,11 @@ describe('a joint on the wire', () => {
   })
   it('its fit-up and its log are kept as they were', () => expect(couponSchema.validateSync(JSON.parse(JSON.stringify(logged)))).toEqual(logged))
 
+  it('its answers, its cause and what was advised are kept as they were', () => {
+    const answered = { ...pipe, answers: { 'rod glows': 'yes', 'keyhole grew': 'no' }, trueCause: 'gap wide', advised: 'Step out and back' }
+    expect(couponSchema.validateSync(JSON.parse(JSON.stringify(answered)))).toEqual(answered)
+  })
+
   it('whatever a student welds of it is taken', () => {
     const random = seededRandom(4)
     for (let n = 0; n < 20; n++) expect(wrong(weldCoupon(pipe, drawLearner(random, null), n, random))).toEqual([])
@@ -103,6 +108,9 @@ describe('a joint on the wire', () => {
     ['concavity on the face', document => putMark(document, { ...newFlaw(document, 'f', 'root concavity', { beadId: 'root-side', atMm: 50 }), beadId: 'p3-right' }), /Root concavity is read on the root side/],
     ['spatter on the root', document => putMark(document, { ...newFlaw(document, 'f', 'spatter', { beadId: 'root-side', atMm: 50 }) }), /Spatter is read on the face/],
     ['a bead past 12 o’clock', document => ({ ...document, beads: document.beads.map((bead, n) => (n === 2 ? { ...bead, toMm: 400 } : bead)) }), /runs off the pipe, which is 189.5 mm round/],
+    ['an answer to what is not asked', document => ({ ...document, answers: { crooked: 'yes' } }), /crooked is nothing that is asked/],
+    ['an answer that is none', document => ({ ...document, answers: { 'rod glows': 'perhaps' } }), /is yes or no/],
+    ['a cause that nobody keeps', document => ({ ...document, trueCause: 'the moon' }), /trueCause is no cause that is kept/],
     ['a time that is none', document => ({ ...document, passes: document.passes!.map(pass => ({ ...pass, log: { started: '25:00' } })) }), /time like 18:30/],
     ['a gap under nothing', document => ({ ...document, fitUp: { ...fitUp, misalignmentMm: -1 } }), /fitUp.misalignmentMm is 0 or more/],
   ])('refuses %s, with why', (_, change, said) => expect(wrong(change(pipe)).join('\n')).toMatch(said))

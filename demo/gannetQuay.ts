@@ -1,7 +1,8 @@
 import type { CouponDocument, Hand, Piece, Ticket } from '../core/coupon'
-import { newCoupon, thicknessOf, usualPiece } from '../core/coupon'
+import { hasGroove, newCoupon, seamLength, thicknessOf, usualPiece } from '../core/coupon'
 import { gradeCoupon } from '../core/grading'
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../core/house'
+import type { CauseId } from '../core/reading'
 import { startCurrent } from '../core/setup'
 import { drawLearner, seededRandom, weldCoupon, type Habit, type Learner, type Random } from '../core/simulate'
 import { inches } from '../core/units'
@@ -122,7 +123,7 @@ function growStudent({ name, place, booth, openings }: { name: string, place: nu
     const savedAt = new Date(openings[meeting]!.getTime() + (20 + nth * BETWEEN_COUPONS + Math.floor(random.uniform() * 35)) * 60_000)
     const expected = newCoupon({ studentId: '', classDay: isoDay(savedAt), rulesVersion: 2, ...pieceFor(n, RUNGS[rung]!), ticket }, SCHOOL_RULES)
     const tries = done.get(lies) ?? 0
-    const document = weldCoupon(expected, learner, tries, random, SCHOOL_RULES)
+    const document = said(fittedUp(weldCoupon(expected, learner, tries, random, SCHOOL_RULES), random), learner.habit, n)
     coupons.push({ document, savedAt })
     done.set(lies, tries + 1)
     onRung += 1
@@ -134,6 +135,25 @@ function growStudent({ name, place, booth, openings }: { name: string, place: nu
     }
   }
   return { name, hand, booth, startDate: isoDay(openings[0]!), coupons }
+}
+
+/** What the instructor saw a habit to be, on every seventh coupon of whoever has one. */
+const SEEN_AS: Readonly<Record<Exclude<Habit, null>, CauseId>> = {
+  'long arc': 'arc long', 'avoids restarts': 'too short in crater', 'runs hot': 'current high', 'leans the rod': 'travel angle', 'hurries the ends': 'crater left',
+}
+const said = (document: CouponDocument, habit: Habit, n: number): CouponDocument => (habit && n % 7 === 3 ? { ...document, trueCause: SEEN_AS[habit] } : document)
+
+/** Grooves come with their fit-up: gauged at both ends, a 32nd off now and then, one tack in six not feathered. */
+function fittedUp(document: CouponDocument, random: Random): CouponDocument {
+  if (!hasGroove(document.piece)) return document
+  const { gapMm, landMm, includedDegrees } = document.piece.groove
+  const near = (mm: number) => Math.max(0, mm + inches(random.pick([-1, 0, 0, 0, 0, 1]) / 32))
+  const tacks = [inches(1 / 4), seamLength(document.piece) / 2].map(atMm => ({ atMm, lengthMm: inches(1 / 2), feathered: !random.chance(1 / 6) }))
+  const bare = { leftMm: gapMm, rightMm: gapMm }
+  return { ...document, fitUp: {
+    bare, afterFirstTack: { leftMm: gapMm, rightMm: near(gapMm) }, afterSecondTack: { leftMm: gapMm, rightMm: near(gapMm) }, misalignmentMm: random.chance(0.1) ? inches(3 / 32) : 0,
+    presetDegrees: 3, leftDegrees: random.pick([-1, 0, 1, 2]), bevelDegrees: { left: includedDegrees / 2, right: includedDegrees / 2 }, landMm, tacks, surface: 'bright metal', clamp: 'on bare metal, near',
+  } }
 }
 
 const isDrill = (n: number) => n < ARC_STRIKE_PLATES || n % 12 === 11

@@ -9,7 +9,7 @@ export const BENCH_KEYS: readonly (readonly [string, string])[] = [
   ['↑ ↓', 'choose a bead, or a pass'], ['← →', 'along it by 1/8 in; with Shift by 1/2'],
   ['letter', 'drop that mark at the cursor; again: the next fault'], ['1 2 3', 'how bad: sound, workable, poor; light, plain, bad'],
   [', .', 'mark before, mark after'], ['[ ]', 'shorten or stretch a span'], ['Ctrl ← →', 'move the mark'], ['Y', 'which toe'],
-  ['Delete', 'take the mark off'], ['Ctrl Z', 'undo; with Shift redo'], ['- +', 'fewer or more beads; a pass less or more'], ['0', 'one pass, all passes'], ['8 9', 'yes, no: what was asked'], [';', 'log the pass'], ['’', 'fit-up'], ['X', 'more marks'], ['Space', 'strike, break: time the bead'], ['?', 'these keys'],
+  ['Delete', 'take the mark off'], ['Ctrl Z', 'undo; with Shift redo'], ['- +', 'fewer or more beads; a pass less or more'], ['0', 'one pass, all passes'], ['7', 'hold it against codes'], ['8 9', 'yes, no: what was asked'], [';', 'log the pass'], ['’', 'fit-up'], ['X', 'more marks'], ['Space', 'strike, break: time the bead'], ['?', 'these keys'],
 ]
 
 export interface BenchKeyActs {
@@ -22,6 +22,7 @@ export interface BenchKeyActs {
   readonly reading: (of: 'across' | 'over') => void
   readonly beads: (step: 1 | -1) => void
   readonly pass: () => void
+  readonly codes: () => void
   readonly answer: (said: 'yes' | 'no') => void
   readonly fitUp: () => void
   readonly time: () => void
@@ -34,8 +35,8 @@ function isTaken(event: KeyboardEvent): boolean {
   return (event.key === 'Enter' || event.key === ' ') && target.closest('button, a, summary') !== null
 }
 
-/** Listens for the bench's keys while its page is shown. */
-export function useBenchKeys(acts: BenchKeyActs, upright: () => boolean): void {
+/** Listens for the bench's keys while its page is shown; while a dialog is open they are the dialog's, wherever the focus is. */
+export function useBenchKeys(acts: BenchKeyActs, upright: () => boolean, busy: () => boolean): void {
   const bench = useBench()
   const hand = useBenchActs()
 
@@ -68,7 +69,7 @@ export function useBenchKeys(acts: BenchKeyActs, upright: () => boolean): void {
     '{': () => hand.stretch(-LARGE_STEP), '}': () => hand.stretch(LARGE_STEP),
     'Delete': hand.remove, 'Backspace': hand.remove,
     '-': () => acts.beads(-1), '+': () => acts.beads(1), '=': () => acts.beads(1),
-    '8': () => acts.answer('yes'), '9': () => acts.answer('no'),
+    '7': acts.codes, '8': () => acts.answer('yes'), '9': () => acts.answer('no'),
     '0': bench.turnView, ';': acts.pass, '\'': acts.fitUp,
     ' ': acts.time, 'N': acts.next, 'I': acts.ticket, 'X': acts.more, 'Y': hand.side,
   }
@@ -88,6 +89,6 @@ export function useBenchKeys(acts: BenchKeyActs, upright: () => boolean): void {
   }
 
   useEventListener(document, 'keydown', (event) => {
-    if (!isTaken(event) && answer(event)) event.preventDefault()
+    if (!busy() && !isTaken(event) && answer(event)) event.preventDefault()
   })
 }

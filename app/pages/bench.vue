@@ -27,7 +27,7 @@ const session = useSession()
 const route = useRoute()
 const router = useRouter()
 
-type Dialog = 'discard' | 'ticket' | 'more' | 'students' | 'keys' | 'why' | 'across' | 'over' | 'pass' | 'fit-up' | null
+type Dialog = 'discard' | 'ticket' | 'more' | 'students' | 'keys' | 'why' | 'across' | 'over' | 'pass' | 'fit-up' | 'codes' | null
 const dialog = ref<Dialog>(null)
 const theirs = ref<SavedCoupon | null>(null)
 const problem = ref('')
@@ -45,7 +45,7 @@ const gauged = computed(() => {
 useHead({ title: () => (bench.open ? `${bench.open.student.name} · Bench` : 'Bench · Fusilis') })
 
 /** Dialogs come once the drawing stands, and before the server may be away. */
-const DIALOGS = ['TicketEditor', 'PassEditor', 'FitUpEditor', 'TwoVersions']
+const DIALOGS = ['TicketEditor', 'PassEditor', 'FitUpEditor', 'HeldAgainst', 'TwoVersions']
 onMounted(() => { window.setTimeout(() => void prefetchComponents(DIALOGS), 2000) })
 
 onMounted(async () => {
@@ -191,9 +191,10 @@ useBenchKeys({
   time: () => caption.value?.time(),
   beads: step => tryTo(() => bench.addBead(step)),
   answer: (said) => { if (bench.reading?.question) bench.answer(bench.reading.question.sign, said) },
+  codes: () => { if (bench.document) dialog.value = 'codes' },
   pass: () => { if (bench.pass) dialog.value = 'pass' },
   fitUp: () => { if (bench.document?.passes) dialog.value = 'fit-up' },
-}, () => upright.value)
+}, () => upright.value, () => dialog.value !== null || theirs.value !== null)
 </script>
 
 <template>
@@ -221,7 +222,7 @@ useBenchKeys({
       </section>
       <aside class="side" aria-label="Reading">
         <div class="scroll">
-          <ReadingPanel v-if="bench.grade" :grade="bench.grade" :unit="unit" />
+          <ReadingPanel v-if="bench.grade" :grade="bench.grade" :unit="unit" @codes="dialog = 'codes'" />
           <NextRun />
           <CausePanel v-if="bench.reading" :key="`causes ${bench.open.id}`" :reading="bench.reading" :true-cause="bench.document.trueCause" />
           <MarkList :document="bench.document" :unit="unit" />
@@ -247,6 +248,7 @@ useBenchKeys({
     <MoreMarks v-if="dialog === 'more'" :face="bench.cursorFace" @drop="drop" @close="dialog = null" />
     <StudentPicker v-if="dialog === 'students'" :students="floor.students" @choose="openFor" @close="dialog = null" />
     <BenchKeys v-if="dialog === 'keys'" @close="dialog = null" />
+    <LazyHeldAgainst v-if="dialog === 'codes' && bench.document" :document="bench.document" :unit="unit" @close="dialog = null" />
     <DiscardCoupon v-if="dialog === 'discard'" @discard="discard" @close="dialog = null" />
     <WhyAgain v-if="dialog === 'why'" @why="save" @close="dialog = null" />
     <ReadingEntry v-if="gauged.length > 0 && bench.document" :document="bench.document" :place="bench.cursor" :kinds="gauged" :unit="unit" @read="keepReadings" @close="dialog = null" />

@@ -24,7 +24,8 @@ const naiveBayes: Reader = (document) => {
 const network: Reader = document => posterior(priorsFor(document, rules), signsOf(document, rules)).odds
 const commonest: Reader = () => CAUSES.map(cause => (cause.id === COMMONEST ? 0.14 : cause.prior))
 
-const random = seededRandom(20261123)
+/** A seed on which nothing was fitted. */
+const random = seededRandom(7)
 const cases = Array.from({ length: COUPONS }, () => {
   const technique = drawTechnique(random)
   const truth = Object.entries(technique).sort(([, a], [, b]) => b - a).map(([id]) => id as CauseId)

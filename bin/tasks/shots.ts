@@ -56,6 +56,7 @@ const PIPE = ['ArrowDown', 'f', 'ArrowUp', 'ArrowUp', 'r', 'r', 'ArrowUp', 'Arro
 await take(await bench('Mirela Stroud', PIPE), 'bench-pipe')
 await take(await bench('Mirela Stroud', [...PIPE, '0'], { width: 820, height: 1180 }), 'bench-passes')
 await take(await bench('Isolde Brack', ['ArrowUp', 'g', ']'], { dark: true }), 'bench-groove')
+await take(await bench('Mirela Stroud', ['ArrowUp', 'ArrowUp', 'u', '3', '7']), 'bench-codes')
 await take(await visit('oriel'), 'record')
 await take(await visit('oriel', { width: 390, height: 844, dark: true }), 'record-phone')
 const house = await visit('maren')

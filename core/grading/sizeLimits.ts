@@ -18,6 +18,33 @@ const PROFILE: Source = { name: 'AWS D1.1:2020 Table 7.8', certainty: 'from memo
 /** Most that an open root may stand through, mm. */
 const MOST_THROUGH_MM = inches(1 / 8)
 
+/** A limit that steps with a width: up to `to` as printed in each unit, null for the last step. `under`: the width itself belongs to the next step. */
+export interface WidthStep {
+  readonly to: { readonly in: number, readonly mm: number } | null
+  readonly under: boolean
+  readonly in: number
+  readonly mm: number
+}
+
+/** Convexity by width of face, as printed in inches and in millimetres. Source: AWS D1.1:2020 Table 7.8 (2015 Table 5.9), from memory. */
+export const CONVEXITY_STEPS: readonly WidthStep[] = [
+  { to: { in: 5 / 16, mm: 8 }, under: false, in: 1 / 16, mm: 2 }, { to: { in: 1, mm: 25 }, under: true, in: 1 / 8, mm: 3 }, { to: null, under: false, in: 3 / 16, mm: 5 },
+]
+
+/**
+ * The step that a width falls on.
+ * @param unit which of the printed values is meant
+ * @returns mm
+ * @example stepOf(CONVEXITY_STEPS, 9, 'in') // 3.175
+ */
+export function stepOf(steps: readonly WidthStep[], widthMm: number, unit: LengthUnit): number {
+  const step = steps.find((one) => {
+    const to = one.to === null ? Infinity : unit === 'in' ? inches(one.to.in) : one.to.mm
+    return one.under ? widthMm < to - 1e-6 : widthMm <= to + 1e-6
+  }) ?? steps.at(-1)!
+  return unit === 'in' ? inches(step.in) : step.mm
+}
+
 /**
  * Greatest convexity of a fillet by the width of its face: 1/16 in up to 5/16 in, 1/8 in under 1 in, 3/16 in from there.
  * Source: AWS D1.1:2020 Table 7.8 (2015 Table 5.9), from memory.
@@ -25,10 +52,7 @@ const MOST_THROUGH_MM = inches(1 / 8)
  * @returns mm
  * @example mostConvexity(9) // 3.175
  */
-export function mostConvexity(faceMm: number): number {
-  if (faceMm <= inches(5 / 16) + 1e-6) return inches(1 / 16)
-  return faceMm < inches(1) - 1e-6 ? inches(1 / 8) : inches(3 / 16)
-}
+export const mostConvexity = (faceMm: number): number => stepOf(CONVEXITY_STEPS, faceMm, 'in')
 
 /**
  * What a reading on a joint may be; null where nothing is laid down for it: on a pad, and under the last layer.

@@ -37,6 +37,8 @@ export interface Reading {
 
 /** The likeliest cause stands clear when it is likelier than not, and by this many times than the next. Common practice. */
 const CLEAR = { odds: 0.5, times: 1.5 } as const
+/** Under this no cause is singled out: nothing is changed for it. Common practice. */
+const SINGLED_OUT = 0.15
 /** A cause that mostly shows a sign: its absence speaks against it. */
 const MOSTLY = 0.4
 /** Beads of a pad that may be crooked or unlapped before nothing else can be read off it. */
@@ -67,6 +69,10 @@ export function readSigns(document: CouponDocument, rules: HouseRules, seen: See
   const causes = rank(priors, seen, odds)
   const [first, second] = causes
   if (!first) return { ...nothing, clear: false, nextRun: 'Same settings; watch the puddle and run one more' }
+  if (first.odds < SINGLED_OUT) {
+    const watched = [...seen.signs].sort((a, b) => b.share * signOf(b.id).weight - a.share * signOf(a.id).weight)[0]!
+    return { ...nothing, causes, clear: false, nextRun: `Nothing is singled out. Same settings; watch for ${signOf(watched.id).says}`, question: bestQuestion(priors, seen, odds) }
+  }
   const clear = first.odds >= CLEAR.odds && first.odds >= CLEAR.times * (second?.odds ?? 0)
   // What is wrong with the machine or the rod is put right before anything else is judged.
   const change = setUp >= 0 ? causes.find(row => row.cause === CAUSES[setUp])! : [...causes].sort((a, b) => b.gain - a.gain)[0]!

@@ -79,5 +79,10 @@ describe('causes', () => {
     for (const { speaksFor } of causes) for (const { markIds } of speaksFor) for (const id of markIds) expect(ids.has(id)).toBe(true)
   })
 
+  it('singles nothing out from one light slip, and changes nothing', () => {
+    const { change, nextRun, clear } = readCoupon(marked([aFlaw({ severity: 1, side: 'both' })]), rules)
+    expect([change, clear]).toEqual([null, false])
+    expect(nextRun).toBe('Nothing is singled out. Same settings; watch for undercut on both toes')
+  })
   it('says when nothing stands clear', () => expect(readCoupon(marked([aFlaw({ side: 'both' })]), rules).clear).toBe(false))
 })

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import fc from 'fast-check'
-import { bothUnits, exactLength, formatFraction, formatLength, formatRange, inches, parseLength, readLength } from './length'
+import { bothUnits, exactLength, heldLength, formatFraction, formatLength, formatRange, inches, parseLength, readLength } from './length'
 
 describe('parseLength', () => {
   // The inch is 25.4 mm by definition (international yard and pound agreement, 1959).
@@ -57,4 +57,8 @@ describe('readLength', () => {
     expect([exactLength(4.49, 'in'), exactLength(4.49, 'mm')]).toEqual(['0.177 in', '4.5 mm'])
     expect(bothUnits(6.35)).toBe('1/4 in (6.4 mm)')
   })
+})
+
+it.each([[25.4 * 3 / 64, 'in', '3/64 in'], [0.8, 'in', '0.031 in'], [0.79375, 'in', '1/32 in'], [0.79375, 'mm', '0.79 mm'], [50, 'mm', '50 mm'], [52.1, 'in', '2.051 in']] as const)('%f mm held against a limit is %s: %s', (mm, unit, said) => {
+  expect(heldLength(mm, unit)).toBe(said)
 })

@@ -117,6 +117,16 @@ export function exactLength(mm: number, unit: LengthUnit): string {
 }
 
 /**
+ * A length that is held against a limit, so that none is rounded on to it: a fraction where 64ths say it, else thousandths of an inch; hundredths of a millimetre.
+ * @example heldLength(1.190625, 'in') // '3/64 in', and heldLength(0.8, 'in') '0.031 in'
+ */
+export function heldLength(mm: number, unit: LengthUnit): string {
+  if (unit === 'mm') return `${Math.round(mm * 100) / 100} mm`
+  const in64 = (mm / MM_PER_INCH) * 64
+  return Math.abs(in64 - Math.round(in64)) < 1e-3 ? `${formatFraction(mm, 64)} in` : exactLength(mm, 'in')
+}
+
+/**
  * A length in both units, inches to the nearest 1/32.
  * @example bothUnits(2.38) // '3/32 in (2.4 mm)'
  */

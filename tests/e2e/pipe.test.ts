@@ -161,7 +161,7 @@ describe('another piece', () => {
     await page.keyboard.press('w')
     await dialog.getByLabel('Upper leg here').fill('7/32')
     await dialog.getByLabel('Lower leg here').fill('1/4')
-    await page.keyboard.press('Enter')
+    await dialog.getByLabel('Lower leg here').press('Enter')
     await page.getByText('Upper leg 7/32 in, wants 1/4 in or more').waitFor()
     await page.keyboard.press('Enter')
     await page.getByText('Mirela Stroud: saved').waitFor()

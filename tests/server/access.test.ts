@@ -13,11 +13,11 @@ type Who = 'anyone' | 'signed in' | 'own' | 'staff' | 'lead'
 /** Who may use each route. A route that is not on this list fails the test. */
 const ROUTES: Readonly<Record<string, Who>> = {
   'GET /api/health': 'anyone', 'GET /api/welcome': 'anyone', 'POST /api/first-lead': 'anyone', 'POST /api/session': 'anyone', 'DELETE /api/session': 'anyone',
-  'GET /api/session': 'signed in', 'GET /api/house-rules': 'signed in',
+  'GET /api/session': 'signed in', 'GET /api/house-rules': 'signed in', 'GET /api/criteria': 'signed in',
   'GET /api/students/[id]/record': 'own', 'GET /api/students/[id]/coupons': 'own', 'GET /api/coupons/[id]': 'own',
   'GET /api/causes': 'staff', 'GET /api/sections': 'staff', 'GET /api/sections/[id]/floor': 'staff', 'GET /api/sections/[id]/students': 'staff',
   'POST /api/students': 'staff', 'POST /api/students/import': 'staff', 'PUT /api/students/[id]': 'staff', 'PUT /api/coupons/[id]': 'staff', 'GET /api/coupons/[id]/revisions': 'staff',
-  'POST /api/sections': 'lead', 'POST /api/house-rules': 'lead', 'POST /api/causes/reset': 'lead', 'PUT /api/sections/[id]': 'lead', 'GET /api/accounts': 'lead', 'POST /api/accounts': 'lead', 'PUT /api/accounts/[id]': 'lead',
+  'POST /api/sections': 'lead', 'POST /api/house-rules': 'lead', 'POST /api/causes/reset': 'lead', 'PUT /api/criteria/[id]': 'lead', 'PUT /api/sections/[id]': 'lead', 'GET /api/accounts': 'lead', 'POST /api/accounts': 'lead', 'PUT /api/accounts/[id]': 'lead',
 }
 
 const found = readdirSync(fileURLToPath(new URL('../../server/api', import.meta.url)), { recursive: true, encoding: 'utf8' })

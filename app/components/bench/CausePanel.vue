@@ -9,7 +9,7 @@ const bench = useBench()
 const shown = computed(() => props.reading.causes.slice(0, 3))
 const opened = ref<CauseId | null>(null)
 const percent = (odds: number) => (odds >= 0.995 ? 'over 99 %' : `${Math.round(odds * 100)} %`)
-const heading = computed(() => (props.reading.clear ? 'Likely cause' : 'Could be any of these'))
+const heading = computed(() => (props.reading.clear ? 'Likely cause' : props.reading.change ? 'Could be any of these' : 'Nothing is singled out'))
 const marksOf = (row: RankedCause) => row.speaksFor.flatMap(sign => sign.markIds)
 function open(row: RankedCause) {
   opened.value = opened.value === row.cause.id ? null : row.cause.id
@@ -47,6 +47,7 @@ const all = CAUSES.map(({ id, name }) => ({ value: id, title: name }))
 .causes { display: grid; gap: 8px; }
 h3 { font-size: 0.85rem; font-weight: 650; color: var(--quiet); }
 .cause { width: 100%; display: flex; justify-content: space-between; align-items: center; gap: 8px; min-height: 34px; text-align: left; border-radius: 6px; }
+.num { white-space: nowrap; }
 .cause:hover span:first-child { text-decoration: underline; }
 li:first-child .cause { font-weight: 650; }
 dl { display: grid; grid-template-columns: max-content 1fr; gap: 2px 10px; font-size: 0.88rem; padding: 2px 0 6px; }

@@ -6,6 +6,7 @@ import { useBench } from '~/stores/bench'
 
 /** What the marks say: the verdict and why, the elements. A reason leads to its marks. */
 const props = defineProps<{ grade: Grade, unit: LengthUnit }>()
+defineEmits<{ codes: [] }>()
 const bench = useBench()
 
 const VERDICTS = { 'move on': 'Move on', 'run it again': 'Run it again', 'start over': 'Start over' } as const
@@ -43,6 +44,7 @@ const spread = computed(() => {
       <li v-for="reason in grade.reasons.slice(0, 4)" :key="reason.text"><button type="button" @click="bench.showInTurn(reason.markIds)">{{ reason.text }}</button></li>
     </ul>
     <p v-else class="quiet">Nothing against it by the house’s rules.</p>
+    <button type="button" class="codes" @click="$emit('codes')">Hold it against codes <kbd>7</kbd></button>
     <table>
       <caption class="sr-only">Elements</caption>
       <tbody>
@@ -63,6 +65,7 @@ header { display: flex; align-items: center; gap: 12px; }
 h2 { font-size: 1.5rem; font-weight: 750; letter-spacing: -0.015em; line-height: 1.1; }
 button { text-align: left; min-height: 32px; border-radius: 6px; }
 button:hover { text-decoration: underline; }
+.codes { min-height: 44px; font-weight: 550; }
 .reasons li { line-height: 1.25; }
 .reasons button { font-weight: 550; }
 th { text-align: left; font-weight: 450; padding: 3px 0; font-size: 0.95rem; white-space: nowrap; }

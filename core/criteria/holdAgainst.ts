@@ -1,0 +1,68 @@
+import { filletThroat } from '../deposit'
+import { hasGroove, isFilletPiece, isPlate, stripOf, thicknessOf, type CouponDocument } from '../coupon'
+import { heldLength, inches, type LengthUnit } from '../units'
+import { limitOf, type CriteriaSet, type Criterion, type Sizes } from './criteriaSet'
+import { observe, observedOf } from './observed'
+
+/** How one criterion came out: passed, failed, or not to be said, as nobody gauged it. */
+export interface HeldRow {
+  readonly criterion: Criterion
+  readonly name: string
+  readonly measured: number | null
+  readonly limit: number
+  readonly outcome: 'pass' | 'fail' | 'not gauged'
+  readonly markIds: readonly string[]
+}
+
+export interface Held {
+  readonly set: CriteriaSet
+  readonly rows: readonly HeldRow[]
+  readonly outcome: 'pass' | 'fail' | 'not gauged'
+}
+
+/** A limit met exactly is met; a millionth of a millimetre is rounding, not metal. */
+const SLACK_MM = 1e-6
+
+/**
+ * A coupon held against a set of criteria, line by line. Lines that its weld or its thickness has nothing to do with are left out.
+ * Source: each line names its own clause; the code in force and the qualified inspector decide.
+ * @param unit which of the values that a code prints is meant
+ * @example holdAgainst(document, SHIPPED_SETS[0], 'in').outcome // 'pass'
+ */
+export function holdAgainst(document: CouponDocument, set: CriteriaSet, unit: LengthUnit): Held {
+  const sizes = sizesOf(document)
+  const rows = set.criteria.filter(criterion => applies(criterion, document, sizes)).map((criterion): HeldRow => {
+    const { value, markIds } = observe(document, criterion.observed)
+    const limit = limitFor(criterion, sizes, unit)
+    const outcome = value === null ? 'not gauged' : value > limit + SLACK_MM ? 'fail' : 'pass'
+    return { criterion, name: observedOf(criterion.observed).name, measured: value, limit, outcome, markIds: outcome === 'fail' ? markIds : [] }
+  })
+  const outcome = rows.some(row => row.outcome === 'fail') ? 'fail' : rows.some(row => row.outcome === 'not gauged') ? 'not gauged' : 'pass'
+  return { set, rows, outcome }
+}
+
+const limitFor = ({ limit }: Criterion, sizes: Sizes, unit: LengthUnit): number => limitOf(limit, sizes, unit)
+
+function sizesOf({ piece }: CouponDocument): Sizes {
+  const thicknessMm = thicknessOf(piece)
+  if (isPlate(piece)) return { thicknessMm, widthMm: inches(1 / 4), throatMm: thicknessMm }
+  const throatMm = isFilletPiece(piece) ? filletThroat(piece.legMm) : thicknessMm
+  return { thicknessMm, widthMm: stripOf(piece).faceMm, throatMm }
+}
+
+/** A pad is judged as a surface: what belongs to a groove or a fillet alone does not apply to it. */
+function applies({ appliesTo: { weld, overMm, upToMm } }: Criterion, { piece }: CouponDocument, { thicknessMm }: Sizes): boolean {
+  if (weld === 'groove' && !hasGroove(piece)) return false
+  if (weld === 'fillet' && !isFilletPiece(piece)) return false
+  return (overMm === undefined || thicknessMm > overMm + SLACK_MM) && (upToMm === undefined || thicknessMm <= upToMm + SLACK_MM)
+}
+
+/**
+ * What was measured, or what is allowed, in words.
+ * @example sayAmount('undercut depth', 0.79375, 'in') // '1/32 in'
+ */
+export function sayAmount(observed: Criterion['observed'], value: number | null, unit: LengthUnit): string {
+  if (value === null) return 'not gauged'
+  if (observedOf(observed).counted === 'count') return value === 0 ? 'none' : String(value)
+  return value === 0 ? 'none' : heldLength(value, unit)
+}
