@@ -1,6 +1,6 @@
 import { array, boolean, lazy, mixed, number, object, string, type Schema } from 'yup'
 import type { CouponDocument, Degree, Mark, TryKind, Verdict } from '../core/coupon'
-import { FAULTS, isPlate, READING_KINDS, refusals, stripOf } from '../core/coupon'
+import { FAULTS, isPlate, MOST_PASSES, READING_KINDS, refusals, stripOf } from '../core/coupon'
 import { CAUSES, SIGNS } from '../core/reading'
 import { DISCONTINUITIES, ELECTRODES, POSITIONS, ROD_SIZES } from '../core/trade'
 import { amperes, day, key, label, millimetres, oneOf, uuid } from './fields'
@@ -8,7 +8,8 @@ import { fitUpSchema, passesSchema } from './pass'
 import { pieceSchema } from './piece'
 
 const MOST_NOTES = 10_000
-const MOST_BEADS = 60
+/** Lanes: the two halves of every pass of a pipe, and its root side. */
+const MOST_BEADS = 2 * MOST_PASSES + 1
 const MOST_MARKS = 2_000
 
 const degree = () => oneOf<Degree>(['sound', 'workable', 'poor'], 'a degree')

@@ -1,10 +1,8 @@
 import { array, boolean, number, object, string } from 'yup'
-import { CLEANED, FELT, PASS_ROLES } from '../core/coupon'
+import { CLEANED, FELT, MOST_PASSES, PASS_ROLES } from '../core/coupon'
 import { CLAMPS, SURFACES } from '../core/setup'
 import { ELECTRODES, FILLER_RODS, FILLER_SIZES, ROD_SIZES } from '../core/trade'
 import { amperes, key, millimetres, oneOf, timeOfDay, uuid } from './fields'
-
-const MOST_PASSES = 40
 
 const logSchema = object({
   by: uuid().optional(),

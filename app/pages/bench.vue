@@ -224,7 +224,7 @@ useBenchKeys({
         <div class="scroll">
           <ReadingPanel v-if="bench.grade" :grade="bench.grade" :unit="unit" @codes="dialog = 'codes'" />
           <NextRun />
-          <CausePanel v-if="bench.reading" :key="`causes ${bench.open.id}`" :reading="bench.reading" :true-cause="bench.document.trueCause" />
+          <CausePanel v-if="bench.reading" :key="`causes ${bench.open.id}`" :reading="bench.reading" :document="bench.document" />
           <MarkList :document="bench.document" :unit="unit" />
           <CouponRemarks :key="bench.open.id" />
           <CouponHistory v-if="bench.isRegrade" :key="`history ${bench.open.id}`" :coupon-id="bench.open.id" />

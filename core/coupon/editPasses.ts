@@ -1,14 +1,15 @@
-import type { Pass } from './pass'
+import { MOST_PASSES, type Pass } from './pass'
 
 /** A number that no pass has yet. */
 const freshId = (passes: readonly Pass[]): string => `p${1 + Math.max(0, ...passes.map(pass => Number(pass.id.slice(1)) || 0))}`
 
 /**
  * Adds a pass after one, alike in all but what was logged of it. A second root or hot pass is none: what follows them is fill.
- * @throws RangeError when there is no such pass
+ * @throws RangeError when there is no such pass, or there are as many as are kept
  * @example addPass(passes, 'p3').length // one more
  */
 export function addPass(passes: readonly Pass[], afterId: string): Pass[] {
+  if (passes.length >= MOST_PASSES) throw new RangeError(`At most ${MOST_PASSES} passes are kept`)
   const index = passes.findIndex(pass => pass.id === afterId)
   const last = passes[index]
   if (!last) throw new RangeError(`This coupon has no pass "${afterId}"`)

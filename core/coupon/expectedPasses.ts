@@ -3,7 +3,7 @@ import { planStack, type StackPlan } from '../deposit'
 import type { HouseRules } from '../house'
 import { inches } from '../units'
 import type { Ticket } from './document'
-import type { Pass, PassRole } from './pass'
+import { MOST_PASSES, type Pass, type PassRole } from './pass'
 import { cardCurrent } from './passCard'
 import { hasFarSide, hasGroove, isFilletPiece, isPlate, sectionShape, showsRoot, type Piece } from './piece'
 
@@ -34,7 +34,7 @@ function layersOf(piece: Piece, ticket: Ticket, rules: HouseRules): { face: Pass
 /**
  * The passes that a piece is expected to take, each set as its card says; what the ticket's own rod runs is set as the ticket says.
  * A plate has none: its beads are run by the ticket alone.
- * @throws RangeError when the piece's sizes do not go together
+ * @throws RangeError when the piece's sizes do not go together, or it takes more passes than are kept
  * @example expectedPasses({ kind: 'pipe butt', pipe: '2 Sch 80', groove }, ticket, rules).map(pass => pass.role) // ['root', 'hot', 'cap', 'cap'] with 3/32 in rods
  */
 export function expectedPasses(piece: Piece, ticket: Ticket, rules: HouseRules): Pass[] {
@@ -45,6 +45,7 @@ export function expectedPasses(piece: Piece, ticket: Ticket, rules: HouseRules):
     layer = index > 0 && passes.at(-1)?.face === face ? layer + 1 : 1
     for (let n = 0; n < beads; n++) passes.push(settle({ id: `p${passes.length + 1}`, face, layer, role }, piece, ticket, rules))
   }
+  if (passes.length > MOST_PASSES) throw new RangeError(`That takes ${passes.length} passes, and at most ${MOST_PASSES} are kept: take a bigger rod, or a thinner joint`)
   return passes
 }
 

@@ -48,6 +48,16 @@ describe('the passes a piece is expected to take', () => {
     expect(doubleV.passes!.filter(pass => pass.face === 'far side').length).toBe(doubleV.passes!.filter(pass => pass.face === 'face').length)
     expect(doubleV.passes!.filter(pass => pass.role === 'root')).toHaveLength(1)
   })
+  it('that are more than can be kept are refused, with what to do', () => {
+    const thick: Piece = { kind: 'plate groove', lengthMm: 200, thicknessMm: 50, groove: { shape: 'V', gapMm: 3, landMm: 1.5, includedDegrees: 60, backing: false } }
+    expect(() => aJoint(thick, { position: '1G', diameterMm: inches(3 / 32), currentA: 90 })).toThrow(/at most 40 are kept: take a bigger rod/)
+    let passes = pipe.passes!
+    while (passes.length < 40) passes = addPass(passes, 'p3')
+    expect(() => addPass(passes, 'p3')).toThrow(/At most 40/)
+    const most = layOutAgain(pipe, { passes }, rules)
+    expect(most.beads).toHaveLength(81)
+    expect(Math.min(...most.beads.map(bead => bead.widthMm))).toBeGreaterThanOrEqual(1.5)
+  })
   it('a plate has none', () => expect(expectedPasses(usualPiece('pad'), aTicket(), rules)).toEqual([]))
   it('a pass off its card says so', () => {
     const [root] = pipe.passes!

@@ -4,6 +4,8 @@ import type { Pass } from './pass'
 import { showsRoot, type Piece } from './piece'
 import { stripOf } from './strip'
 
+/** No bead is drawn narrower, however many are said to share a layer, mm. */
+const NARROWEST_MM = 1.5
 /** Overlap of two beads of one layer, as drawn. */
 const LAPPED = 0.3
 /** Id of the lane on which an open root is read from its own side. */
@@ -37,5 +39,5 @@ function acrossOf(pass: Pass, passes: readonly Pass[], { rootMm, faceMm }: { roo
   const layerMm = top === 1 ? faceMm : rootMm + ((faceMm - rootMm) * (pass.layer - 1)) / (top - 1)
   const layer = side.filter(one => one.layer === pass.layer)
   const widthMm = layerMm / (1 + (layer.length - 1) * (1 - LAPPED))
-  return { widthMm, offsetMm: -layerMm / 2 + widthMm / 2 + layer.indexOf(pass) * widthMm * (1 - LAPPED) }
+  return { widthMm: Math.max(NARROWEST_MM, widthMm), offsetMm: -layerMm / 2 + widthMm / 2 + layer.indexOf(pass) * widthMm * (1 - LAPPED) }
 }

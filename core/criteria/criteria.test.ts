@@ -83,6 +83,12 @@ describe('the structural code’s visual for welder tests', () => {
     const crater = { ...setDegree(pipe.marks.find(mark => mark.id === 'p4-right-end')!, 3), fault: 'crater' } as Mark
     expect(outcome(with_(pipe, crater), 'd1.1 welder', 'craters')).toBe('fail')
   })
+  it('goes by the weld: a square butt is a groove, a pad is neither groove nor fillet', () => {
+    const applied = (document: CouponDocument) => holdAgainst(document, setOf('d1.1 welder'), 'in').rows.map(one => one.criterion.observed)
+    expect(applied(aJoint(usualPiece('square butt'), { position: '1G' }))).toContain('not through')
+    expect(applied(aJoint(usualPiece('T'), { position: '2F' }))).toEqual(expect.arrayContaining(['leg short by', 'convexity']))
+    expect(applied(aCoupon())).toEqual(['cracks', 'craters', 'undercut depth', 'overlap', 'not fused'])
+  })
   it('a failing line leads to its marks, and one failing line fails the whole', () => {
     const held = holdAgainst(with_(pipe, flaw(pipe, { id: 'deep', sizeMm: 2 })), setOf('d1.1 welder'), 'in')
     expect(held.rows.find(one => one.outcome === 'fail')!.markIds).toEqual(['deep'])

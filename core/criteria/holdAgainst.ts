@@ -50,9 +50,9 @@ function sizesOf({ piece }: CouponDocument): Sizes {
   return { thicknessMm, widthMm: stripOf(piece).faceMm, throatMm }
 }
 
-/** A pad is judged as a surface: what belongs to a groove or a fillet alone does not apply to it. */
+/** A pad is judged as a surface: what belongs to a groove or a fillet alone does not apply to it. A square butt is a groove weld. */
 function applies({ appliesTo: { weld, overMm, upToMm } }: Criterion, { piece }: CouponDocument, { thicknessMm }: Sizes): boolean {
-  if (weld === 'groove' && !hasGroove(piece)) return false
+  if (weld === 'groove' && !hasGroove(piece) && piece.kind !== 'square butt') return false
   if (weld === 'fillet' && !isFilletPiece(piece)) return false
   return (overMm === undefined || thicknessMm > overMm + SLACK_MM) && (upToMm === undefined || thicknessMm <= upToMm + SLACK_MM)
 }

@@ -162,7 +162,7 @@ describe('another piece', () => {
     await dialog.getByLabel('Upper leg here').fill('7/32')
     await dialog.getByLabel('Lower leg here').fill('1/4')
     await dialog.getByLabel('Lower leg here').press('Enter')
-    await page.getByText('Upper leg 7/32 in, wants 1/4 in or more').waitFor()
+    await expect.poll(() => page.locator('body').innerText(), { timeout: 10_000 }).toContain('Upper leg 7/32 in, wants 1/4 in or more')
     await page.keyboard.press('Enter')
     await page.getByText('Mirela Stroud: saved').waitFor()
     expect((await newest()).piece).toMatchObject({ kind: 'T', sides: 1 })

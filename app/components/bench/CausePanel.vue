@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import type { CouponDocument } from '~~/core/coupon'
 import { CAUSES, signOf, type CauseId, type RankedCause, type Reading } from '~~/core/reading'
 import { useBench } from '~/stores/bench'
 
 /** The likely causes with their odds, what speaks for and against each, the question that tells most, and what the instructor says it was. */
-const props = defineProps<{ reading: Reading, trueCause: string | undefined }>()
+const props = defineProps<{ reading: Reading, document: CouponDocument }>()
 const bench = useBench()
 
 const shown = computed(() => props.reading.causes.slice(0, 3))
@@ -15,6 +16,7 @@ function open(row: RankedCause) {
   opened.value = opened.value === row.cause.id ? null : row.cause.id
   bench.showInTurn(marksOf(row))
 }
+const answered = computed(() => Object.entries(props.document.answers ?? {}).map(([sign, said]) => ({ sign, said })))
 const all = CAUSES.map(({ id, name }) => ({ value: id, title: name }))
 </script>
 
@@ -33,13 +35,16 @@ const all = CAUSES.map(({ id, name }) => ({ value: id, title: name }))
           </dl>
         </li>
       </ol>
+      <ul v-if="answered.length > 0" class="answered" aria-label="Answered">
+        <li v-for="one in answered" :key="one.sign"><span>{{ signOf(one.sign).says }}: {{ one.said }}</span><button type="button" :aria-label="`Take back: ${signOf(one.sign).says}`" @click="bench.answer(one.sign, one.said)">take back</button></li>
+      </ul>
       <div v-if="reading.question" class="ask" role="group" aria-label="Ask the student">
         <p>Ask: {{ reading.question.ask }}</p>
         <button type="button" @click="bench.answer(reading.question.sign, 'yes')">yes <kbd>8</kbd></button>
         <button type="button" @click="bench.answer(reading.question.sign, 'no')">no <kbd>9</kbd></button>
       </div>
     </template>
-    <v-select label="It was" density="compact" hide-details clearable placeholder="not said" persistent-placeholder :items="all" :model-value="trueCause ?? null" @update:model-value="bench.sayCause(($event ?? null) as CauseId | null)" />
+    <v-select label="It was" density="compact" hide-details clearable placeholder="not said" persistent-placeholder :items="all" :model-value="document.trueCause ?? null" @update:model-value="bench.sayCause(($event ?? null) as CauseId | null)" />
   </section>
 </template>
 
@@ -55,5 +60,7 @@ dt { color: var(--quiet); }
 .ask { display: flex; flex-wrap: wrap; gap: 6px; align-items: center; padding: 8px 10px; border: 1px solid var(--line); border-radius: 10px; }
 .ask p { flex: 1 1 100%; font-weight: 600; line-height: 1.25; }
 .ask button { min-height: 44px; padding: 0 14px; border: 1px solid var(--line); border-radius: 9px; font-weight: 600; }
+.answered li { display: flex; justify-content: space-between; align-items: center; gap: 8px; font-size: 0.9rem; }
+.answered button { min-height: 40px; color: var(--quiet); }
 .unreadable { font-weight: 600; }
 </style>
