@@ -159,6 +159,8 @@ describe('another piece', () => {
     await dialog.getByRole('button', { name: 'Set the ticket' }).click()
     await page.getByText('3 passes, travel left to right').waitFor()
     await page.keyboard.press('w')
+    // The first field takes the focus a moment after it is drawn; what is typed into another before that would land in it.
+    await page.locator('.v-field--focused', { hasText: 'Upper leg here' }).waitFor()
     await dialog.getByLabel('Upper leg here').fill('7/32')
     await dialog.getByLabel('Lower leg here').fill('1/4')
     await dialog.getByLabel('Lower leg here').press('Enter')
