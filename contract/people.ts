@@ -1,5 +1,5 @@
 import { array, boolean, number, object, string } from 'yup'
-import type { Hand, Pass, Piece, Ticket, Verdict } from '../core/coupon'
+import type { Hand, RunAgain, Verdict } from '../core/coupon'
 import { day, label, timeOfDay, uuid } from './fields'
 
 export type Role = 'lead' | 'instructor' | 'student'
@@ -125,18 +125,11 @@ export interface Me {
 
 /** A student on the floor: who, where, and how the last coupon came out. */
 export interface FloorStudent extends Student {
-  readonly last: null | {
+  readonly last: null | (RunAgain & {
     readonly couponId: string
     readonly classDay: string
     readonly savedAt: string
     readonly verdict: Verdict
     readonly nextRun: string
-    readonly ticket: Ticket
-    readonly beadCount: number
-    readonly piece: Piece
-    /** Passes of a joint, as they were run. */
-    readonly passes?: readonly Pass[]
-    /** What the last fit-up of it asks of the next, degrees. */
-    readonly nextPresetDegrees: number | null
-  }
+  })
 }

@@ -123,7 +123,7 @@ function growStudent({ name, place, booth, openings }: { name: string, place: nu
     const savedAt = new Date(openings[meeting]!.getTime() + (20 + nth * BETWEEN_COUPONS + Math.floor(random.uniform() * 35)) * 60_000)
     const expected = newCoupon({ studentId: '', classDay: isoDay(savedAt), rulesVersion: 2, ...pieceFor(n, RUNGS[rung]!), ticket }, SCHOOL_RULES)
     const tries = done.get(lies) ?? 0
-    const document = said(fittedUp(weldCoupon(expected, learner, tries, random, SCHOOL_RULES), random), learner.habit, n)
+    const document = said(fittedUp(weldCoupon(expected, learner, tries, random, SCHOOL_RULES), seededRandom(1000 * place + n)), learner.habit, n)
     coupons.push({ document, savedAt })
     done.set(lies, tries + 1)
     onRung += 1
@@ -143,7 +143,7 @@ const SEEN_AS: Readonly<Record<Exclude<Habit, null>, CauseId>> = {
 }
 const said = (document: CouponDocument, habit: Habit, n: number): CouponDocument => (habit && n % 7 === 3 ? { ...document, trueCause: SEEN_AS[habit] } : document)
 
-/** Grooves come with their fit-up: gauged at both ends, a 32nd off now and then, one tack in six not feathered. */
+/** Grooves come with their fit-up, by a chance of its own, so that nobody welds otherwise for it: gauged at both ends, a 32nd off now and then, one tack in six not feathered. */
 function fittedUp(document: CouponDocument, random: Random): CouponDocument {
   if (!hasGroove(document.piece)) return document
   const { gapMm, landMm, includedDegrees } = document.piece.groove

@@ -37,3 +37,11 @@ export async function foundTestSchool(): Promise<School> {
   }
   return { lead, instructor: await account('tobias', 'instructor', null), student: await account('oriel', 'student', mine.id), section, mine, other }
 }
+
+/** A section of its own with one student, so that a test teaches nobody else's class. Its name sorts after the first section's. */
+export async function addClass(school: School, name: string, studentName: string): Promise<{ section: Section, student: Student }> {
+  const meetings = [{ weekday: 'Tue', from: '18:00', to: '21:00' }]
+  const section = must<Section>(await school.lead.ask('POST', '/api/sections', { name, meetings, termFrom: '2026-09-01', termTo: '2026-12-18' }))
+  const student = must<Student>(await school.lead.ask('POST', '/api/students', { name: studentName, hand: 'right', sectionId: section.id, startDate: '2026-09-01', booth: 5, active: true }))
+  return { section, student }
+}

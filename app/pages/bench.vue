@@ -190,7 +190,7 @@ useBenchKeys({
   reading: (of) => { dialog.value = of },
   time: () => caption.value?.time(),
   beads: step => tryTo(() => bench.addBead(step)),
-  answer: (said) => { if (bench.reading?.question) bench.answer(bench.reading.question.sign, said) },
+  answer: (said) => { if (bench.question) bench.answer(bench.question.sign, said) },
   codes: () => { if (bench.document) dialog.value = 'codes' },
   pass: () => { if (bench.pass) dialog.value = 'pass' },
   fitUp: () => { if (bench.document?.passes) dialog.value = 'fit-up' },

@@ -3,7 +3,7 @@ import { v7 as uuid } from 'uuid'
 import type { CouponDocument, Mark, Pass, Place, SetUpChange, Ticket } from '~~/core/coupon'
 import { addPass, layOutAgain, newCoupon, passOf, placeOnRow, removePass, thicknessOf } from '~~/core/coupon'
 import { gradeCoupon } from '~~/core/grading'
-import { readCoupon, type CauseId } from '~~/core/reading'
+import { questionFor, readCoupon, type CauseId } from '~~/core/reading'
 import { checkTicket, padRungs, rungSettings } from '~~/core/setup'
 import type { HouseRules } from '~~/core/house'
 import { inches } from '~~/core/units'
@@ -65,6 +65,7 @@ export const useBench = defineStore('bench', () => {
   const rules = computed(() => houseRules.rulesOf(document.value?.rulesVersion ?? houseRules.current.version))
   const grade = computed(() => (document.value ? gradeCoupon(document.value, rules.value) : null))
   const reading = computed(() => (document.value ? readCoupon(document.value, rules.value, causes.knownOf(document.value.studentId)) : null))
+  const question = computed(() => (document.value && reading.value ? questionFor(document.value, rules.value, reading.value, causes.knownOf(document.value.studentId)) : null))
   const remarks = computed(() => (document.value ? checkTicket(document.value.ticket, thicknessOf(document.value.piece), rules.value) : []))
   const selected = computed(() => document.value?.marks.find(mark => mark.id === selectedId.value) ?? null)
   const cursorBead = computed(() => document.value?.beads.find(bead => bead.id === cursor.value.beadId) ?? null)
@@ -271,7 +272,7 @@ export const useBench = defineStore('bench', () => {
   }
 
   return {
-    open, document, cursor, cursorFace, pass, view, selectedId, selected, past, future, touched, keptAt, rules, grade, reading, remarks, isRegrade,
+    open, document, cursor, cursorFace, pass, view, selectedId, selected, past, future, touched, keptAt, rules, grade, reading, question, remarks, isRegrade,
     resume, openNew, openSaved, openKept, edit, undo, redo, moveCursor, goToRow, showInTurn, select, changeSetUp, addBead, setPass, keepFitUp, answer, sayCause, turnView, timeBead, save, settle, clear,
   }
 })

@@ -34,12 +34,13 @@ async function chooseSection(page: Page, name: string): Promise<void> {
   await page.getByRole('heading', { name }).waitFor()
 }
 
-/** A coupon of a student, marked as it would be in the queue. */
-async function bench(student: string, keys: readonly string[], options = {}): Promise<Page> {
+/** A coupon of a student on a rung, marked as it would be in the queue. No picture is taken of another rung than the one that is meant. */
+async function bench(student: string, rung: string, keys: readonly string[], options = {}): Promise<Page> {
   const page = await visit('tobias', options)
   await chooseSection(page, 'Evening A')
   await page.getByRole('link', { name: `Read a coupon of ${student}` }).click()
   await page.getByRole('heading', { name: student }).waitFor()
+  await page.getByRole('group', { name: 'Ticket' }).getByText(rung).waitFor()
   for (const key of keys) await page.keyboard.press(key)
   return page
 }
@@ -48,15 +49,15 @@ const RESTARTS = ['ArrowUp', 'ArrowUp', 'r', 'r', 'ArrowUp', 'r', 'r', 'ArrowUp'
 
 await take(await visit(null), 'sign-in')
 await take(await chooseThenStay(), 'floor')
-await take(await bench('Dario Venn', RESTARTS), 'bench')
-await take(await bench('Dario Venn', RESTARTS, { dark: true }), 'bench-booth')
-await take(await bench('Dario Venn', RESTARTS, { width: 820, height: 1180 }), 'bench-tablet')
-await take(await bench('Pavo Lindqvar', ['ArrowRight', 'ArrowRight', 'ArrowRight', 'u']), 'bench-vertical')
+await take(await bench('Dario Venn', 'overhead pad', RESTARTS), 'bench')
+await take(await bench('Dario Venn', 'overhead pad', RESTARTS, { dark: true }), 'bench-booth')
+await take(await bench('Dario Venn', 'overhead pad', RESTARTS, { width: 820, height: 1180 }), 'bench-tablet')
+await take(await bench('Pavo Lindqvar', 'vertical pad', ['ArrowRight', 'ArrowRight', 'ArrowRight', 'u']), 'bench-vertical')
 const PIPE = ['ArrowDown', 'f', 'ArrowUp', 'ArrowUp', 'r', 'r', 'ArrowUp', 'ArrowUp', 'Shift+ArrowLeft', 'u']
-await take(await bench('Mirela Stroud', PIPE), 'bench-pipe')
-await take(await bench('Mirela Stroud', [...PIPE, '0'], { width: 820, height: 1180 }), 'bench-passes')
-await take(await bench('Isolde Brack', ['ArrowUp', 'g', ']'], { dark: true }), 'bench-groove')
-await take(await bench('Mirela Stroud', ['ArrowUp', 'ArrowUp', 'u', '3', '7']), 'bench-codes')
+await take(await bench('Mirela Stroud', 'pipe 6G', PIPE), 'bench-pipe')
+await take(await bench('Mirela Stroud', 'pipe 6G', [...PIPE, '0'], { width: 820, height: 1180 }), 'bench-passes')
+await take(await bench('Isolde Brack', 'open root 3G', ['ArrowUp', 'g', ']'], { dark: true }), 'bench-groove')
+await take(await bench('Mirela Stroud', 'pipe 6G', ['ArrowUp', 'ArrowUp', 'u', '3', '7']), 'bench-codes')
 await take(await visit('oriel'), 'record')
 await take(await visit('oriel', { width: 390, height: 844, dark: true }), 'record-phone')
 const house = await visit('maren')

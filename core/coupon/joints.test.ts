@@ -5,8 +5,8 @@ import { PIECES, pipeOf, positionOf, positionsFor, type PieceKind } from '../tra
 import { inches } from '../units'
 import { aJoint, aTicket, EXAMPLE_PIPE } from './example'
 import {
-  addPass, degreesAt, describeMark, describePiece, describePlace, expectedPasses, hasGroove, isTry, laneName, layOutAgain, newFlaw, newTry, passRemarks, placeAlong, placeOver, putMark,
-  readingKinds, refusals, removePass, seamLength, setDegree, showsRoot, sizeWanted, stripOf, travelsForward, usualPiece, weldedLength, type CouponDocument, type Piece, type TryMark,
+  addPass, degreesAt, describeMark, describePiece, describePlace, expectedPasses, isLastLayer, isTry, laneName, layOutAgain, newFlaw, newTry, passRemarks, placeAlong, placeOver, putMark,
+  readingKinds, refusals, removePass, seamLength, setDegree, showsRoot, stripOf, travelsForward, usualPiece, weldedLength, type CouponDocument, type Pass, type Piece, type TryMark,
 } from '.'
 
 const rules = DEFAULT_HOUSE_RULES
@@ -61,10 +61,11 @@ describe('the passes a piece is expected to take', () => {
   it('a plate has none', () => expect(expectedPasses(usualPiece('pad'), aTicket(), rules)).toEqual([]))
   it('a pass off its card says so', () => {
     const [root] = pipe.passes!
-    expect(passRemarks(pipe, root!, rules)).toEqual([])
-    expect(passRemarks(pipe, { ...root!, currentA: 110 }, rules)).toEqual(['25 A over 75–85 A'])
-    expect(passRemarks(pipe, { ...root!, polarity: 'AC', log: { cleaned: 'not cleaned' } }, rules)).toEqual(['E6010 runs on DCEP', 'not cleaned before the next'])
-    expect(passRemarks(pipe, { ...root!, process: 'GTAW', classification: 'ER70S-2', currentA: 60, polarity: 'DCEP' }, rules)).toEqual(['10 A under 70–120 A', 'GTAW on steel runs on DCEN'])
+    const said = (pass: Pass) => passRemarks(pipe, pass, rules).map(remark => remark.text)
+    expect(said(root!)).toEqual([])
+    expect(passRemarks(pipe, { ...root!, currentA: 110 }, rules)).toEqual([{ finding: 'current high', text: '25 A over 75–85 A' }])
+    expect(said({ ...root!, polarity: 'AC', log: { cleaned: 'not cleaned' } })).toEqual(['E6010 runs on DCEP', 'not cleaned before the next'])
+    expect(said({ ...root!, process: 'GTAW', classification: 'ER70S-2', currentA: 60, polarity: 'DCEP' })).toEqual(['10 A under 70–120 A', 'GTAW on steel runs on DCEN'])
   })
   it('can be one more and one less; layers close up', () => {
     const more = addPass(pipe.passes!, 'p1')
@@ -199,11 +200,7 @@ describe('readings of a joint', () => {
     expect(readingKinds(EXAMPLE_PIPE, { face: 'root' }).over).toEqual(['penetration'])
     expect(readingKinds(usualPiece('pad'), {}).across).toEqual(['width'])
   })
-  it('are wanted on the last layer only', () => {
-    const tee = made('T', '2F')
-    expect(sizeWanted(tee, tee.beads[0]!, 'upper leg')).toBe(inches(1 / 4))
-    expect(sizeWanted(pipe, laneOf(pipe, 'p1-right'), 'height')).toBeNull()
-    expect(sizeWanted(pipe, laneOf(pipe, 'p3-right'), 'height')).toBe(inches(1 / 16))
-    expect(hasGroove(pipe.piece)).toBe(true)
+  it('are final on the last layer only', () => {
+    expect(['p1-right', 'p2-left', 'p3-right', 'p4-left', 'root-side'].map(id => isLastLayer(pipe, laneOf(pipe, id)))).toEqual([false, false, true, true, false])
   })
 })

@@ -1,4 +1,4 @@
-import { electrodeOf, GTAW_ROOT, runAs } from '../trade'
+import { electrodeOf, GTAW_ROOT, runAs, type Polarity } from '../trade'
 import type { HouseRules } from '../house'
 import { startCurrent, type Joint, type Pass as CardPass, type SetUpCase } from '../setup'
 import type { Bead, CouponDocument } from './document'
@@ -38,18 +38,24 @@ export function cardCurrent(document: Pick<CouponDocument, 'piece' | 'ticket'>, 
   return { startA, lowA: window.lowA, highA: window.highA }
 }
 
+/** Something of a pass that stands outside its card; the text is for people. */
+export interface PassRemark {
+  readonly finding: 'current high' | 'current low' | 'wrong polarity' | 'not cleaned'
+  readonly text: string
+}
+
 /**
- * What of a pass stands outside its card: in words for the instructor, empty when all of it fits.
- * @example passRemarks(document, { ...root, currentA: 110 }, rules) // ['25 A over 75–85 A']
+ * What of a pass stands outside its card; empty when all of it fits.
+ * @example passRemarks(document, { ...root, currentA: 110 }, rules) // [{ finding: 'current high', text: '25 A over 75–85 A' }]
  */
-export function passRemarks(document: Pick<CouponDocument, 'piece' | 'ticket'>, pass: Pass, rules: HouseRules): string[] {
+export function passRemarks(document: Pick<CouponDocument, 'piece' | 'ticket'>, pass: Pass, rules: HouseRules): PassRemark[] {
   const { lowA, highA } = cardCurrent(document, pass, rules)
-  const remarks: string[] = []
-  if (pass.currentA > highA) remarks.push(`${pass.currentA - highA} A over ${lowA}–${highA} A`)
-  if (pass.currentA < lowA) remarks.push(`${lowA - pass.currentA} A under ${lowA}–${highA} A`)
-  if (pass.process === 'GTAW' ? pass.polarity !== 'DCEN' : !electrodeOf(pass.classification).currents.includes(pass.polarity))
-    remarks.push(pass.process === 'GTAW' ? 'GTAW on steel runs on DCEN' : `${pass.classification} runs on ${electrodeOf(pass.classification).currents.join(' or ')}`)
-  if (pass.log?.cleaned === 'not cleaned') remarks.push('not cleaned before the next')
+  const currents: readonly Polarity[] = pass.process === 'GTAW' ? [GTAW_ROOT.polarity] : electrodeOf(pass.classification).currents
+  const remarks: PassRemark[] = []
+  if (pass.currentA > highA) remarks.push({ finding: 'current high', text: `${pass.currentA - highA} A over ${lowA}–${highA} A` })
+  if (pass.currentA < lowA) remarks.push({ finding: 'current low', text: `${lowA - pass.currentA} A under ${lowA}–${highA} A` })
+  if (!currents.includes(pass.polarity)) remarks.push({ finding: 'wrong polarity', text: `${pass.process === 'GTAW' ? 'GTAW on steel' : pass.classification} runs on ${currents.join(' or ')}` })
+  if (pass.log?.cleaned === 'not cleaned') remarks.push({ finding: 'not cleaned', text: 'not cleaned before the next' })
   return remarks
 }
 

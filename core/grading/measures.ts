@@ -2,10 +2,9 @@ import type { Bead, CouponDocument, Degree, FlawMark, TryKind } from '../coupon'
 import { isFlaw, isPlate, isReading, isTry, weldedLength } from '../coupon'
 import type { HouseRules } from '../house'
 import { wantedWidth } from '../house'
-import { inches } from '../units'
 import { pieceOf, type DiscontinuityId } from '../trade'
 import { ELEMENTS, type ElementId } from './elements'
-import { offSize, sizeLimit } from './sizeLimits'
+import { offSize, ROOT_LIMITS_MM, sizeLimit } from './sizeLimits'
 import { unionLength, type Span } from './spans'
 
 /** How one element came out: how much was tried, how much of it was sound or workable, and the marks that speak against it. */
@@ -113,13 +112,13 @@ function runMeasure(document: CouponDocument, flaws: readonly FlawMark[], welded
 /** The beads that were laid: all lanes but the root side. */
 const laidBeads = ({ beads }: CouponDocument): readonly Bead[] => beads.filter(bead => bead.face !== 'root')
 
-/** Too much or too little through the root is spoilt beyond these. Source: AWS D1.1:2020 6.10.1 (2015 4.9.1), from memory, check your copy. */
-const ROOT_LIMITS_MM: Readonly<Partial<Record<DiscontinuityId, number>>> = { 'root concavity': inches(1 / 16), 'excess penetration': inches(1 / 8) }
+/** What may be of it before the root is spoilt there; nothing of all else. */
+const ALLOWED_MM: Readonly<Partial<Record<DiscontinuityId, number>>> = { 'root concavity': ROOT_LIMITS_MM.concave, 'excess penetration': ROOT_LIMITS_MM.through }
 
 function rootMeasure({ beads }: CouponDocument, flaws: readonly FlawMark[]): Omit<Measure, 'element'> {
   const lane = beads.find(bead => bead.face === 'root')
   if (!lane) return { tried: 0, sound: 0, workable: 0, markIds: [] }
-  const spoiling = flaws.filter(flaw => flaw.beadId === lane.id && (flaw.sizeMm === null || exceeds(flaw.sizeMm, ROOT_LIMITS_MM[flaw.flaw] ?? 0)))
+  const spoiling = flaws.filter(flaw => flaw.beadId === lane.id && (flaw.sizeMm === null || exceeds(flaw.sizeMm, ALLOWED_MM[flaw.flaw] ?? 0)))
   const tried = lane.toMm - lane.fromMm
   return { tried, sound: tried - unionLength(spoiling.map(flaw => spoiltBy(lane, flaw))), workable: 0, markIds: spoiling.map(flaw => flaw.id) }
 }

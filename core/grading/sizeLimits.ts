@@ -15,8 +15,8 @@ export interface SizeLimit {
 const WELDER_VISUAL: Source = { name: 'AWS D1.1:2020 6.10.1', certainty: 'from memory, check your copy' }
 const PROFILE: Source = { name: 'AWS D1.1:2020 Table 7.8', certainty: 'from memory, check your copy' }
 
-/** Most that an open root may stand through, mm. */
-const MOST_THROUGH_MM = inches(1 / 8)
+/** Most that an open root may stand through, and be drawn in, mm. Source: AWS D1.1:2020 6.10.1 (2015 4.9.1), from memory, check your copy. */
+export const ROOT_LIMITS_MM = { through: inches(1 / 8), concave: inches(1 / 16) } as const
 
 /** A limit that steps with a width: up to `to` as printed in each unit, null for the last step. `under`: the width itself belongs to the next step. */
 export interface WidthStep {
@@ -62,14 +62,14 @@ export function sizeLimit(document: CouponDocument, { beadId, of }: ReadingMark,
   const { piece } = document
   const bead = document.beads.find(lane => lane.id === beadId)
   if (!bead || isPlate(piece)) return null
-  if (bead.face === 'root') return of === 'penetration' ? { lowMm: 0, highMm: MOST_THROUGH_MM, source: WELDER_VISUAL } : null
+  if (bead.face === 'root') return of === 'penetration' ? { lowMm: 0, highMm: ROOT_LIMITS_MM.through, source: WELDER_VISUAL } : null
   if (!isLastLayer(document, bead)) return null
   if (isFilletPiece(piece)) return filletLimit(of, piece.legMm)
   if (!hasGroove(piece)) return null
   const [lower, upper] = stripOf(piece).lines
   const edgesMm = upper!.offsetMm - lower!.offsetMm
   if (of === 'width') return { lowMm: edgesMm, highMm: edgesMm + 2 * rules.capBeyondMm, source: HOUSE_WINDOW }
-  return { lowMm: rules.reinforcementMm.low, highMm: rules.reinforcementMm.high, source: HOUSE_WINDOW }
+  return of !== 'height' ? null : { lowMm: rules.reinforcementMm.low, highMm: rules.reinforcementMm.high, source: HOUSE_WINDOW }
 }
 
 function filletLimit(of: ReadingKind, legMm: number): SizeLimit | null {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { putMark, setDegree, type CouponDocument, type FlawMark, type Ticket, type TryKind, type TryMark } from '../coupon'
-import { aCoupon, aFlaw, EXAMPLE_PLATE } from '../coupon/example'
+import { newFlaw, putMark, setDegree, type CouponDocument, type FlawMark, type Ticket, type TryKind, type TryMark } from '../coupon'
+import { aCoupon, aFlaw, aJoint, EXAMPLE_PLATE } from '../coupon/example'
 import { DEFAULT_HOUSE_RULES } from '../house'
 import { inches } from '../units'
 import { causeOf, CAUSES, readCoupon, SIGNS, signsOf, type CauseId } from '.'
@@ -53,6 +53,24 @@ describe('rivals are told apart', () => {
     const everywhere = [20, 60, 100].reduce((document, at, n) => putMark(document, pore(`p${n}`, at)), aCoupon())
     expect(causes(atStart).indexOf('strike')).toBeLessThan(2)
     expect(causes(everywhere)[0]).not.toBe('strike')
+  })
+})
+
+describe('a root side', () => {
+  const pipe = aJoint()
+  const notThrough = (toMm: number) => putMark(pipe, { ...newFlaw(pipe, 'f', 'incomplete penetration', { beadId: 'root-side', atMm: 20 }), atMm: 10, toMm })
+  const share = (coupon: CouponDocument) => signsOf(coupon, rules).signs.find(sign => sign.id === 'root not through')!.share
+  it('is seen by its length, however many passes lie over it', () => {
+    expect(share(notThrough(20))).toBeCloseTo(1 / 6, 9)
+    expect(share(notThrough(110))).toBeCloseTo(100 / (Math.PI * inches(2.375)), 6)
+  })
+  it('not through for most of its length: gap or land, and the gap as it was gauged says so louder', () => {
+    const odds = (coupon: CouponDocument) => readCoupon(coupon, rules).causes.find(row => row.cause.id === 'gap tight')!.odds
+    expect(causes(notThrough(150))[0]).toBe('gap tight')
+    const gap = (mm: number) => ({ leftMm: mm, rightMm: mm })
+    const fitUp = { bare: gap(inches(1 / 16)), afterFirstTack: null, afterSecondTack: null, misalignmentMm: 0, presetDegrees: 3, leftDegrees: null, bevelDegrees: null, landMm: null, tacks: [], surface: null, clamp: null }
+    expect(odds({ ...notThrough(40), fitUp })).toBeGreaterThan(odds(notThrough(40)) + 0.1)
+    expect(odds({ ...notThrough(40), fitUp: { ...fitUp, bare: gap(inches(1 / 8)) } })).toBeCloseTo(odds(notThrough(40)), 9)
   })
 })
 

@@ -1,5 +1,5 @@
 import { CAUSES } from './causes'
-import { networkOf, posterior, shows } from './network'
+import { posterior, shows } from './network'
 import { chanceOf } from './inference'
 import type { Seen } from './signs'
 import { SIGNS, type SignId } from './signTable'
@@ -35,15 +35,4 @@ export function bestQuestion(priors: readonly number[], seen: Seen, odds: readon
   })
   const best = questions.sort((a, b) => b.bits - a.bits)[0]
   return best && best.bits >= WORTH_ASKING ? best : null
-}
-
-/** How much trouble of the next run goes away when a cause is put right: signs seen, by weight, that would no longer be shown. */
-export function gainOf(priors: readonly number[], seen: Seen, odds: readonly number[], cause: number): number {
-  const without = odds.map((chance, index) => (index === cause ? 0 : chance))
-  const network = networkOf(priors)
-  return seen.signs.reduce((sum, { id, share }) => {
-    const index = SIGNS.findIndex(sign => sign.id === id)
-    const sign = network.signs[index]!
-    return sum + SIGNS[index]!.weight * share * (chanceOf(sign, odds) - chanceOf(sign, without))
-  }, 0)
 }

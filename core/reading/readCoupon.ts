@@ -4,7 +4,8 @@ import { CAUSES, type Cause } from './causes'
 import { changeFor } from './change'
 import { posterior, shows } from './network'
 import { NOTHING_KNOWN, priorsFor, type Known } from './priors'
-import { bestQuestion, gainOf, type Question } from './question'
+import { gainOf } from './gain'
+import { bestQuestion, type Question } from './question'
 import { signsOf, type Seen, type Sign } from './signs'
 import { signOf, type SignId } from './signTable'
 
@@ -29,8 +30,6 @@ export interface Reading {
   readonly change: RankedCause | null
   /** The one change for the next run, in one sentence. */
   readonly nextRun: string
-  /** The question that best tells the likeliest two apart; null where none is worth asking. */
-  readonly question: Question | null
   /** Why nothing can be read off this coupon; null when it can. */
   readonly unreadable: string | null
 }
@@ -61,17 +60,17 @@ export function readCoupon(document: CouponDocument, rules: HouseRules, known: K
 export function readSigns(document: CouponDocument, rules: HouseRules, seen: Seen, known: Known = NOTHING_KNOWN): Reading {
   const priors = priorsFor(document, rules, known)
   const { odds } = posterior(priors, seen)
-  const nothing = { seen, causes: [], clear: true, change: null, question: null, unreadable: null }
+  const nothing = { seen, causes: [], clear: true, change: null, unreadable: null }
   const setUp = CAUSES.findIndex((cause, index) => (cause.id === 'polarity' || cause.id === 'rod unfit') && odds[index]! > 0.5)
   if (seen.signs.length === 0 && setUp < 0) return { ...nothing, nextRun: 'Same again: hold these settings' }
   const crooked = unreadable(document, seen)
   if (crooked) return { ...nothing, clear: false, unreadable: crooked, nextRun: 'Straight lapped beads first: one bead to a soapstone line, then lap it' }
-  const causes = rank(priors, seen, odds)
+  const causes = rank(seen, odds)
   const [first, second] = causes
   if (!first) return { ...nothing, clear: false, nextRun: 'Same settings; watch the puddle and run one more' }
   if (first.odds < SINGLED_OUT) {
     const watched = [...seen.signs].sort((a, b) => b.share * signOf(b.id).weight - a.share * signOf(a.id).weight)[0]!
-    return { ...nothing, causes, clear: false, nextRun: `Nothing is singled out. Same settings; watch for ${signOf(watched.id).says}`, question: bestQuestion(priors, seen, odds) }
+    return { ...nothing, causes, clear: false, nextRun: `Nothing is singled out. Same settings; watch for ${signOf(watched.id).says}` }
   }
   const clear = first.odds >= CLEAR.odds && first.odds >= CLEAR.times * (second?.odds ?? 0)
   // What is wrong with the machine or the rod is put right before anything else is judged.
@@ -79,13 +78,22 @@ export function readSigns(document: CouponDocument, rules: HouseRules, seen: See
   return {
     seen, causes, clear, change, unreadable: null,
     nextRun: `${changeFor(change.cause, document, rules, clear && change === first)}. Then ${change.cause.drill}.`,
-    question: clear ? null : bestQuestion(priors, seen, odds),
   }
 }
 
-function rank(priors: readonly number[], seen: Seen, odds: readonly number[]): RankedCause[] {
+/**
+ * The question that best tells the two likeliest causes of a reading apart; null when one stands clear, nothing was seen, or none is worth asking.
+ * @example questionFor(document, rules, readCoupon(document, rules)).ask // 'Was the arc noisy and fluttering?'
+ */
+export function questionFor(document: CouponDocument, rules: HouseRules, { seen, causes, clear }: Reading, known: Known = NOTHING_KNOWN): Question | null {
+  if (clear || causes.length === 0) return null
+  const priors = priorsFor(document, rules, known)
+  return bestQuestion(priors, seen, posterior(priors, seen).odds)
+}
+
+function rank(seen: Seen, odds: readonly number[]): RankedCause[] {
   return CAUSES.map((cause, index): RankedCause => ({
-    cause, odds: odds[index]!, gain: gainOf(priors, seen, odds, index),
+    cause, odds: odds[index]!, gain: gainOf(seen, odds, index),
     speaksFor: seen.signs.filter(sign => (shows(sign.id).shows[index] ?? 0) > 0),
     against: seen.absent.filter(id => (cause.shows[id] ?? 0) >= MOSTLY),
   })).filter(row => row.speaksFor.length > 0 || row.odds > CLEAR.odds).sort((a, b) => b.odds - a.odds)

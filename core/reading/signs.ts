@@ -1,5 +1,6 @@
 import type { CouponDocument, FlawMark, Mark, TryKind, TryMark } from '../coupon'
 import { beadNumber, isFlaw, isPlate, isReading, isTry } from '../coupon'
+import { unionLength } from '../grading'
 import { wantedWidth, type HouseRules } from '../house'
 import { inches } from '../units'
 import { SIGNS, signOf, type LookedFor, type SignId } from './signTable'
@@ -39,11 +40,22 @@ function onBeads(document: CouponDocument, id: SignId, marks: readonly Mark[]): 
   return [{ id, markIds: marks.map(mark => mark.id), share: Math.min(1, new Set(marks.map(mark => mark.beadId)).size / laid(document).length) }]
 }
 
+/** One short place on a root is no less than one bead of a six-bead pad. */
+const ONE_PLACE = 1 / 6
+
+/** A sign on the root side, as a share of its length: it is one lane, however many passes lie over it. */
+function alongRoot(document: CouponDocument, id: SignId, marks: readonly FlawMark[]): Sign[] {
+  const lane = document.beads.find(bead => bead.face === 'root')
+  if (!lane || marks.length === 0) return []
+  const covered = unionLength(marks.map(mark => ({ fromMm: mark.atMm, toMm: mark.toMm }))) / (lane.toMm - lane.fromMm)
+  return [{ id, markIds: marks.map(mark => mark.id), share: Math.max(ONE_PLACE, covered) }]
+}
+
 const PLAIN: readonly (readonly [FlawMark['flaw'], SignId])[] = [
   ['slag', 'slag between'], ['crack', 'crack in crater'], ['melt-through', 'burn-through'], ['crooked', 'crooked'], ['irregular width', 'width uneven'],
   ['irregular surface', 'rough ripples'], ['excess weld metal', 'too high'], ['underfill', 'too low'], ['sagging', 'sag'], ['arc strike', 'stray strike'], ['lap', 'lap off'],
-  ['incomplete penetration', 'root not through'], ['excess penetration', 'root heavy'], ['root concavity', 'root concave'],
 ]
+const ROOT: readonly (readonly [FlawMark['flaw'], SignId])[] = [['incomplete penetration', 'root not through'], ['excess penetration', 'root heavy'], ['root concavity', 'root concave']]
 
 function flawSigns(document: CouponDocument): Sign[] {
   const flaws = document.marks.filter(isFlaw)
@@ -63,6 +75,7 @@ function flawSigns(document: CouponDocument): Sign[] {
     ...see('no fusion', unfused.filter(mark => !joint || (mark.side !== 'upper' && mark.side !== 'lower'))),
     ...see('spatter', of('spatter').filter(mark => mark.severity > 1)),
     ...PLAIN.flatMap(([flaw, id]) => see(id, of(flaw))),
+    ...ROOT.flatMap(([flaw, id]) => alongRoot(document, id, of(flaw))),
     ...(grows(document, heats) ? see('growing', heats) : []),
   ]
 }

@@ -41,7 +41,11 @@ export interface FitUpWanted {
   readonly includedDegrees: number | null
 }
 
+/** What is off, for whoever reasons from it; the text is for people. */
+export type FitUpFault = 'gap tight' | 'gap wide' | 'land thick' | 'land thin' | 'angle tight' | 'angle wide' | 'bevels differ' | 'scale' | 'out of line' | 'drawn shut' | 'tack not feathered' | 'clamp'
+
 export interface FitUpFinding {
+  readonly fault: FitUpFault
   readonly text: string
   /** What it will do to the weld, or what to do about it. */
   readonly then: string
@@ -79,7 +83,7 @@ export function checkFitUp(fitUp: FitUp, wanted: FitUpWanted, unit: LengthUnit):
     ...(fitUp.afterSecondTack ? gapFindings(fitUp.afterSecondTack, wantedMm, 'as tacked', { tight: 'No penetration there: cut that tack and set it again', wide: 'The keyhole will run away there: less current, or set it again' }, say) : []),
   ]
   if (fitUp.misalignmentMm > OUT_OF_LINE_MM + ROUNDING)
-    findings.push({ text: `Plates out of line by ${say(fitUp.misalignmentMm)}`, then: 'One wall of the root will be missed: set it again' })
+    findings.push({ fault: 'out of line', text: `Plates out of line by ${say(fitUp.misalignmentMm)}`, then: 'One wall of the root will be missed: set it again' })
   findings.push(...tackFindings(fitUp, say))
   return { findings, nextPresetDegrees: nextPreset(fitUp) }
 }
@@ -96,31 +100,31 @@ export function nextPreset({ presetDegrees, leftDegrees }: Pick<FitUp, 'presetDe
 /** The edges before they are put together: angle, land, and what is left on them. */
 function edgeFindings({ bevelDegrees, landMm, surface }: FitUp, wanted: FitUpWanted, say: (mm: number) => string): FitUpFinding[] {
   const found: FitUpFinding[] = []
-  if (surface === 'mill scale') found.push({ text: 'Mill scale left', then: 'Slag and pinholes at the walls: grind to bright metal, an inch back' })
+  if (surface === 'mill scale') found.push({ fault: 'scale', text: 'Mill scale left', then: 'Slag and pinholes at the walls: grind to bright metal, an inch back' })
   if (bevelDegrees && wanted.includedDegrees !== null) {
     const off = bevelDegrees.left + bevelDegrees.right - wanted.includedDegrees
     if (Math.abs(off) >= ANGLE_TELLS - ROUNDING)
-      found.push({ text: `Included angle ${Math.abs(off)}° ${off < 0 ? 'tight' : 'wide'}`, then: off < 0 ? 'The rod will not reach the root: bevel again' : 'More metal to lay, and more pull: expect it' })
+      found.push({ fault: off < 0 ? 'angle tight' : 'angle wide', text: `Included angle ${Math.abs(off)}° ${off < 0 ? 'tight' : 'wide'}`, then: off < 0 ? 'The rod will not reach the root: bevel again' : 'More metal to lay, and more pull: expect it' })
     const differ = Math.abs(bevelDegrees.left - bevelDegrees.right)
-    if (differ >= ANGLE_TELLS - ROUNDING) found.push({ text: `Bevels differ by ${differ}°`, then: 'Point the rod at the steeper wall' })
+    if (differ >= ANGLE_TELLS - ROUNDING) found.push({ fault: 'bevels differ', text: `Bevels differ by ${differ}°`, then: 'Point the rod at the steeper wall' })
   }
   if (landMm !== null && wanted.landMm !== null && Math.abs(landMm - wanted.landMm) >= TELLS_MM - ROUNDING) {
     const thick = landMm > wanted.landMm
-    found.push({ text: `Root face ${say(Math.abs(landMm - wanted.landMm))} ${thick ? 'thick' : 'thin'}`, then: thick ? 'It will not melt through: grind it down' : 'The keyhole will run away: less current' })
+    found.push({ fault: thick ? 'land thick' : 'land thin', text: `Root face ${say(Math.abs(landMm - wanted.landMm))} ${thick ? 'thick' : 'thin'}`, then: thick ? 'It will not melt through: grind it down' : 'The keyhole will run away: less current' })
   }
   return found
 }
 
 function tackFindings({ tacks, clamp }: FitUp, say: (mm: number) => string): FitUpFinding[] {
-  const blunt = tacks.filter(tack => !tack.feathered).map((tack): FitUpFinding => ({ text: `Tack at ${say(tack.atMm)} not feathered`, then: 'The root will not tie in there: grind both its ends to a ramp' }))
-  return clamp === null || clamp === 'on bare metal, near' ? blunt : [...blunt, { text: `Work clamp ${clamp}`, then: 'Arc blow will be worse: bring it to the joint' }]
+  const blunt = tacks.filter(tack => !tack.feathered).map((tack): FitUpFinding => ({ fault: 'tack not feathered', text: `Tack at ${say(tack.atMm)} not feathered`, then: 'The root will not tie in there: grind both its ends to a ramp' }))
+  return clamp === null || clamp === 'on bare metal, near' ? blunt : [...blunt, { fault: 'clamp', text: `Work clamp ${clamp}`, then: 'Arc blow will be worse: bring it to the joint' }]
 }
 
 function gapFindings({ leftMm, rightMm }: GaugedGap, wantedMm: number, when: string, then: { tight: string, wide: string }, say: (mm: number) => string): FitUpFinding[] {
   return ([['left', leftMm], ['right', rightMm]] as const).flatMap(([end, mm]): FitUpFinding[] => {
     const off = mm - wantedMm
     if (Math.abs(off) < TELLS_MM - ROUNDING) return []
-    return [{ text: `${say(Math.abs(off))} ${off < 0 ? 'tight' : 'wide'} at the ${end} end ${when}`, then: off < 0 ? then.tight : then.wide }]
+    return [{ fault: off < 0 ? 'gap tight' : 'gap wide', text: `${say(Math.abs(off))} ${off < 0 ? 'tight' : 'wide'} at the ${end} end ${when}`, then: off < 0 ? then.tight : then.wide }]
   })
 }
 
@@ -129,5 +133,5 @@ function drawnShut({ afterFirstTack, afterSecondTack }: FitUp, say: (mm: number)
   if (!afterFirstTack || !afterSecondTack) return []
   const drawn = afterFirstTack.rightMm - afterSecondTack.rightMm
   if (drawn < TELLS_MM - ROUNDING) return []
-  return [{ text: `Tack 2 drew the right end shut by ${say(drawn)}`, then: 'Wedge the next one open by as much before that tack' }]
+  return [{ fault: 'drawn shut', text: `Tack 2 drew the right end shut by ${say(drawn)}`, then: 'Wedge the next one open by as much before that tack' }]
 }

@@ -1,7 +1,8 @@
-import type { Bead, CouponDocument, FlawMark, Mark, Place, TryMark } from '../coupon'
-import { clampToBead, isPlate, isTry, newFlaw, newReading, readingKinds, setDegree, sizeWanted } from '../coupon'
+import type { Bead, CouponDocument, FlawMark, Mark, Place, ReadingMark, TryMark } from '../coupon'
+import { clampToBead, isPlate, isTry, newFlaw, newReading, readingKinds, setDegree } from '../coupon'
 import { runAs, type DiscontinuityId, type PositionId } from '../trade'
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../house'
+import { sizeLimit } from '../grading'
 import { currentWindow } from '../setup'
 import { errorAfter, type Learner, type Skill } from './learner'
 import type { Random } from './random'
@@ -40,23 +41,37 @@ export function weldCoupon(expected: CouponDocument, learner: Learner, coupons: 
       const place: Place = { beadId: bead.id, atMm: bead.fromMm + random.uniform() * (bead.toMm - bead.fromMm) }
       marks.push(spread(expected, newFlaw(expected, nextId(), flaw, place), random))
     }
-    marks.push(...gauged(expected, bead, technique, nextId, random))
+    marks.push(...gauged(expected, bead, { technique, rules, random }, nextId))
   }
   const cleanUp = random.chance(0.25 * technique.error.cleaning) ? 'workable' : 'sound'
   return { ...expected, marks, cleanUp }
 }
 
 /** What the instructor's gauge reads, now and then: a bead's width on a plate, on a joint whatever it has a size for. */
-function gauged(document: CouponDocument, bead: Bead, technique: Technique, nextId: () => string, random: Random): Mark[] {
+function gauged(document: CouponDocument, bead: Bead, { technique, rules, random }: Welding, nextId: () => string): Mark[] {
   if (!random.chance(0.3)) return []
   const place: Place = { beadId: bead.id, atMm: (bead.fromMm + bead.toMm) / 2 }
   const strays = 1 + 0.05 * technique.error.travel * random.normal()
   if (isPlate(document.piece)) return [newReading(nextId(), 'width', place, tenth(bead.widthMm * (0.92 / technique.travel ** 0.5) * strays))]
   const { across, over } = readingKinds(document.piece, bead)
   return [...across, ...over].flatMap((of): Mark[] => {
-    const wanted = sizeWanted(document, bead, of)
+    const wanted = wantedOf(document, newReading('', of, place, 0), rules)
     return wanted === null ? [] : [newReading(nextId(), of, place, tenth(wanted * (1.12 / technique.travel ** 0.5) * (1 + 0.1 * technique.error.travel * random.normal())))]
   })
+}
+
+interface Welding {
+  readonly technique: Technique
+  readonly rules: HouseRules
+  readonly random: Random
+}
+
+/** What a good weld reads: the middle of what it may be, the least, or well under the most; null where nothing is laid down. */
+function wantedOf(document: CouponDocument, reading: ReadingMark, rules: HouseRules): number | null {
+  const limit = sizeLimit(document, reading, rules)
+  if (!limit) return null
+  if (limit.highMm === null) return limit.lowMm
+  return ((limit.lowMm ?? 0) + limit.highMm) / 2
 }
 
 /** Read to a tenth of a millimetre, and never nothing. */

@@ -1,6 +1,5 @@
 import { v7 as uuid } from 'uuid'
-import { isPlate, type CouponDocument, type Verdict } from '../../core/coupon'
-import { nextPreset } from '../../core/setup'
+import { runAgain, type CouponDocument, type Verdict } from '../../core/coupon'
 import type { FloorStudent, RosterImport, Student, StudentFields } from '../../contract/people'
 import { database, fromJson, inTransaction, insertMany, rows, run, toIso } from './database'
 
@@ -77,8 +76,6 @@ function lastCoupon(couponId: string, row: FloorRow): NonNullable<FloorStudent['
   const document = fromJson<CouponDocument>(row.document)
   return {
     couponId, classDay: row.class_day, savedAt: toIso(row.saved_at), verdict: row.verdict, nextRun: row.next_run,
-    ticket: document.ticket, beadCount: isPlate(document.piece) ? document.beads.length : 1, piece: document.piece,
-    ...(document.passes ? { passes: document.passes.map(({ log: _, ...pass }) => pass) } : {}),
-    nextPresetDegrees: document.fitUp ? nextPreset(document.fitUp) : null,
+    ...runAgain(document),
   }
 }

@@ -9,7 +9,7 @@ import { aCoupon } from '../../core/coupon/example'
 import { inches } from '../../core/units'
 import { foundTestSchool, type School } from '../school'
 import { ADDRESS } from '../session'
-import { openBrowser, signedIn } from './browser'
+import { countingKeys, openBrowser, signedIn } from './browser'
 
 let browser: Browser
 let school: School
@@ -40,20 +40,14 @@ describe('by keys', () => {
     const page = await signedIn(browser, 'tobias')
     await page.goto(`${ADDRESS}/bench`)
     await page.getByRole('button', { name: 'Next coupon' }).waitFor()
-    let presses = 0
-    const press = async (...keys: string[]) => {
-      for (const key of keys) {
-        await page.keyboard.press(key)
-        presses++
-      }
-    }
+    const { press, count } = countingKeys(page)
     await press('n')
     const who = await page.getByRole('heading', { level: 1 }).innerText()
     await page.getByText('6 beads, travel').waitFor()
     await press('ArrowUp', 'u', 'ArrowUp', 'ArrowUp', 'p', '3', 'ArrowUp', 's', '2')
     await press('Enter')
     await page.getByText(`${who}: saved`).waitFor()
-    expect(presses).toBeLessThanOrEqual(14)
+    expect(count()).toBeLessThanOrEqual(14)
 
     const { body: roster } = await school.lead.ask<Student[]>('GET', `/api/sections/${school.section.id}/students`)
     const coupon = await newest(roster.find(student => student.name === who)!.id)

@@ -31,3 +31,17 @@ export async function teaching(browser: Browser, username: string, sectionId: st
   await page.evaluate(id => localStorage.setItem('fusilis.section', id), sectionId)
   return page
 }
+
+/** Presses keys one by one and counts them: how long a piece of work is in hand movements. */
+export function countingKeys(page: Page): { press: (...keys: string[]) => Promise<void>, count: () => number } {
+  let presses = 0
+  return {
+    press: async (...keys) => {
+      for (const key of keys) {
+        await page.keyboard.press(key)
+        presses++
+      }
+    },
+    count: () => presses,
+  }
+}

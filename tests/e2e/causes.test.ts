@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { Browser } from 'playwright-core'
 import type { Section, Student } from '../../contract/people'
 import type { CouponPage } from '../../contract/record'
-import { foundTestSchool, type School } from '../school'
+import { addClass, foundTestSchool, type School } from '../school'
 import { ADDRESS } from '../session'
 import { openBrowser, teaching } from './browser'
 
@@ -13,9 +13,7 @@ let student: Student
 beforeAll(async () => {
   school = await foundTestSchool()
   browser = await openBrowser()
-  const meetings = [{ weekday: 'Wed', from: '18:00', to: '21:00' }]
-  section = (await school.lead.ask<Section>('POST', '/api/sections', { name: 'Evening V, causes', meetings, termFrom: '2026-09-01', termTo: '2026-12-18' })).body
-  student = (await school.lead.ask<Student>('POST', '/api/students', { name: 'Tove Ashgrove', hand: 'right', sectionId: section.id, startDate: '2026-09-01', booth: 3, active: true })).body
+  ;({ section, student } = await addClass(school, 'Evening V, causes', 'Tove Ashgrove'))
 })
 afterAll(() => browser?.close())
 

@@ -1,11 +1,11 @@
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import { v7 as uuid } from 'uuid'
 import type { Browser } from 'playwright-core'
-import type { Section, Student } from '../../contract/people'
+import type { Section } from '../../contract/people'
 import { newReading, putMark } from '../../core/coupon'
 import { aFlaw, aJoint } from '../../core/coupon/example'
 import { inches } from '../../core/units'
-import { foundTestSchool, type School } from '../school'
+import { addClass, foundTestSchool, type School } from '../school'
 import { ADDRESS } from '../session'
 import { openBrowser, teaching } from './browser'
 
@@ -16,9 +16,8 @@ let couponId: string
 beforeAll(async () => {
   school = await foundTestSchool()
   browser = await openBrowser()
-  const meetings = [{ weekday: 'Thu', from: '18:00', to: '21:00' }]
-  section = (await school.lead.ask<Section>('POST', '/api/sections', { name: 'Evening W, criteria', meetings, termFrom: '2026-09-01', termTo: '2026-12-18' })).body
-  const student = (await school.lead.ask<Student>('POST', '/api/students', { name: 'Jonas Merrow', hand: 'right', sectionId: section.id, startDate: '2026-09-01', booth: 4, active: true })).body
+  const { student, ...own } = await addClass(school, 'Evening W, criteria', 'Jonas Merrow')
+  section = own.section
   const pipe = aJoint()
   const marks = [aFlaw({ id: 'deep', beadId: 'p4-right', side: 'both', sizeMm: inches(3 / 64) }), newReading('r', 'height', { beadId: 'p4-right', atMm: 50 }, inches(1 / 16))]
   couponId = uuid()

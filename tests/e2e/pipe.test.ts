@@ -6,9 +6,9 @@ import type { CouponPage, StudentRecord } from '../../contract/record'
 import { addPass, isFlaw, isTry, layOutAgain } from '../../core/coupon'
 import { aJoint } from '../../core/coupon/example'
 import { DEFAULT_HOUSE_RULES } from '../../core/house'
-import { foundTestSchool, type School } from '../school'
+import { addClass, foundTestSchool, type School } from '../school'
 import { ADDRESS } from '../session'
-import { openBrowser, teaching } from './browser'
+import { countingKeys, openBrowser, teaching } from './browser'
 
 let browser: Browser
 let school: School
@@ -17,9 +17,7 @@ let student: Student
 beforeAll(async () => {
   school = await foundTestSchool()
   browser = await openBrowser()
-  const meetings = [{ weekday: 'Tue', from: '18:00', to: '21:00' }]
-  section = (await school.lead.ask<Section>('POST', '/api/sections', { name: 'Evening U, pipe', meetings, termFrom: '2026-09-01', termTo: '2026-12-18' })).body
-  student = (await school.lead.ask<Student>('POST', '/api/students', { name: 'Mirela Stroud', hand: 'right', sectionId: section.id, startDate: '2026-09-01', booth: 5, active: true })).body
+  ;({ section, student } = await addClass(school, 'Evening U, pipe', 'Mirela Stroud'))
   // Her last coupon was a 6G pipe of five passes: the next one opens alike.
   const four = aJoint()
   const document = { ...layOutAgain(four, { passes: addPass(four.passes!, 'p2') }, DEFAULT_HOUSE_RULES), studentId: student.id }
@@ -46,20 +44,14 @@ describe('a pipe on the bench', () => {
     const page = await teaching(browser, 'tobias', section.id)
     await page.goto(`${ADDRESS}/bench`)
     await page.getByRole('button', { name: 'Next coupon' }).waitFor()
-    let presses = 0
-    const press = async (...keys: string[]) => {
-      for (const key of keys) {
-        await page.keyboard.press(key)
-        presses++
-      }
-    }
+    const { press, count } = countingKeys(page)
     await press('n')
     await page.getByText('5 passes, travel up').waitFor()
     // The cursor stands on the root pass, in the middle of its right half. Down: the root side.
     await press('ArrowDown', 'f', 'ArrowUp', 'ArrowUp', 'r', '2', 'ArrowUp', 'g', 'ArrowUp', 'ArrowUp', 'Shift+ArrowRight', 'u', '1')
     await press('Enter')
     await page.getByText('Mirela Stroud: saved').waitFor()
-    expect(presses).toBeLessThanOrEqual(30)
+    expect(count()).toBeLessThanOrEqual(30)
 
     const document = await newest()
     expect(document.passes!.map(pass => pass.role)).toEqual(['root', 'hot', 'fill', 'cap', 'cap'])

@@ -38,10 +38,10 @@ const all = CAUSES.map(({ id, name }) => ({ value: id, title: name }))
       <ul v-if="answered.length > 0" class="answered" aria-label="Answered">
         <li v-for="one in answered" :key="one.sign"><span>{{ signOf(one.sign).says }}: {{ one.said }}</span><button type="button" :aria-label="`Take back: ${signOf(one.sign).says}`" @click="bench.answer(one.sign, one.said)">take back</button></li>
       </ul>
-      <div v-if="reading.question" class="ask" role="group" aria-label="Ask the student">
-        <p>Ask: {{ reading.question.ask }}</p>
-        <button type="button" @click="bench.answer(reading.question.sign, 'yes')">yes <kbd>8</kbd></button>
-        <button type="button" @click="bench.answer(reading.question.sign, 'no')">no <kbd>9</kbd></button>
+      <div v-if="bench.question" class="ask" role="group" aria-label="Ask the student">
+        <p>Ask: {{ bench.question.ask }}</p>
+        <button type="button" @click="bench.answer(bench.question.sign, 'yes')">yes <kbd>8</kbd></button>
+        <button type="button" @click="bench.answer(bench.question.sign, 'no')">no <kbd>9</kbd></button>
       </div>
     </template>
     <v-select label="It was" density="compact" hide-details clearable placeholder="not said" persistent-placeholder :items="all" :model-value="document.trueCause ?? null" @update:model-value="bench.sayCause(($event ?? null) as CauseId | null)" />

@@ -26,7 +26,7 @@ const settings = computed<Pass>(() => ({
   currentA: Math.round(form.currentA), polarity: form.polarity, travel: form.travel,
 }))
 const card = computed(() => cardCurrent(props.document, settings.value, bench.rules))
-const remarks = computed(() => passRemarks(props.document, settings.value, bench.rules))
+const remarks = computed(() => passRemarks(props.document, settings.value, bench.rules).map(remark => remark.text))
 const CURRENT = numeric('amperes', 'currentA', 'Current', 10, 500, props.pass.currentA)
 
 function chooseProcess(process: Process) {

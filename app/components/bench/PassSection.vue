@@ -7,8 +7,11 @@ import { beadMiddle, outlinePath, stackPaths } from '../drawing/stackPaths'
 const props = defineProps<{ document: CouponDocument }>()
 const bench = useBench()
 
-const shape = computed(() => sectionShape(props.document.piece))
-const plan = computed(() => stackOf(props.document.piece, props.document.ticket, bench.rules))
+/** Marks come and go on the same piece: it is planned anew only when piece or ticket is another. */
+const piece = computed(() => props.document.piece)
+const ticket = computed(() => props.document.ticket)
+const shape = computed(() => sectionShape(piece.value))
+const plan = computed(() => stackOf(piece.value, ticket.value, bench.rules))
 const side = computed(() => (props.document.passes ?? []).filter(pass => pass.face === (bench.pass?.face ?? 'face')))
 const drawn = computed(() => {
   if (!shape.value || !plan.value || plan.value.beads.length !== side.value.length || side.value.length < 2) return null

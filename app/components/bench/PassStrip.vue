@@ -25,7 +25,7 @@ const rows = computed(() => rowsOf(props.document).map(({ key, beads }) => {
 const remarks = computed(() => {
   if (!bench.pass) return []
   const wanted = props.document.mock && !bench.pass.log ? ['log it: a mock test'] : []
-  return [...passRemarks(props.document, bench.pass, bench.rules), ...wanted]
+  return [...passRemarks(props.document, bench.pass, bench.rules).map(remark => remark.text), ...wanted]
 })
 const slip = computed(() => (bench.pass ? `${bench.pass.classification}, ${bench.pass.currentA} A, ${bench.pass.travel}` : ''))
 const fitUpWords = computed(() => {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { newReading, type CouponDocument, type Place, type ReadingKind } from '~~/core/coupon'
+import { beadOf, hasGroove, isLastLayer, newReading, type CouponDocument, type Place, type ReadingKind } from '~~/core/coupon'
 import { sayLimit, sizeLimit } from '~~/core/grading'
 import type { LengthUnit } from '~~/core/units'
 import { length } from '~~/core/working'
@@ -9,8 +9,14 @@ import { useBench } from '~/stores/bench'
 const props = defineProps<{ document: CouponDocument, place: Place, kinds: readonly ReadingKind[], unit: LengthUnit }>()
 const bench = useBench()
 const emit = defineEmits<{ read: [readings: readonly { of: ReadingKind, valueMm: number }[]], close: [] }>()
-const NAMES: Readonly<Partial<Record<ReadingKind, string>>> = { width: 'Bead width here', height: 'Bead height here', penetration: 'Stands through by' }
-const fields = computed(() => props.kinds.map(of => ({ of, input: length(of, NAMES[of] ?? `${of[0]!.toUpperCase()}${of.slice(1)} here`, 0, 60, 6) })))
+/** On the last layer of a groove the gauge goes over the whole cap, edge to edge, and not over one bead of it. */
+const what = computed(() => {
+  const bead = beadOf(props.document, props.place.beadId)
+  return hasGroove(props.document.piece) && isLastLayer(props.document, bead) ? 'Cap' : bead.face === 'root' ? 'Root' : 'Bead'
+})
+const NAMES: Readonly<Partial<Record<ReadingKind, string>>> = { penetration: 'Stands through by' }
+const nameOf = (of: ReadingKind) => NAMES[of] ?? (of === 'width' || of === 'height' ? `${what.value} ${of} here` : `${of[0]!.toUpperCase()}${of.slice(1)} here`)
+const fields = computed(() => props.kinds.map(of => ({ of, input: length(of, nameOf(of), 0, 60, 6) })))
 /** What the joint wants of it, where anything is laid down. */
 function wants(of: ReadingKind): string {
   const limit = sizeLimit(props.document, newReading('', of, props.place, 0), bench.rules)
@@ -27,7 +33,7 @@ function enter() {
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="340" :aria-label="kinds.length > 1 ? 'Gauge readings' : `Bead ${kinds[0]}`" @update:model-value="$emit('close')">
+  <v-dialog :model-value="true" max-width="340" :aria-label="kinds.length > 1 ? 'Gauge readings' : fields[0]!.input.name.replace(' here', '')" @update:model-value="$emit('close')">
     <form class="panel entry" novalidate @submit.prevent="enter">
       <div v-for="(field, index) in fields" :key="field.of">
         <SheetField

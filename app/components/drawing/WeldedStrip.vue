@@ -33,10 +33,11 @@ const craters = computed(() => {
   for (const bead of props.drawn.beads) found.set(bead.id, found.get(bead.id)!.map(at => inside(bead, at)))
   return found
 })
-/** The groove between two bevel edges, darker than the plate. */
+/** The bevel edges, which a cap is held against: they show through it. */
+const edges = computed(() => props.drawn.lines.filter(line => line.is === 'bevel edge'))
+/** The groove between them, darker than the plate. */
 const groove = computed(() => {
-  const edges = props.drawn.lines.filter(line => line.is === 'bevel edge')
-  const [one, other] = edges.map(edge => props.placement.across(edge.offsetMm))
+  const [one, other] = edges.value.map(edge => props.placement.across(edge.offsetMm))
   return one === undefined || other === undefined ? null : { upper: Math.min(one, other), height: Math.abs(one - other) }
 })
 </script>
@@ -70,7 +71,7 @@ const groove = computed(() => {
         v-for="bead in drawn.beads" :key="bead.id" :bead="bead" :y="placement.across(bead.offsetMm)" :forward="forward(bead)"
         :craters="craters.get(bead.id) ?? []" :fill="`url(#${id}-bead)`" :ripples="`url(#${patternOf(bead)})`"
       />
-      <path v-for="line in drawn.lines" :key="`over ${line.offsetMm}`" :d="`M0 ${placement.across(line.offsetMm)} H${drawn.lengthMm}`" stroke="#14191c" stroke-width="0.25" stroke-dasharray="1.4 1.4" stroke-opacity="0.7" />
+      <path v-for="line in edges" :key="`over ${line.offsetMm}`" :d="`M0 ${placement.across(line.offsetMm)} H${drawn.lengthMm}`" stroke="#14191c" stroke-width="0.25" stroke-dasharray="1.4 1.4" stroke-opacity="0.7" />
     </g>
   </g>
 </template>

@@ -38,13 +38,16 @@ watch(() => [props.modelValue, props.unit] as const, ([value, unit], [, before])
   problem.value = ''
   emit('problem', '')
 })
+/** Takes the focus as it is drawn: Vuetify's own `autofocus` takes it later, from under the fingers. */
+const field = useTemplateRef<{ focus: () => void }>('field')
+onMounted(() => { if (props.autofocus) void nextTick(() => field.value?.focus()) })
 onBeforeUnmount(() => emit('problem', ''))
 </script>
 
 <template>
   <v-select v-if="input.kind === 'choice'" :label="input.name" :items="[...input.choices]" :model-value="String(modelValue)" hide-details="auto" @update:model-value="type(String($event))" />
   <v-text-field
-    v-else :label="input.name" :suffix="unitOf(input.quantity, unit)" :model-value="text" :error-messages="problem" :hint="said" persistent-hint hide-details="auto"
-    inputmode="text" autocomplete="off" :autofocus="autofocus" @update:model-value="type(String($event ?? ''))"
+    v-else ref="field" :label="input.name" :suffix="unitOf(input.quantity, unit)" :model-value="text" :error-messages="problem" :hint="said" persistent-hint hide-details="auto"
+    inputmode="text" autocomplete="off" @update:model-value="type(String($event ?? ''))"
   />
 </template>
