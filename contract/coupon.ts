@@ -52,6 +52,11 @@ const tryMark = (kind: TryKind) => object({
   rod: oneOf(['new', 'stub'] as const, 'a kind of rod'),
 }).exact()
 
+/** A kind that the discontinuity beside it has. */
+const form = () => string().strict().optional().test('form', '${path} is no kind of this discontinuity', function (value) {
+  return value === undefined || DISCONTINUITIES.some(row => row.id === this.parent.flaw && row.forms?.some(one => one.id === value))
+})
+
 const flawMark = object({
   ...place,
   kind: oneOf(['flaw'] as const, 'a mark'),
@@ -60,13 +65,14 @@ const flawMark = object({
   side: string().strict().nullable().defined().oneOf([null, 'upper', 'lower', 'both'], '${path} is upper, lower or both'),
   severity: number().strict().required().oneOf([1, 2, 3], '${path} is 1, 2 or 3'),
   sizeMm: millimetres().nullable().defined().min(0, '${path} is not less than 0').max(100, '${path} is at most 100 mm'),
+  form: form(),
 }).exact()
 
 const readingMark = object({
   ...place,
   kind: oneOf(['reading'] as const, 'a mark'),
   of: oneOf(READING_KINDS, 'a reading'),
-  valueMm: millimetres().required().moreThan(0, '${path} is more than 0').max(60, '${path} is at most 60 mm'),
+  valueMm: millimetres().required().moreThan(0, '${path} is more than 0').when('of', { is: 'edge to toe', then: most => most.max(1000, '${path} is at most 1000 mm'), otherwise: most => most.max(60, '${path} is at most 60 mm') }),
 }).exact()
 
 const MARK_SCHEMAS: Readonly<Record<Mark['kind'], Schema>> = {

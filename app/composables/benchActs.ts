@@ -1,5 +1,6 @@
 import { v7 as uuid } from 'uuid'
-import { FAULTS, isFlaw, isTry, moveMark, newFlaw, newReading, newTry, placeAlong, placeOver, putMark, removeMark, setDegree, stretchSpan, tryMeant, turnSide, type Mark, type Place, type ReadingKind, type TryMark } from '~~/core/coupon'
+import { FAULTS, isFlaw, isTry, moveMark, newFlaw, newReading, newTry, placeAlong, placeOver, putMark, removeMark, setDegree, stretchSpan, tryMeant, turnForm, turnSide, type Mark, type Place, type ReadingKind, type TryMark } from '~~/core/coupon'
+import { discontinuityOf } from '~~/core/trade'
 import { inches } from '~~/core/units'
 import type { MarkKind } from '~/components/bench/markKinds'
 import { useBench } from '~/stores/bench'
@@ -11,12 +12,13 @@ export const LARGE_STEP = inches(1 / 2)
 export function useBenchActs() {
   const bench = useBench()
 
-  /** Drops what a letter stands for at the cursor; on a try that is selected already it turns to the next fault. */
+  /** Drops what a letter stands for at the cursor; on a mark of it that is selected already it turns to the next fault or form. */
   function drop(kind: MarkKind, askReading: (of: 'across' | 'over') => void): void {
     const { document, cursor, selected } = bench
     if (!document) return
     if (kind.is === 'reading') return askReading(kind.of)
     if (kind.is === 'flaw') {
+      if (selected && isFlaw(selected) && selected.flaw === kind.flaw && discontinuityOf(kind.flaw).forms) return form()
       const mark = newFlaw(document, uuid(), kind.flaw, { ...cursor })
       return bench.edit(putMark(document, mark), mark.id)
     }
@@ -63,6 +65,15 @@ export function useBenchActs() {
 
   const side = () => change(mark => (isFlaw(mark) ? turnSide(mark) : mark))
 
+  const form = () => change(mark => (isFlaw(mark) ? turnForm(mark) : mark))
+
+  /** Says which form a flaw has; the same again takes it off. */
+  const setForm = (id: string) => change((mark) => {
+    if (!isFlaw(mark)) return mark
+    const { form: before, ...plain } = mark
+    return before === id ? plain : { ...plain, form: id }
+  })
+
   function remove(): void {
     if (bench.document && bench.selected) bench.edit(removeMark(bench.document, bench.selected.id), null)
   }
@@ -99,5 +110,5 @@ export function useBenchActs() {
     bench.edit(putMark(document, moveMark(document, mark, place.atMm - mark.atMm)), id)
   }
 
-  return { drop, setFault, addReadings, degree, stretch, shift, side, remove, along, toBead, toMark, dragTo }
+  return { drop, setFault, setForm, addReadings, degree, stretch, shift, side, remove, along, toBead, toMark, dragTo }
 }

@@ -7,7 +7,7 @@ import { LARGE_STEP, SMALL_STEP, useBenchActs } from './benchActs'
 export const BENCH_KEYS: readonly (readonly [string, string])[] = [
   ['N', 'next coupon'], ['Enter', 'save, next coupon'], ['/', 'choose a student'], ['I', 'change the ticket'],
   ['↑ ↓', 'choose a bead, or a pass'], ['← →', 'along it by 1/8 in; with Shift by 1/2'],
-  ['letter', 'drop that mark at the cursor; again: the next fault'], ['1 2 3', 'how bad: sound, workable, poor; light, plain, bad'],
+  ['letter', 'drop that mark at the cursor; again: its next fault or kind'], ['1 2 3', 'how bad: sound, workable, poor; light, plain, bad'],
   [', .', 'mark before, mark after'], ['[ ]', 'shorten or stretch a span'], ['Ctrl ← →', 'move the mark'], ['Y', 'which toe'],
   ['Delete', 'take the mark off'], ['Ctrl Z', 'undo; with Shift redo'], ['- +', 'fewer or more beads; a pass less or more'], ['0', 'one pass, all passes'], ['7', 'hold it against codes'], ['8 9', 'yes, no: what was asked'], [';', 'log the pass'], ['’', 'fit-up'], ['X', 'more marks'], ['Space', 'strike, break: time the bead'], ['?', 'these keys'],
 ]

@@ -36,7 +36,7 @@ export function describeFinding(piece: Piece, mark: Mark, unit: LengthUnit): str
   if (isReading(mark)) return `${mark.of} at ${at}: ${formatLength(mark.valueMm, unit)}`
   if (!isFlaw(mark)) return `${mark.kind} at ${at}: ${mark.degree}${mark.fault ? `, ${mark.fault}` : ''}`
   const row = discontinuityOf(mark.flaw)
-  const name = row.name.toLowerCase()
+  const name = mark.form ? `${row.name.toLowerCase()}, ${mark.form}` : row.name.toLowerCase()
   const side = mark.side ? (mark.side === 'both' ? ', both toes' : `, ${mark.side} toe`) : ''
   const size = mark.sizeMm !== null && row.measured ? `, ${formatLength(mark.sizeMm, unit)} ${row.measured === 'diameter' ? 'across' : row.measured === 'depth' ? 'deep' : row.measured}` : ''
   const severity = mark.sizeMm === null ? `, ${SEVERITY[mark.severity]}` : ''

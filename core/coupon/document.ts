@@ -67,10 +67,12 @@ export interface FlawMark extends OnBead {
   /** 1 light, 2 plain, 3 bad. */
   readonly severity: 1 | 2 | 3
   readonly sizeMm: number | null
+  /** Its kind, where it has kinds and somebody said: a crack along, across or in the crater. */
+  readonly form?: string
 }
 
-/** What a gauge reads: a bead or cap across and over the plate, a fillet's legs, throat and convexity, and how far a root stands through. */
-export type ReadingKind = 'width' | 'height' | 'upper leg' | 'lower leg' | 'throat' | 'convexity' | 'penetration'
+/** What a gauge reads: a bead or cap across and over the plate, its near toe from the edge the pad began at, a fillet's legs, throat and convexity, and how far a root stands through. */
+export type ReadingKind = 'width' | 'edge to toe' | 'height' | 'upper leg' | 'lower leg' | 'throat' | 'convexity' | 'penetration'
 
 /** A gauge reading at a place. */
 export interface ReadingMark extends OnBead {

@@ -172,3 +172,10 @@ export function turnSide(mark: FlawMark): FlawMark {
   const order: readonly Side[] = ['upper', 'lower', 'both']
   return { ...mark, side: order[(order.indexOf(mark.side ?? 'both') + 1) % order.length]! }
 }
+
+/** The next form of a flaw in turn, the commonest first; flaws without forms stay as they are. */
+export function turnForm(mark: FlawMark): FlawMark {
+  const forms = discontinuityOf(mark.flaw).forms
+  if (!forms) return mark
+  return { ...mark, form: forms[(forms.findIndex(form => form.id === mark.form) + 1) % forms.length]!.id }
+}

@@ -198,7 +198,7 @@ describe('readings of a joint', () => {
   it('are legs, throat and convexity on a fillet, how far it stands through on a root', () => {
     expect(readingKinds(usualPiece('T'), { face: 'face' })).toEqual({ across: ['upper leg', 'lower leg'], over: ['throat', 'convexity'] })
     expect(readingKinds(EXAMPLE_PIPE, { face: 'root' }).over).toEqual(['penetration'])
-    expect(readingKinds(usualPiece('pad'), {}).across).toEqual(['width'])
+    expect(readingKinds(usualPiece('pad'), {}).across).toEqual(['width', 'edge to toe'])
   })
   it('are final on the last layer only', () => {
     expect(['p1-right', 'p2-left', 'p3-right', 'p4-left', 'root-side'].map(id => isLastLayer(pipe, laneOf(pipe, id)))).toEqual([false, false, true, true, false])

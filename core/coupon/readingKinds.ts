@@ -1,6 +1,6 @@
 import type { Bead, CouponDocument, ReadingKind } from './document'
 import { passOf } from './passCard'
-import { isFilletPiece, type Piece } from './piece'
+import { isFilletPiece, isPlate, type Piece } from './piece'
 
 /** What the two gauge letters read on a lane: W across it, H over it. */
 export interface ReadingKinds {
@@ -9,13 +9,13 @@ export interface ReadingKinds {
 }
 
 /**
- * Which readings a gauge takes on a lane: a bead's width and height; a fillet's legs, throat and convexity; how far a root stands through.
+ * Which readings a gauge takes on a lane: a bead's width, its line and its height; a fillet's legs, throat and convexity; how far a root stands through.
  * @example readingKinds(tee, bead).across // ['upper leg', 'lower leg']
  */
 export function readingKinds(piece: Piece, bead: Pick<Bead, 'face'>): ReadingKinds {
   if (bead.face === 'root') return { across: ['width'], over: ['penetration'] }
   if (isFilletPiece(piece)) return { across: ['upper leg', 'lower leg'], over: ['throat', 'convexity'] }
-  return { across: ['width'], over: ['height'] }
+  return { across: isPlate(piece) ? ['width', 'edge to toe'] : ['width'], over: ['height'] }
 }
 
 /** Whether a lane is of the last layer on its side: only there are sizes final. */
@@ -24,4 +24,4 @@ export function isLastLayer({ passes = [] }: Pick<CouponDocument, 'passes'>, bea
   return pass !== null && bead.face !== 'root' && passes.every(other => other.face !== pass.face || other.layer <= pass.layer)
 }
 
-export const READING_KINDS: readonly ReadingKind[] = ['width', 'height', 'upper leg', 'lower leg', 'throat', 'convexity', 'penetration']
+export const READING_KINDS: readonly ReadingKind[] = ['width', 'edge to toe', 'height', 'upper leg', 'lower leg', 'throat', 'convexity', 'penetration']

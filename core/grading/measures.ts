@@ -4,8 +4,10 @@ import type { HouseRules } from '../house'
 import { wantedWidth } from '../house'
 import { pieceOf, type DiscontinuityId } from '../trade'
 import { ELEMENTS, type ElementId } from './elements'
+import { laps } from './laps'
 import { offSize, ROOT_LIMITS_MM, sizeLimit } from './sizeLimits'
 import { unionLength, type Span } from './spans'
+import { straightness } from './straightness'
 
 /** How one element came out: how much was tried, how much of it was sound or workable, and the marks that speak against it. */
 export interface Measure {
@@ -61,10 +63,10 @@ export function measureCoupon(document: CouponDocument, rules: HouseRules): Meas
     'run': runMeasure(document, flaws, weldedMm),
     'root': rootMeasure(document, flaws),
     'toes': toesMeasure(document, flaws, weldedMm),
-    'overlap': beadMeasure(flaws, 'lap', lappedPairs(document)),
+    'overlap': beadMeasure(flaws, 'lap', lappedPairs(document), offLaps(document, rules)),
     'width': widthMeasure(document, flaws, rules),
     'size': sizeMeasure(document, rules),
-    'straightness': beadMeasure(flaws, 'crooked', laidBeads(document).length),
+    'straightness': beadMeasure(flaws, 'crooked', laidBeads(document).length, offLine(document, rules)),
     'ends': countTries(document, 'end'),
     'clean-up': cleanUpMeasure(document.cleanUp, flaws),
   }
@@ -143,12 +145,24 @@ function toesMeasure(document: CouponDocument, flaws: readonly FlawMark[], welde
   return { tried: 2 * weldedMm, sound: 2 * weldedMm - spoilt, workable: 0, markIds: spoiling.map(flaw => flaw.id) }
 }
 
-function beadMeasure(flaws: readonly FlawMark[], flaw: DiscontinuityId, tried: number): Omit<Measure, 'element'> {
+/** What gauge readings say against a bead. */
+interface GaugedOff {
+  readonly beadId: string
+  readonly markIds: readonly string[]
+}
+
+const offLine = (document: CouponDocument, rules: HouseRules): GaugedOff[] => straightness(document, rules)
+  .filter(row => exceeds(row.offMm, rules.straight.offMm)).map(({ bead, markIds }) => ({ beadId: bead.id, markIds }))
+
+const offLaps = (document: CouponDocument, { overlap }: HouseRules): GaugedOff[] => laps(document)
+  .filter(row => exceeds(overlap.low, row.share) || exceeds(row.share, overlap.high)).map(({ bead, markIds }) => ({ beadId: bead.id, markIds }))
+
+function beadMeasure(flaws: readonly FlawMark[], flaw: DiscontinuityId, tried: number, gauged: readonly GaugedOff[]): Omit<Measure, 'element'> {
   const against = flaws.filter(mark => mark.flaw === flaw)
-  const worst = new Map<string, number>()
+  const worst = new Map<string, number>(gauged.map(row => [row.beadId, 3]))
   for (const mark of against) worst.set(mark.beadId, Math.max(worst.get(mark.beadId) ?? 0, mark.severity))
   const light = [...worst.values()].filter(severity => severity === 1).length
-  return { tried, sound: Math.max(0, tried - worst.size), workable: Math.min(light, tried), markIds: against.map(mark => mark.id) }
+  return { tried, sound: Math.max(0, tried - worst.size), workable: Math.min(light, tried), markIds: [...against.map(mark => mark.id), ...gauged.flatMap(row => row.markIds)] }
 }
 
 function widthMeasure(document: CouponDocument, flaws: readonly FlawMark[], rules: HouseRules): Omit<Measure, 'element'> {

@@ -7,7 +7,14 @@ import { inches } from '../units'
 export type DiscontinuityId =
   | 'crack' | 'porosity' | 'slag' | 'incomplete fusion' | 'undercut' | 'overlap' | 'melt-through' | 'excess weld metal'
   | 'underfill' | 'sagging' | 'irregular width' | 'irregular surface' | 'arc strike' | 'spatter' | 'lap' | 'crooked'
-  | 'incomplete penetration' | 'root concavity' | 'excess penetration'
+  | 'incomplete penetration' | 'root concavity' | 'excess penetration' | 'tool mark'
+
+/** A kind within a discontinuity, with a number of its own. */
+export interface Form {
+  readonly id: string
+  readonly iso6520: string
+  readonly looksLike: string
+}
 
 export interface Discontinuity {
   readonly id: DiscontinuityId
@@ -23,17 +30,36 @@ export interface Discontinuity {
   readonly on: 'face' | 'root' | 'both'
   /** What an instructor sees, in one line. */
   readonly looksLike: string
+  /** Its kinds, the commonest first; absent where it has none. */
+  readonly forms?: readonly Form[]
 }
+
+const CRACKS: readonly Form[] = [
+  { id: 'crater', iso6520: '104', looksLike: 'a star or a line in the crater' },
+  { id: 'longitudinal', iso6520: '101', looksLike: 'along the bead' },
+  { id: 'transverse', iso6520: '102', looksLike: 'across the bead' },
+]
+const PORES: readonly Form[] = [
+  { id: 'single', iso6520: '2017', looksLike: 'one pinhole in the face' },
+  { id: 'scattered', iso6520: '2012', looksLike: 'pinholes here and there' },
+  { id: 'cluster', iso6520: '2013', looksLike: 'a nest of pinholes' },
+  { id: 'linear', iso6520: '2014', looksLike: 'pinholes in a row along the bead' },
+]
+const TOOL_MARKS: readonly Form[] = [
+  { id: 'grinding', iso6520: '604', looksLike: 'a dish or scratches left by the wheel' },
+  { id: 'chipping', iso6520: '605', looksLike: 'a nick left by the hammer or chisel' },
+  { id: 'torn surface', iso6520: '603', looksLike: 'metal torn where something was broken off' },
+]
 
 const in32 = (n: number) => inches(n / 32)
 
 export const DISCONTINUITIES: readonly Discontinuity[] = [
   { id: 'undercut', name: 'Undercut', iso6520: '5011', givenAs: 'span', sided: true, measured: 'depth', degreeSizesMm: [in32(0.5), in32(1), in32(2)], on: 'both', looksLike: 'a groove melted beside the toe, not filled' },
   { id: 'overlap', name: 'Overlap', iso6520: '506', givenAs: 'span', sided: true, measured: 'length', degreeSizesMm: null, on: 'face', looksLike: 'metal rolled over the toe, not fused' },
-  { id: 'porosity', name: 'Porosity', iso6520: '2017', givenAs: 'point', sided: false, measured: 'diameter', degreeSizesMm: [in32(1), in32(2), in32(3)], on: 'both', looksLike: 'pinholes' },
+  { id: 'porosity', name: 'Porosity', iso6520: '2017', givenAs: 'point', sided: false, measured: 'diameter', degreeSizesMm: [in32(1), in32(2), in32(3)], on: 'both', looksLike: 'pinholes', forms: PORES },
   { id: 'slag', name: 'Slag', iso6520: '301', givenAs: 'span', sided: false, measured: 'length', degreeSizesMm: null, on: 'both', looksLike: 'slag left in the toe or the restart' },
   { id: 'incomplete fusion', name: 'Incomplete fusion', iso6520: '401', givenAs: 'span', sided: true, measured: 'length', degreeSizesMm: null, on: 'both', looksLike: 'a dark line where bead did not wet plate or bead' },
-  { id: 'crack', name: 'Crack', iso6520: '100', givenAs: 'span', sided: false, measured: 'length', degreeSizesMm: null, on: 'both', looksLike: 'a sharp line, often in a crater' },
+  { id: 'crack', name: 'Crack', iso6520: '100', givenAs: 'span', sided: false, measured: 'length', degreeSizesMm: null, on: 'both', looksLike: 'a sharp line, often in a crater', forms: CRACKS },
   { id: 'lap', name: 'Lap between beads', iso6520: null, givenAs: 'bead', sided: false, measured: null, degreeSizesMm: null, on: 'face', looksLike: 'laid too far over the last bead, or a groove left between' },
   { id: 'crooked', name: 'Crooked', iso6520: null, givenAs: 'bead', sided: false, measured: 'offset', degreeSizesMm: [in32(2), in32(4), in32(6)], on: 'face', looksLike: 'wanders off the line' },
   { id: 'irregular width', name: 'Uneven width', iso6520: '513', givenAs: 'bead', sided: false, measured: null, degreeSizesMm: null, on: 'face', looksLike: 'thick and thin along the bead' },
@@ -44,6 +70,7 @@ export const DISCONTINUITIES: readonly Discontinuity[] = [
   { id: 'melt-through', name: 'Burn-through', iso6520: '510', givenAs: 'point', sided: false, measured: null, degreeSizesMm: null, on: 'both', looksLike: 'a hole through the plate' },
   { id: 'arc strike', name: 'Stray strike', iso6520: '601', givenAs: 'point', sided: false, measured: null, degreeSizesMm: null, on: 'face', looksLike: 'struck off the bead and not melted over' },
   { id: 'spatter', name: 'Spatter', iso6520: '602', givenAs: 'bead', sided: false, measured: null, degreeSizesMm: null, on: 'face', looksLike: 'drops stuck to the plate' },
+  { id: 'tool mark', name: 'Tool mark', iso6520: '604', givenAs: 'point', sided: false, measured: null, degreeSizesMm: null, on: 'both', looksLike: 'ground, chipped or torn into the surface', forms: TOOL_MARKS },
   { id: 'incomplete penetration', name: 'Incomplete penetration', iso6520: '4021', givenAs: 'span', sided: false, measured: 'length', degreeSizesMm: null, on: 'root', looksLike: 'an edge of the land still to be seen from the root side' },
   { id: 'root concavity', name: 'Root concavity', iso6520: '515', givenAs: 'span', sided: false, measured: 'depth', degreeSizesMm: [in32(1), in32(3), in32(4)], on: 'root', looksLike: 'the root drawn in, under the plate' },
   { id: 'excess penetration', name: 'Too much through', iso6520: '504', givenAs: 'span', sided: false, measured: 'height', degreeSizesMm: [in32(3), in32(5), in32(8)], on: 'root', looksLike: 'metal hanging through the root' },
@@ -58,4 +85,13 @@ export function discontinuityOf(id: string): Discontinuity {
   const found = DISCONTINUITIES.find(row => row.id === id)
   if (!found) throw new RangeError(`No discontinuity "${id}"`)
   return found
+}
+
+/**
+ * The number of a discontinuity by ISO 6520-1, of its form where one is named.
+ * @example iso6520Of('crack', 'crater') // '104'
+ */
+export function iso6520Of(id: DiscontinuityId, form?: string): string | null {
+  const row = discontinuityOf(id)
+  return row.forms?.find(one => one.id === form)?.iso6520 ?? row.iso6520
 }

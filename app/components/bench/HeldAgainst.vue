@@ -16,10 +16,9 @@ const sets = computed(() => criteria.offered.filter(set => criteria.chosen.inclu
 const held = computed(() => sets.value.map(set => holdAgainst(props.document, set, props.unit)))
 const OUTCOMES = { 'pass': 'passes', 'fail': 'fails', 'not gauged': 'not all gauged' } as const
 const allowed = (row: HeldRow) => (row.limit === 0 ? 'none' : sayAmount(row.criterion.observed, row.limit, props.unit))
-function show(row: HeldRow) {
-  if (row.markIds.length === 0) return
+function show(markIds: readonly string[]) {
   emit('close')
-  bench.showInTurn(row.markIds)
+  bench.showInTurn(markIds)
 }
 </script>
 
@@ -27,6 +26,7 @@ function show(row: HeldRow) {
   <v-dialog :model-value="true" max-width="860" aria-label="Held against codes" @update:model-value="$emit('close')">
     <div class="panel held">
       <h2>Held against codes</h2>
+      <MeasuredLines :document="document" :unit="unit" @show="show" />
       <v-select v-model="criteria.chosen" label="Sets of criteria" multiple chips closable-chips hide-details :items="criteria.offered.map(set => ({ value: set.id, title: set.name }))" />
       <p v-if="held.length === 0" class="quiet">Choose a set.</p>
       <section v-for="one in held" :key="one.set.id" :aria-label="one.set.name">
@@ -37,7 +37,7 @@ function show(row: HeldRow) {
           <tbody>
             <tr v-for="row in one.rows" :key="row.criterion.id" :class="row.outcome.replace(' ', '-')">
               <th scope="row">{{ row.name }}</th><td class="num">{{ sayAmount(row.criterion.observed, row.measured, unit) }}</td><td class="num">{{ allowed(row) }}</td><td class="clause">{{ row.criterion.clause }}</td>
-              <td><button v-if="row.markIds.length > 0" type="button" @click="show(row)">fails: show</button><template v-else>{{ row.outcome === 'pass' ? 'passes' : row.outcome === 'fail' ? 'fails' : '' }}</template></td>
+              <td><button v-if="row.markIds.length > 0" type="button" @click="show(row.markIds)">fails: show</button><template v-else>{{ row.outcome === 'pass' ? 'passes' : row.outcome === 'fail' ? 'fails' : '' }}</template></td>
             </tr>
           </tbody>
         </table>

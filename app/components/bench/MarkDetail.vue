@@ -23,6 +23,7 @@ const sound = computed(() => {
   return `sound: height within ${within(heightMm)}, width ${within(widthMm)}, line ${within(lineMm)}, and clean`
 })
 const isJoin = computed(() => props.mark?.kind === 'restart' || props.mark?.kind === 'tie-in')
+const forms = computed(() => (props.mark && isFlaw(props.mark) ? discontinuityOf(props.mark.flaw).forms ?? [] : []))
 const hasSide = computed(() => props.mark !== null && isFlaw(props.mark) && discontinuityOf(props.mark.flaw).sided)
 </script>
 
@@ -37,6 +38,9 @@ const hasSide = computed(() => props.mark !== null && isFlaw(props.mark) && disc
       </div>
       <div v-if="isTry(mark) && mark.degree !== 'sound'" class="row" role="group" aria-label="What is wrong">
         <button v-for="fault in FAULTS[mark.kind]" :key="fault" type="button" :aria-pressed="mark.fault === fault" @click="hand.setFault(mark, mark.fault === fault ? null : fault)">{{ fault }}</button>
+      </div>
+      <div v-if="mark.kind === 'flaw' && forms.length > 0" class="row" role="group" aria-label="Which kind">
+        <button v-for="form in forms" :key="form.id" type="button" :aria-pressed="mark.form === form.id" @click="hand.setForm(form.id)">{{ form.id }}</button>
       </div>
       <p v-if="isJoin && degree === 0" class="quiet">{{ sound }}</p>
       <div class="row">

@@ -14,9 +14,9 @@ const what = computed(() => {
   const bead = beadOf(props.document, props.place.beadId)
   return hasGroove(props.document.piece) && isLastLayer(props.document, bead) ? 'Cap' : bead.face === 'root' ? 'Root' : 'Bead'
 })
-const NAMES: Readonly<Partial<Record<ReadingKind, string>>> = { penetration: 'Stands through by' }
+const NAMES: Readonly<Partial<Record<ReadingKind, string>>> = { 'penetration': 'Stands through by', 'edge to toe': 'Edge of the plate to its near toe' }
 const nameOf = (of: ReadingKind) => NAMES[of] ?? (of === 'width' || of === 'height' ? `${what.value} ${of} here` : `${of[0]!.toUpperCase()}${of.slice(1)} here`)
-const fields = computed(() => props.kinds.map(of => ({ of, input: length(of, nameOf(of), 0, 60, 6) })))
+const fields = computed(() => props.kinds.map(of => ({ of, input: length(of, nameOf(of), 0, of === 'edge to toe' ? 1000 : 60, 6) })))
 /** What the joint wants of it, where anything is laid down. */
 function wants(of: ReadingKind): string {
   const limit = sizeLimit(props.document, newReading('', of, props.place, 0), bench.rules)

@@ -39,6 +39,7 @@ export const FACE_KINDS: readonly MarkKind[] = [
   flaw('D', 'underfill'),
   flaw('M', 'sagging'),
   flaw('Z', 'melt-through'),
+  flaw('\\', 'tool mark'),
 ]
 
 /** On the root side the letters keep their sense: too much, too little, not through. */
@@ -52,6 +53,7 @@ export const ROOT_KINDS: readonly MarkKind[] = [
   flaw('P', 'porosity'),
   flaw('G', 'slag'),
   flaw('K', 'crack'),
+  flaw('\\', 'tool mark'),
   ...READINGS,
 ]
 

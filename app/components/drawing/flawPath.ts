@@ -28,8 +28,11 @@ export function flawShape(flaw: FlawMark, bead: Bead, placement: Placement): Fla
     case 'slag':
       return { d: wave(from, to, at(-0.38), 0.7, 3), filled: false, strokeMm: 1.5 }
     case 'crack':
-      return { d: zigzag(from, to, at(0), 0.9, 1.6), filled: false, strokeMm: 0.55 }
+      return { d: crack(flaw, from, to, at(0), bead.widthMm), filled: false, strokeMm: 0.55 }
+    case 'tool mark':
+      return { d: toolMark(flaw.form, from, at(0)), filled: false, strokeMm: 0.6 }
     case 'porosity':
+      if (flaw.form) return { d: pores(flaw.form, flaw.severity).map(([dx, dy]) => dot(from + dx, at(0) + dy, Math.max(0.5, size / 2.6))).join(' '), filled: true, strokeMm: 0 }
       return { d: [[0, 0], [1.9, 1.1], [-1.7, 1.3], [0.8, -1.9], [-1.2, -1.4]].slice(0, 1 + flaw.severity).map(([dx, dy]) => dot(from + dx!, at(0) + dy!, Math.max(0.6, size / 2.4))).join(' '), filled: true, strokeMm: 0 }
     case 'arc strike':
       return { d: burst(from, at(0.95), 1.8), filled: false, strokeMm: 0.6 }
@@ -84,4 +87,31 @@ const burst = (x: number, y: number, r: number) => [0, 45, 90, 135].map((degrees
 function ticks(from: number, to: number, y: number, height: number, every: number): string {
   const count = Math.max(2, Math.round((to - from) / every))
   return Array.from({ length: count }, (_, n) => `M${from + ((n + 0.5) * (to - from)) / count} ${y} v${height}`).join(' ')
+}
+
+/** Along the bead, across it, or a star where the arc broke off. */
+function crack({ form }: FlawMark, from: number, to: number, y: number, widthMm: number): string {
+  const middle = (from + to) / 2
+  if (form === 'transverse') return `M${middle} ${y - widthMm * 0.46} l0.7 ${widthMm * 0.3} l-1.2 ${widthMm * 0.3} l0.8 ${widthMm * 0.32}`
+  if (form === 'crater') return [20, 95, 150, 215, 300].map((degrees) => {
+    const [dx, dy] = [Math.cos((degrees * Math.PI) / 180), Math.sin((degrees * Math.PI) / 180)]
+    return `M${middle} ${y} l${dx * 1.1 - dy * 0.4} ${dy * 1.1 + dx * 0.4} l${dx * 1.3 + dy * 0.4} ${dy * 1.3 - dx * 0.4}`
+  }).join(' ')
+  return zigzag(from, to, y, 0.9, 1.6)
+}
+
+/** Where the pores of a form lie about their place, mm. */
+function pores(form: string, severity: number): readonly (readonly [number, number])[] {
+  if (form === 'single') return [[0, 0]]
+  const count = 2 + 2 * severity
+  if (form === 'linear') return Array.from({ length: count }, (_, n) => [(n - (count - 1) / 2) * 2.4, (n % 2) * 0.3] as const)
+  const spread = form === 'cluster' ? 1.5 : 4.2
+  return Array.from({ length: count }, (_, n) => [Math.cos(n * 2.4) * spread * Math.sqrt((n + 1) / count) * (form === 'cluster' ? 1 : 1.8), Math.sin(n * 2.4) * spread * Math.sqrt((n + 1) / count) * 0.6] as const)
+}
+
+/** Scratches of a wheel, the nick of a chisel, or a torn edge. */
+function toolMark(form: string | undefined, x: number, y: number): string {
+  if (form === 'chipping') return `M${x - 1.8} ${y - 1.4} L${x + 0.2} ${y + 1.5} L${x + 1.6} ${y - 1}`
+  if (form === 'torn surface') return `M${x - 2.2} ${y} l0.8 -1.5 l0.7 1.9 l0.9 -2 l0.6 2.2 l0.9 -1.2 M${x - 2.2} ${y + 1.4} h4.2`
+  return [-1.5, -0.5, 0.5, 1.5].map(dy => `M${x - 2.4} ${y + dy + 0.5} L${x + 2.4} ${y + dy - 0.5}`).join(' ')
 }
