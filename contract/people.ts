@@ -1,5 +1,5 @@
 import { array, boolean, number, object, string } from 'yup'
-import type { Hand, RunAgain, Verdict } from '../core/coupon'
+import type { CouponDocument, Hand, RunAgain, Verdict } from '../core/coupon'
 import { day, label, timeOfDay, uuid } from './fields'
 
 export type Role = 'lead' | 'instructor' | 'student'
@@ -132,4 +132,6 @@ export interface FloorStudent extends Student {
     readonly verdict: Verdict
     readonly nextRun: string
   })
+  /** The coupon that the student has read already and that waits for the instructor, as it lies, without the student's marks. */
+  readonly selfRead: null | { readonly couponId: string, readonly document: CouponDocument }
 }

@@ -1,3 +1,4 @@
+import { useReadings } from '~/stores/readings'
 import { useSession } from '~/stores/session'
 
 /** Everyone signs in first; a student is shown that student's own record and nothing else. */
@@ -10,9 +11,13 @@ export default defineNuxtRouteMiddleware(async (to) => {
     // The server is away: whoever was on the bench goes on from the draft in this browser.
     return to.path === '/away' ? undefined : navigateTo({ path: '/away', query: { to: to.fullPath } })
   }
+  if (!session.me && await isTablet()) return to.path === '/kiosk' ? undefined : navigateTo('/kiosk')
   if (!session.me) return navigateTo({ path: '/sign-in', query: to.fullPath === '/' ? {} : { to: to.fullPath } })
   if (session.me.role === 'student') {
     const own = `/record/${session.me.studentId}`
-    if (to.path !== own) return navigateTo(own)
+    if (to.path !== own && to.path !== '/kiosk') return navigateTo(own)
   }
 })
+
+/** Whether this is the tablet that was handed over to a section's students. */
+const isTablet = () => useReadings().askKiosk().then(() => true, () => false)

@@ -4,10 +4,15 @@ import { describeRod } from '~~/core/coupon'
 import { spokenDay, today } from '~/composables/classDay'
 import { useLoader } from '~/composables/loader'
 import { useFloor } from '~/stores/floor'
+import { useReadings } from '~/stores/readings'
+import { messageOf } from '~/stores/request'
 import { useSections } from '~/stores/sections'
 
 const sections = useSections()
 const floor = useFloor()
+const readings = useReadings()
+const handing = ref(false)
+const refused = ref('')
 useHead({ title: 'Floor · Fusilis' })
 
 const { loading, problem, load } = useLoader(async () => {
@@ -16,6 +21,16 @@ const { loading, problem, load } = useLoader(async () => {
 })
 onMounted(load)
 watch(() => sections.current?.id, (id, before) => { if (before && id) void load() })
+
+/** A whole new page: nothing of the instructor's stays in the tablet's memory. */
+async function handOver() {
+  try {
+    await readings.handOver(sections.current!.id)
+    window.location.assign('/kiosk')
+  } catch (error) {
+    refused.value = messageOf(error)
+  }
+}
 
 const readToday = computed(() => floor.students.filter(student => student.last?.classDay === today()).length)
 const meetings = computed(() => sections.current?.meetings.map(one => `${one.weekday} ${one.from}–${one.to}`).join(', ') ?? '')
@@ -32,6 +47,7 @@ useEventListener(document, 'keydown', (event) => {
     <header class="page-head">
       <div><h1>{{ sections.current?.name ?? 'Floor' }}</h1><p>{{ meetings }}</p></div>
       <div class="push"><SectionChooser /></div>
+      <v-btn v-if="queue[0]" variant="outlined" @click="handing = true; refused = ''">Hand over tablet</v-btn>
       <v-btn v-if="queue[0]" color="primary" :to="{ path: '/bench', query: { student: queue[0].id } }">Next coupon <kbd class="key">N</kbd></v-btn>
     </header>
     <PageState v-if="problem || (loading && floor.students.length === 0)" :problem="problem" :loading="loading" @again="load" />
@@ -45,6 +61,7 @@ useEventListener(document, 'keydown', (event) => {
             <span class="booth num" :aria-label="student.booth ? `booth ${student.booth}` : 'no booth'">{{ student.booth ?? '–' }}</span>
             <NuxtLink class="name" :to="`/record/${student.id}`">{{ student.name }}</NuxtLink>
             <span v-if="student.hand === 'left'" class="hand">left hand</span>
+            <span v-if="student.selfRead" class="hand">has read it</span>
             <v-btn variant="outlined" :to="{ path: '/bench', query: { student: student.id } }" :aria-label="`Read a coupon of ${student.name}`">Read</v-btn>
           </div>
           <div v-if="student.last" class="last">
@@ -58,6 +75,9 @@ useEventListener(document, 'keydown', (event) => {
         </li>
       </ul>
     </template>
+    <FormDialog v-if="handing" heading="Hand this tablet over?" save="Hand over" :message="refused" @submit="handOver" @close="handing = false">
+      <p>Students of {{ sections.current?.name }} read their own coupons on it, each with a code. You are signed out; sign in again to take it back.</p>
+    </FormDialog>
   </div>
 </template>
 

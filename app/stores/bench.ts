@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { v7 as uuid } from 'uuid'
-import type { CouponDocument, Mark, Pass, Place, SetUpChange, Ticket } from '~~/core/coupon'
+import type { CouponDocument, Mark, Pass, Place, RunAgain, SetUpChange, Ticket } from '~~/core/coupon'
 import { addPass, layOutAgain, newCoupon, passOf, placeOnRow, removePass, thicknessOf } from '~~/core/coupon'
 import { gradeCoupon } from '~~/core/grading'
 import { questionFor, readCoupon, type CauseId } from '~~/core/reading'
@@ -28,12 +28,24 @@ interface Draft extends Open {
 }
 
 const draftKey = (accountId: string) => `fusilis.draft.${accountId}`
+/** A blind reading keeps a draft of its own, beside the coupon that is on the bench. */
+const blindKey = ({ id, stage, student }: Blind) => `fusilis.blind.${student.id}.${id}.${stage}`
+
+/** A coupon that is read blind. */
+interface Blind {
+  readonly id: string
+  readonly stage: string
+  readonly student: Open['student']
+}
+
+/** Whose coupon is laid out: a student, and how the last one was run. */
+type Welder = Pick<FloorStudent, 'id' | 'hand' | 'booth'> & { readonly last: RunAgain | null }
 
 const FIRST_PLATE = { kind: 'pad', lengthMm: inches(6), widthMm: inches(4), thicknessMm: inches(3 / 8) } as const
 const FIRST_BEADS = 6
 
 /** A new student's first slip: the ladder's first pad, by its card. */
-function firstTicket(student: FloorStudent, rules: HouseRules): Ticket {
+function firstTicket(student: Welder, rules: HouseRules): Ticket {
   const rung = padRungs(rules)[0]!
   return { ...rungSettings(rung, student.hand, FIRST_PLATE.thicknessMm, rules), rods: 'new', hand: student.hand, booth: student.booth }
 }
@@ -60,7 +72,8 @@ export const useBench = defineStore('bench', () => {
   /** A joint is drawn a pass at a time, or all its passes in rows. */
   const view = ref<LaneView>('one pass')
   const keptAt = ref<'here' | 'nowhere'>('here')
-  let accountId = ''
+  /** Where the browser keeps what is on the bench. */
+  let draft = ''
 
   const rules = computed(() => houseRules.rulesOf(document.value?.rulesVersion ?? houseRules.current.version))
   const grade = computed(() => (document.value ? gradeCoupon(document.value, rules.value) : null))
@@ -78,7 +91,7 @@ export const useBench = defineStore('bench', () => {
   function keepDraft(): void {
     if (!open.value || !document.value) return
     try {
-      localStorage.setItem(draftKey(accountId), JSON.stringify({ ...open.value, touched: touched.value, document: document.value } satisfies Draft))
+      localStorage.setItem(draft, JSON.stringify({ ...open.value, touched: touched.value, document: document.value } satisfies Draft))
       keptAt.value = 'here'
     } catch {
       keptAt.value = 'nowhere'
@@ -86,7 +99,7 @@ export const useBench = defineStore('bench', () => {
   }
 
   function dropDraft(): void {
-    localStorage.removeItem(draftKey(accountId))
+    localStorage.removeItem(draft)
   }
 
   function lay(opened: Open, doc: CouponDocument): void {
@@ -102,8 +115,13 @@ export const useBench = defineStore('bench', () => {
 
   /** Takes up the coupon that was on the bench before a reload. True when there was one. */
   function resume(account: string): boolean {
-    accountId = account
-    const kept = localStorage.getItem(draftKey(account))
+    draft = draftKey(account)
+    return takeUp()
+  }
+
+  /** Takes up the draft that the browser keeps. True when there was one. */
+  function takeUp(): boolean {
+    const kept = localStorage.getItem(draft)
     if (!kept) return false
     try {
       const { document: doc, touched: marked, ...opened } = JSON.parse(kept) as Draft
@@ -116,13 +134,26 @@ export const useBench = defineStore('bench', () => {
     }
   }
 
-  /** Opens a new coupon for a student, as that student's last one was run. */
-  function openNew(student: FloorStudent, classDay: string): void {
+  /** A new coupon of a student, laid out as the last one was run. */
+  function laidOutFor(student: Welder, classDay: string): CouponDocument {
     const ticket = student.last ? ticketAgain(student.last.ticket, student.booth) : firstTicket(student, houseRules.current.rules)
     const beadCount = student.last?.beadCount ?? FIRST_BEADS
     const wanted = { studentId: student.id, classDay, rulesVersion: houseRules.current.version, ticket, piece: student.last?.piece ?? FIRST_PLATE, beadCount, ...(student.last?.passes ? { passes: student.last.passes } : {}) }
-    lay({ id: uuid(), baseVersion: 0, student: { id: student.id, name: student.name }, presetDegrees: student.last?.nextPresetDegrees ?? null }, newCoupon(wanted, houseRules.current.rules))
+    return newCoupon(wanted, houseRules.current.rules)
+  }
+
+  /** Opens a new coupon for a student; one that the student has read already is the same coupon, as it lies. */
+  function openNew(student: FloorStudent, classDay: string): void {
+    const { selfRead } = student
+    lay({ id: selfRead?.couponId ?? uuid(), baseVersion: 0, student: { id: student.id, name: student.name }, presetDegrees: student.last?.nextPresetDegrees ?? null },
+      selfRead?.document ?? laidOutFor(student, classDay))
     keepDraft()
+  }
+
+  /** Opens a coupon to be read blind, where it was left before a reload. */
+  function openBlind(blind: Blind, document: CouponDocument): void {
+    draft = blindKey(blind)
+    if (!takeUp()) lay({ id: blind.id, baseVersion: 0, student: { id: blind.student.id, name: blind.student.name } }, document)
   }
 
   /** Opens a saved coupon to read or grade it again. */
@@ -263,6 +294,11 @@ export const useBench = defineStore('bench', () => {
 
   function clear(): void {
     dropDraft()
+    putAway()
+  }
+
+  /** Takes the coupon off the bench; its draft stays in the browser. */
+  function putAway(): void {
     open.value = null
     document.value = null
     touched.value = false
@@ -273,6 +309,6 @@ export const useBench = defineStore('bench', () => {
 
   return {
     open, document, cursor, cursorFace, pass, view, selectedId, selected, past, future, touched, keptAt, rules, grade, reading, question, remarks, isRegrade,
-    resume, openNew, openSaved, openKept, edit, undo, redo, moveCursor, goToRow, showInTurn, select, changeSetUp, addBead, setPass, keepFitUp, answer, sayCause, turnView, timeBead, save, settle, clear,
+    resume, laidOutFor, openNew, openSaved, openKept, openBlind, putAway, edit, undo, redo, moveCursor, goToRow, showInTurn, select, changeSetUp, addBead, setPass, keepFitUp, answer, sayCause, turnView, timeBead, save, settle, clear,
   }
 })

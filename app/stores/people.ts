@@ -15,6 +15,10 @@ export const usePeople = defineStore('people', () => {
     await request(id ? 'PUT' : 'POST', id ? `/api/students/${id}` : '/api/students', fields)
   }
 
+  async function setCode(id: string, code: string): Promise<void> {
+    await request('PUT', `/api/students/${id}/code`, { code })
+  }
+
   const importRoster = (roster: RosterImport) => request<Student[]>('POST', '/api/students/import', roster)
 
   async function loadAccounts(): Promise<void> {
@@ -26,5 +30,5 @@ export const usePeople = defineStore('people', () => {
     await loadAccounts()
   }
 
-  return { students, accounts, loadStudents, saveStudent, importRoster, loadAccounts, saveAccount }
+  return { students, accounts, loadStudents, saveStudent, setCode, importRoster, loadAccounts, saveAccount }
 })

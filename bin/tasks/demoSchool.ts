@@ -2,12 +2,15 @@ import { Hash } from '@adonisjs/hash'
 import { Scrypt } from '@adonisjs/hash/drivers/scrypt'
 import { v7 as uuid } from 'uuid'
 import { growSchool, SCHOOL_NAME, SCHOOL_RULES, type DemoCoupon } from '../../demo/gannetQuay'
+import { readAs, SECOND_INSTRUCTOR, studentsEye, type Eye } from '../../demo/readings'
 import { seededRandom, type Random } from '../../core/simulate'
 import { DEMO_ACCOUNTS, DEMO_PASSWORD } from '../../server/demoAccounts'
 import { addAccount, foundSchool } from '../../server/store/accounts'
 import { saveCoupon } from '../../server/store/coupons'
 import { addRules } from '../../server/store/houseRules'
 import { addSection } from '../../server/store/sections'
+import { keepReading, type Reader } from '../../server/store/readings'
+import { setStudentCode } from '../../server/store/studentCodes'
 import { addStudent } from '../../server/store/students'
 
 const AT_ONCE = 8
@@ -15,7 +18,8 @@ const AT_ONCE = 8
 /** Puts the made-up school into an empty database; the same seed and day give the same school. */
 export async function fillDemo(seed: number, lastDay: string): Promise<void> {
   const random = seededRandom(seed)
-  const password = await new Hash(new Scrypt({})).make(DEMO_PASSWORD)
+  const hash = new Hash(new Scrypt({}))
+  const password = await hash.make(DEMO_PASSWORD)
   const [lead, instructor, pupil] = DEMO_ACCOUNTS
   const head = await foundSchool(SCHOOL_NAME, lead, password)
   if (!head) throw new Error('There is a school in this database already')
@@ -27,7 +31,14 @@ export async function fillDemo(seed: number, lastDay: string): Promise<void> {
     for (const { name, hand, booth, startDate, coupons } of students) {
       const student = await addStudent({ name, hand, booth, startDate, sectionId: section.id, active: true })
       if (name === pupil.name) await addAccount({ ...pupil, studentId: student.id, active: true }, password)
-      for (const coupon of coupons) jobs.push(saving(student.id, coupon, teacher, couponId(coupon, random)))
+      jobs.push(async () => { await setStudentCode(student.id, await hash.make(demoCode(booth))) })
+      for (const [n, coupon] of coupons.entries()) {
+        const id = couponId(coupon, random)
+        jobs.push(saving(student.id, coupon, teacher, id))
+        const own = { ...coupon, document: { ...coupon.document, studentId: student.id } }
+        if (n % 9 === 4) jobs.push(reading(id, own, { kind: 'student', id: student.id }, studentsEye(n / coupons.length)))
+        if (n % 30 === 17) jobs.push(reading(id, own, { kind: 'instructor', id: head.id }, SECOND_INSTRUCTOR))
+      }
     }
   }
   await atOnce(jobs)
@@ -35,6 +46,16 @@ export async function fillDemo(seed: number, lastDay: string): Promise<void> {
 
 function saving(studentId: string, { document, savedAt }: DemoCoupon, by: { id: string, name: string }, id: string) {
   return () => saveCoupon(id, { baseVersion: 0, why: '', document: { ...document, studentId } }, SCHOOL_RULES, { id: by.id, name: by.name, now: savedAt })
+}
+
+/** Codes of the made-up school's students, for the shared tablet: 10 and the booth. */
+export const demoCode = (booth: number): string => `10${String(booth).padStart(2, '0')}`
+
+/** A blind reading beside the coupon's own, by chances of its own. */
+function reading(couponId: string, { document, savedAt }: DemoCoupon, by: Reader, eye: Eye) {
+  const random = seededRandom(savedAt.getTime() % 2 ** 31)
+  const id = uuid({ msecs: savedAt.getTime(), random: Uint8Array.from({ length: 16 }, () => Math.floor(random.uniform() * 256)) })
+  return () => keepReading(id, { couponId, stage: 'after chipping', document: readAs(document, eye, random) }, by, savedAt)
 }
 
 function couponId({ savedAt }: DemoCoupon, random: Random): string {

@@ -1,6 +1,7 @@
 import { defineEventHandler, setResponseStatus } from 'h3'
 import type { Me } from '../../contract/people'
 import { firstLeadSchema } from '../../contract/people'
+import { beginSession } from '../http/beginSession'
 import { readAs } from '../http/readAs'
 import { refuse } from '../http/refuse'
 import { foundSchool } from '../store/accounts'
@@ -10,7 +11,7 @@ export default defineEventHandler(async (event): Promise<Me> => {
   const wanted = await readAs<{ school: string, name: string, username: string, password: string }>(event, firstLeadSchema)
   const account = await foundSchool(wanted.school, wanted, await hashPassword(wanted.password))
   if (!account) throw refuse(409, 'Already set up', 'This school has its first lead instructor; sign in.')
-  await setUserSession(event, { user: { id: account.id } })
+  await beginSession(event, { user: { id: account.id } })
   setResponseStatus(event, 201)
   return { id: account.id, name: account.name, role: account.role, studentId: null }
 })

@@ -1,6 +1,7 @@
 import { defineEventHandler, getRequestIP } from 'h3'
 import type { Me } from '../../contract/people'
 import { signInSchema } from '../../contract/people'
+import { beginSession } from '../http/beginSession'
 import { readAs } from '../http/readAs'
 import { refuse } from '../http/refuse'
 import { findForSignIn } from '../store/accounts'
@@ -20,6 +21,6 @@ export default defineEventHandler(async (event): Promise<Me> => {
     await noteFailure(username, address, now)
     throw refuse(401, 'Not signed in', 'User name and password do not match.')
   }
-  await replaceUserSession(event, { user: { id: found.me.id } })
+  await beginSession(event, { user: { id: found.me.id } })
   return found.me
 })

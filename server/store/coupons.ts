@@ -27,6 +27,12 @@ export async function findCoupon(id: string, on: Queries = database()): Promise<
   return row ? toSaved(row) : null
 }
 
+/** Whose account saved a coupon last; null when there is no such coupon. */
+export async function savedBy(id: string): Promise<string | null> {
+  const [row] = await rows<{ saved_by: string }>(database(), 'SELECT saved_by FROM coupon WHERE id = ?', [id])
+  return row?.saved_by ?? null
+}
+
 export type SaveOutcome = { readonly saved: SavedCoupon } | { readonly theirs: SavedCoupon }
 
 /** Who saves, and when. */

@@ -1,4 +1,5 @@
 import { v7 as uuid } from 'uuid'
+import { blindCopy } from '../../core/agreement'
 import { runAgain, type CouponDocument, type Verdict } from '../../core/coupon'
 import type { FloorStudent, RosterImport, Student, StudentFields } from '../../contract/people'
 import { database, fromJson, inTransaction, insertMany, rows, run, toIso } from './database'
@@ -60,16 +61,22 @@ interface FloorRow extends StudentRow {
   verdict: Verdict
   next_run: string
   document: unknown
+  read_id: string | null
+  read_document: unknown
 }
 
 /** The active students of a section, each with the newest coupon: what the instructor sees walking the floor. */
 export async function listFloor(sectionId: string): Promise<FloorStudent[]> {
   const found = await rows<FloorRow>(database(), `
-    SELECT ${COLUMNS}, coupon.id AS coupon_id, coupon.class_day, coupon.saved_at, coupon.verdict, coupon.next_run, coupon.document
+    SELECT ${COLUMNS}, coupon.id AS coupon_id, coupon.class_day, coupon.saved_at, coupon.verdict, coupon.next_run, coupon.document,
+      blind_reading.coupon_id AS read_id, blind_reading.document AS read_document
     FROM student LEFT JOIN coupon ON coupon.id = (
       SELECT newest.id FROM coupon AS newest WHERE newest.student_id = student.id ORDER BY newest.class_day DESC, newest.id DESC LIMIT 1)
+    LEFT JOIN blind_reading ON blind_reading.id = (
+      SELECT own.id FROM blind_reading AS own WHERE own.student_id = student.id AND own.reader_kind = 'student' AND own.made_at > UTC_TIMESTAMP() - INTERVAL 7 DAY
+        AND NOT EXISTS (SELECT 1 FROM coupon AS kept WHERE kept.id = own.coupon_id) ORDER BY own.made_at DESC LIMIT 1)
     WHERE student.section_id = ? AND student.active ORDER BY student.name`, [sectionId])
-  return found.map(row => ({ ...toStudent(row), last: row.coupon_id === null ? null : lastCoupon(row.coupon_id, row) }))
+  return found.map(row => ({ ...toStudent(row), last: row.coupon_id === null ? null : lastCoupon(row.coupon_id, row), selfRead: selfRead(row) }))
 }
 
 function lastCoupon(couponId: string, row: FloorRow): NonNullable<FloorStudent['last']> {
@@ -78,4 +85,8 @@ function lastCoupon(couponId: string, row: FloorRow): NonNullable<FloorStudent['
     couponId, classDay: row.class_day, savedAt: toIso(row.saved_at), verdict: row.verdict, nextRun: row.next_run,
     ...runAgain(document),
   }
+}
+
+function selfRead({ read_id: couponId, read_document: document }: FloorRow): FloorStudent['selfRead'] {
+  return couponId === null ? null : { couponId, document: blindCopy(fromJson<CouponDocument>(document)) }
 }

@@ -8,12 +8,15 @@ import { ADDRESS, PASSWORD, Visitor } from '../session'
 
 const NOBODY = '01900000-0000-7000-8000-00000000dead'
 
-type Who = 'anyone' | 'signed in' | 'own' | 'staff' | 'lead'
+type Who = 'anyone' | 'signed in' | 'own' | 'staff' | 'lead' | 'tablet'
 
 /** Who may use each route. A route that is not on this list fails the test. */
 const ROUTES: Readonly<Record<string, Who>> = {
   'GET /api/health': 'anyone', 'GET /api/welcome': 'anyone', 'POST /api/first-lead': 'anyone', 'POST /api/session': 'anyone', 'DELETE /api/session': 'anyone',
   'GET /api/session': 'signed in', 'GET /api/house-rules': 'signed in', 'GET /api/criteria': 'signed in',
+  'GET /api/kiosk': 'tablet', 'POST /api/kiosk/student': 'tablet', 'DELETE /api/kiosk/student': 'tablet', 'GET /api/readings/open': 'tablet', 'PUT /api/readings/[id]': 'tablet',
+  'POST /api/kiosk': 'staff', 'GET /api/readings/agreement': 'staff', 'GET /api/coupons/[id]/blind': 'staff', 'PUT /api/students/[id]/code': 'staff',
+  'GET /api/coupons/[id]/readings': 'own', 'GET /api/students/[id]/readings': 'own',
   'GET /api/students/[id]/record': 'own', 'GET /api/students/[id]/coupons': 'own', 'GET /api/coupons/[id]': 'own',
   'GET /api/causes': 'staff', 'GET /api/sections': 'staff', 'GET /api/sections/[id]/floor': 'staff', 'GET /api/sections/[id]/students': 'staff',
   'POST /api/students': 'staff', 'POST /api/students/import': 'staff', 'PUT /api/students/[id]': 'staff', 'PUT /api/coupons/[id]': 'staff', 'GET /api/coupons/[id]/revisions': 'staff',
@@ -39,7 +42,7 @@ beforeAll(async () => {
 it('knows every route there is, and no other', () => expect([...found].sort()).toEqual(Object.keys(ROUTES).sort()))
 
 const LOOKS_ONLY = ['GET']
-describe.each(Object.entries(ROUTES).filter(([, who]) => who !== 'anyone'))('%s is for: %s', (route, who) => {
+describe.each(Object.entries(ROUTES).filter(([, who]) => who !== 'anyone' && who !== 'tablet'))('%s is for: %s', (route, who) => {
   const [method, pattern] = route.split(' ') as [string, string]
   const path = (id: string) => pattern.replace('[id]', id)
   /** The record or coupon of the other student: what a student must not see. */
@@ -60,6 +63,11 @@ describe.each(Object.entries(ROUTES).filter(([, who]) => who !== 'anyone'))('%s 
   })
 
   it('a lead may do it', async () => expect((await school.lead.ask(method, others(), body)).status).toBe(LOOKS_ONLY.includes(method) ? 200 : 422))
+})
+
+it.each(Object.entries(ROUTES).filter(([, who]) => who === 'tablet').map(([route]) => route))('%s is closed to whoever holds no tablet and is not signed in', async (route) => {
+  const [method, pattern] = route.split(' ') as [string, string]
+  expect((await new Visitor().ask(method, pattern.replace('[id]', otherCoupon), method === 'GET' ? undefined : {})).status).toBe(401)
 })
 
 it('a student sees the own record and coupons', async () => {

@@ -6,7 +6,7 @@ import { useBench } from '~/stores/bench'
 import { rowsOf } from '../drawing/drawnLanes'
 
 /** The passes of a joint: which one is read, what stands against each, how the one at hand was set, and how the joint was put together. */
-const props = defineProps<{ document: CouponDocument, unit: LengthUnit }>()
+const props = defineProps<{ document: CouponDocument, unit: LengthUnit, locked?: boolean }>()
 defineEmits<{ pass: [], fitUp: [] }>()
 const bench = useBench()
 
@@ -44,8 +44,8 @@ const fitUpWords = computed(() => {
       </button>
     </div>
     <div class="row">
-      <button type="button" :class="{ warn: remarks.length > 0 }" @click="$emit('pass')"><span class="num">{{ slip }}</span><em v-if="remarks.length > 0">{{ remarks[0] }}</em> <kbd>;</kbd></button>
-      <button type="button" @click="$emit('fitUp')">{{ fitUpWords }} <kbd>’</kbd></button>
+      <button v-if="!locked" type="button" :class="{ warn: remarks.length > 0 }" @click="$emit('pass')"><span class="num">{{ slip }}</span><em v-if="remarks.length > 0">{{ remarks[0] }}</em> <kbd>;</kbd></button>
+      <button v-if="!locked" type="button" @click="$emit('fitUp')">{{ fitUpWords }} <kbd>’</kbd></button>
       <button type="button" :aria-pressed="bench.view === 'all passes'" @click="bench.turnView">all passes <kbd>0</kbd></button>
     </div>
   </div>

@@ -12,7 +12,7 @@ const theme = useShopTheme()
 
 const rooms = computed(() => session.isStaff
   ? [{ to: '/', name: 'Floor' }, { to: '/bench', name: 'Bench' }, { to: '/record', name: 'Record' }, { to: '/set-up', name: 'Set-up' }, { to: '/house', name: 'House' }]
-  : [{ to: `/record/${session.me?.studentId}`, name: 'Record' }])
+  : [{ to: `/record/${session.me?.studentId}`, name: 'Record' }, { to: '/kiosk', name: 'Read' }])
 
 watch(() => session.me, (me) => { if (me && session.isStaff) outbox.start(me.id) }, { immediate: true })
 

@@ -51,6 +51,7 @@ const print = () => window.print()
             <ol><li v-for="row in record.flaws" :key="row.flaw"><span>{{ row.flaw }}</span><b class="num">{{ row.count }}</b></li></ol>
           </section>
         </div>
+        <OwnReading :key="studentId" :student-id="studentId" :unit="houseRules.unit" />
         <CouponGallery v-model:filters="filters" :coupons="store.coupons" :more="store.next !== null" :busy="busy" :can-open="session.isStaff" :name="record.student.name" @more="page(true)" />
         <p class="quiet">A school’s training record. Intervals are exact binomial, 95 %. It certifies nothing.</p>
       </div>

@@ -1,9 +1,9 @@
 import { defineEventHandler } from 'h3'
-import { requireSignedIn } from '../../http/access'
+import { requireReader } from '../../http/reader'
 import { allRules } from '../../store/houseRules'
 
 /** Every version of the house rules, oldest first. */
 export default defineEventHandler(async (event) => {
-  await requireSignedIn(event)
+  await requireReader(event)
   return allRules()
 })

@@ -1,0 +1,168 @@
+<script setup lang="ts">
+import { v7 as uuid } from 'uuid'
+import type { CouponDocument } from '~~/core/coupon'
+import { STAGES, type HandedIn, type OpenToRead, type Stage } from '~~/contract/readings'
+import { spokenDay, today } from '~/composables/classDay'
+import { useLoader } from '~/composables/loader'
+import { useBench } from '~/stores/bench'
+import { useHouseRules } from '~/stores/houseRules'
+import { useReadings } from '~/stores/readings'
+import { messageOf, RequestFailure } from '~/stores/request'
+import { useSession } from '~/stores/session'
+
+/** The tablet that goes round: a student picks a name, types a code, and reads the own coupon before the instructor does. */
+const readings = useReadings()
+const bench = useBench()
+const houseRules = useHouseRules()
+const session = useSession()
+useHead({ title: 'Read your own · Fusilis' })
+
+const chosen = ref<{ id: string, name: string } | null>(null)
+const code = ref('')
+const refused = ref('')
+const busy = ref(false)
+const open = ref<OpenToRead | null>(null)
+const stage = ref<Stage>('after chipping')
+const done = ref<HandedIn | null>(null)
+const reading = ref(false)
+
+/** A student with an account reads without the tablet's names and codes. */
+const ownAccount = computed(() => session.me?.role === 'student')
+
+const { loading, problem, load } = useLoader(async () => {
+  if (!ownAccount.value) await readings.askKiosk()
+  if (ownAccount.value || readings.kiosk?.studentId) await loadOpen()
+})
+onMounted(load)
+onBeforeUnmount(() => bench.putAway())
+
+async function loadOpen() {
+  await houseRules.load()
+  open.value = await readings.openToRead()
+}
+
+async function enter() {
+  if (!chosen.value || busy.value) return
+  if (!/^\d{4}$/.test(code.value)) {
+    refused.value = 'Type the four digits of your code'
+    return
+  }
+  busy.value = true
+  refused.value = ''
+  try {
+    await readings.take(chosen.value.id, code.value)
+    await loadOpen()
+    chosen.value = null
+  } catch (error) {
+    refused.value = error instanceof RequestFailure ? error.field('code') ?? error.message : messageOf(error)
+  } finally {
+    code.value = ''
+    busy.value = false
+  }
+}
+
+function read(couponId: string, document: CouponDocument) {
+  if (!open.value) return
+  bench.openBlind({ id: couponId, student: open.value.student, stage: stage.value }, document)
+  done.value = null
+  reading.value = true
+}
+
+/** The coupon in a student's hand keeps its id through a reload, and with it its draft. */
+const inHandKey = () => `fusilis.inHand.${open.value?.student.id}.${today()}`
+
+function readNext() {
+  if (!open.value) return
+  const id = localStorage.getItem(inHandKey()) ?? uuid()
+  localStorage.setItem(inHandKey(), id)
+  read(id, bench.laidOutFor({ ...open.value.student, last: open.value.next }, today()))
+}
+
+async function handedIn(result: HandedIn) {
+  reading.value = false
+  done.value = result
+  localStorage.removeItem(inHandKey())
+  await loadOpen().catch(() => {})
+}
+
+/** Under its slag first, then clean: the same coupon again. */
+function readAgain() {
+  if (!done.value) return
+  stage.value = 'after chipping'
+  const fresh = open.value?.coupons.find(coupon => coupon.couponId === done.value!.reading.couponId)?.document
+  read(done.value.reading.couponId, fresh ?? done.value.reading.document)
+}
+
+function leaveReading() {
+  bench.putAway()
+  reading.value = false
+}
+
+async function nextStudent() {
+  await readings.giveBack().catch((error) => { problem.value = messageOf(error) })
+  open.value = null
+  done.value = null
+}
+</script>
+
+<template>
+  <BlindReading v-if="reading && open" :stage="stage" :heading="open.student.name" @done="handedIn" @leave="leaveReading" />
+  <div v-else class="page">
+    <header class="page-head">
+      <div><h1>{{ open ? open.student.name : 'Read your own coupon' }}</h1><p v-if="readings.kiosk && !ownAccount">{{ readings.kiosk.section }}</p></div>
+      <v-btn v-if="open && !ownAccount" class="push" variant="outlined" @click="nextStudent">Next student</v-btn>
+      <v-btn v-else-if="!ownAccount" class="push" variant="text" to="/sign-in">Instructor</v-btn>
+    </header>
+    <PageState v-if="problem || loading" :problem="problem" :loading="loading" @again="load" />
+    <template v-else-if="open">
+      <section v-if="done" class="panel block" aria-label="Handed in">
+        <template v-if="done.reference">
+          <h2>Your reading over your instructor’s</h2>
+          <LaidOver :reference="done.reference" :reading="done.reading.document" reader="you" :unit="houseRules.unit" />
+        </template>
+        <template v-else>
+          <h2>Handed in</h2>
+          <p>Your instructor reads it without seeing yours. Then both are laid over each other on your record.</p>
+          <v-btn v-if="done.reading.stage === 'before chipping'" color="primary" @click="readAgain">Chip it, then read it again</v-btn>
+        </template>
+      </section>
+      <section class="panel block">
+        <h2>Which coupon?</h2>
+        <div class="stages" role="group" aria-label="When">
+          <button v-for="one in STAGES" :key="one" type="button" :aria-pressed="stage === one" @click="stage = one">{{ one }}</button>
+        </div>
+        <ul class="choices">
+          <li><button type="button" class="choice" @click="readNext"><b>The one in my hand</b><span>{{ open.next ? open.next.ticket.rung : 'first pad' }}, not read yet</span></button></li>
+          <li v-for="coupon in open.coupons.filter(one => !one.read.includes(stage))" :key="coupon.couponId">
+            <button type="button" class="choice" @click="read(coupon.couponId, coupon.document)"><b>{{ spokenDay(coupon.classDay) }}</b><span>{{ coupon.document.ticket.rung }}, {{ coupon.document.ticket.position }}</span></button>
+          </li>
+        </ul>
+      </section>
+    </template>
+    <template v-else-if="readings.kiosk">
+      <PageState v-if="readings.kiosk.students.length === 0" empty="Nobody is in this section." />
+      <ul v-else class="choices">
+        <li v-for="student in readings.kiosk.students" :key="student.id">
+          <button type="button" class="choice" :disabled="!student.hasCode" @click="chosen = student; refused = ''"><b>{{ student.name }}</b><span v-if="!student.hasCode">no code yet: ask your instructor</span></button>
+        </li>
+      </ul>
+    </template>
+    <FormDialog v-if="chosen" :heading="chosen.name" save="Go on" :busy="busy" :message="refused" :width="360" @submit="enter" @close="chosen = null; code = ''">
+      <v-text-field v-model="code" label="Your code, four digits" inputmode="numeric" type="password" autocomplete="off" maxlength="4" autofocus />
+    </FormDialog>
+  </div>
+</template>
+
+<style scoped>
+.block { padding: 18px; display: grid; gap: 14px; margin-bottom: 14px; justify-items: start; }
+.block > :not(h2, p, .v-btn) { width: 100%; }
+h2 { font-size: 1.2rem; font-weight: 700; }
+.choices { display: grid; grid-template-columns: repeat(auto-fill, minmax(min(100%, 230px), 1fr)); gap: 10px; }
+.choice { width: 100%; min-height: 72px; padding: 10px 14px; text-align: left; display: grid; align-content: center; border: 1px solid var(--line); border-radius: 12px; background: rgb(var(--v-theme-surface)); }
+.choice b { font-size: 1.1rem; }
+.choice span { color: var(--quiet); font-size: 0.92rem; }
+.choice:disabled { opacity: 0.65; }
+.stages { display: flex; gap: 6px; }
+.stages button { min-height: 48px; padding: 0 16px; border: 1px solid var(--line); border-radius: 10px; font-weight: 600; }
+.stages button[aria-pressed='true'] { background: rgb(var(--v-theme-on-surface)); color: rgb(var(--v-theme-surface)); }
+</style>

@@ -1,0 +1,12 @@
+import { defineEventHandler } from 'h3'
+import type { Kiosk } from '../../../contract/readings'
+import { requireKiosk } from '../../http/reader'
+import { notFound } from '../../http/refuse'
+import { kioskOf } from '../../store/studentCodes'
+
+export default defineEventHandler(async (event): Promise<Kiosk> => {
+  const { sectionId, studentId } = await requireKiosk(event)
+  const kiosk = await kioskOf(sectionId)
+  if (!kiosk) throw notFound('section')
+  return { ...kiosk, studentId }
+})

@@ -1,0 +1,15 @@
+import { defineEventHandler, sendNoContent } from 'h3'
+import { studentCodeSchema } from '../../../../contract/readings'
+import { idIn, requireStaff } from '../../../http/access'
+import { readAs } from '../../../http/readAs'
+import { notFound } from '../../../http/refuse'
+import { setStudentCode } from '../../../store/studentCodes'
+
+/** Gives a student a new code for the shared tablet. */
+export default defineEventHandler(async (event) => {
+  await requireStaff(event)
+  const id = idIn(event, 'student')
+  const { code } = await readAs<{ code: string }>(event, studentCodeSchema)
+  if (!await setStudentCode(id, await hashPassword(code))) throw notFound('student')
+  return sendNoContent(event)
+})
