@@ -7,12 +7,11 @@ const FOLDER = 'docs/screenshots'
 
 const browser = await openChromium()
 
-async function visit(username: string | null, { width = 1280, height = 800, dark = false } = {}): Promise<Page> {
+async function visit(username: string, { width = 1280, height = 800, dark = false } = {}): Promise<Page> {
   const context = await browser.newContext({ viewport: { width, height }, colorScheme: dark ? 'dark' : 'light', reducedMotion: 'reduce' })
   const page = await context.newPage()
   await page.goto(`${ADDRESS}/sign-in`)
   await page.getByText('Demo school').waitFor()
-  if (username === null) return page
   await page.getByLabel('User name').fill(username)
   await page.getByLabel('Password').fill(DEMO_PASSWORD)
   await page.getByRole('button', { name: 'Sign in' }).click()
@@ -47,10 +46,8 @@ async function bench(student: string, rung: string, keys: readonly string[], opt
 
 const RESTARTS = ['ArrowUp', 'ArrowUp', 'r', 'r', 'ArrowUp', 'r', 'r', 'ArrowUp', 'ArrowUp', 'u', ']', ']', 'ArrowUp', 'ArrowUp', 'ArrowUp', 'p', 'ArrowDown', 'r', 'r']
 
-await take(await visit(null), 'sign-in')
 await take(await chooseThenStay(), 'floor')
 await take(await bench('Dario Venn', 'overhead pad', RESTARTS), 'bench')
-await take(await bench('Dario Venn', 'overhead pad', RESTARTS, { dark: true }), 'bench-booth')
 await take(await bench('Dario Venn', 'overhead pad', RESTARTS, { width: 820, height: 1180 }), 'bench-tablet')
 await take(await bench('Pavo Lindqvar', 'vertical pad', ['ArrowRight', 'ArrowRight', 'ArrowRight', 'u']), 'bench-vertical')
 const PIPE = ['ArrowDown', 'f', 'ArrowUp', 'ArrowUp', 'r', 'r', 'ArrowUp', 'ArrowUp', 'Shift+ArrowLeft', 'u']
@@ -60,6 +57,21 @@ await take(await bench('Isolde Brack', 'open root 3G', ['ArrowUp', 'g', ']'], { 
 await take(await bench('Mirela Stroud', 'pipe 6G', ['ArrowUp', 'ArrowUp', 'u', '3', '7']), 'bench-codes')
 await take(await visit('oriel'), 'record')
 await take(await visit('oriel', { width: 390, height: 844, dark: true }), 'record-phone')
+const laidOver = await visit('oriel')
+await laidOver.getByRole('button', { name: /^(horizontal|vertical) pad, / }).first().click()
+await laidOver.getByRole('heading', { name: /^Found/ }).waitFor()
+await take(laidOver, 'laid-over')
+const tablet = await visit('tobias', { width: 820, height: 1180 })
+await chooseSection(tablet, 'Evening A')
+await tablet.getByRole('button', { name: 'Hand over tablet' }).click()
+await tablet.getByRole('button', { name: 'Hand over', exact: true }).click()
+await tablet.getByRole('button', { name: 'Dario Venn' }).click()
+await tablet.getByLabel('Your code').fill('1004')
+await tablet.getByRole('button', { name: 'Go on' }).click()
+await tablet.getByRole('button', { name: /The one in my hand/ }).click()
+await tablet.getByRole('button', { name: 'Hand in the reading' }).waitFor()
+for (const key of ['ArrowUp', 'r', 'r', 'ArrowUp', 'ArrowUp', 'u', ']', ']']) await tablet.keyboard.press(key)
+await take(tablet, 'kiosk-tablet')
 const house = await visit('maren')
 await house.goto(`${ADDRESS}/house`)
 await house.getByRole('heading', { name: 'Accounts' }).waitFor()

@@ -52,6 +52,7 @@ describe('two readings laid over each other', () => {
     ['a hair further it is missed, and imagined where nothing is', [undercut], [aFlaw({ id: 'x', atMm: undercut.toMm + inches(0.51), toMm: undercut.toMm + inches(1) })], ['missed', 'imagined']],
     ['on another bead it is another flaw', [undercut], [aFlaw({ id: 'x', beadId: 'b2' })], ['missed', 'imagined']],
     ['another name for it is misjudged', [undercut], [aFlaw({ id: 'x', flaw: 'overlap' })], ['misjudged']],
+    ['what is said of a whole bead is no name for a flaw on it', [aFlaw({ flaw: 'crooked', atMm: 0, toMm: 152.4 })], [aFlaw({ id: 'x' })], ['missed', 'imagined']],
     ['light for bad is misjudged, light for plain is found', [aFlaw({ severity: 3 })], [aFlaw({ id: 'x', severity: 1 })], ['misjudged']],
     ['one mark answers one flaw', [undercut, aFlaw({ id: 'f2', atMm: undercut.toMm, toMm: undercut.toMm + 5 })], [aFlaw({ id: 'x' })], ['found', 'missed']],
     ['a restart faulted by both', [poor(restarts[0]!, 'high')], [poor(restarts[0]!, 'high')], ['found']],

@@ -1,4 +1,5 @@
 import { isFlaw, isTry, type CouponDocument, type FlawMark, type TryMark } from '../coupon'
+import { discontinuityOf } from '../trade'
 import { inches } from '../units'
 
 /** How a mark of one reading stands in the other. */
@@ -31,7 +32,7 @@ export function compareReadings(reference: CouponDocument, reading: CouponDocume
   // What one calls undercut and the other overlap is one fault, named two ways.
   const settled = first.map((row): Compared => {
     if (row.outcome !== 'missed') return row
-    const other = take(nearest(row.reference!, [...theirs].filter(candidate => isFlaw(candidate) && isFlaw(row.reference!) && near(row.reference!, candidate))))
+    const other = take(nearest(row.reference!, [...theirs].filter(candidate => isRenamed(row.reference!, candidate))))
     return other ? { outcome: 'misjudged', reference: row.reference, reading: other } : row
   })
   return [...settled, ...[...theirs].map((mark): Compared => ({ outcome: 'imagined', reference: null, reading: mark }))]
@@ -45,6 +46,13 @@ export const sameTry = (one: TryMark, other: TryMark): boolean => one.kind === o
 function sameFault(one: TryMark | FlawMark, other: TryMark | FlawMark): boolean {
   if (isFlaw(one)) return isFlaw(other) && one.flaw === other.flaw && near(one, other)
   return isTry(other) && sameTry(one, other)
+}
+
+/** One flaw under two names lies in one place; what is said of a whole bead is no name for a flaw on it. */
+function isRenamed(one: TryMark | FlawMark, other: TryMark | FlawMark): boolean {
+  if (!isFlaw(one) || !isFlaw(other)) return false
+  const ofBead = (mark: FlawMark) => discontinuityOf(mark.flaw).givenAs === 'bead'
+  return ofBead(one) === ofBead(other) && near(one, other)
 }
 
 const endOf = (mark: TryMark | FlawMark) => (isFlaw(mark) ? mark.toMm : mark.atMm)

@@ -96,7 +96,7 @@ export async function openToRead(studentId: string, today: Date): Promise<OpenTo
 }
 
 const MOST_PAIRED = 400
-const MOST_WAITING = 12
+const MOST_WAITING = 6
 
 /** How the school's instructors agree with one another, and the newest coupons that only one of them has read. */
 export async function readersAgreement(accountId: string): Promise<ReadersAgreement> {

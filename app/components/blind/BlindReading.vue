@@ -63,7 +63,7 @@ useBenchKeys({
   <div v-if="bench.document" class="blind">
     <header>
       <div><h1>{{ heading }}</h1><p class="quiet">{{ bench.document.ticket.rung }} · {{ stage }} · mark only what is not sound</p></div>
-      <v-btn variant="text" class="push" @click="$emit('leave')">Leave it</v-btn>
+      <v-btn variant="text" class="leave" @click="$emit('leave')">Leave it</v-btn>
     </header>
     <section class="stage" aria-label="Coupon">
       <PassStrip v-if="bench.document.passes" :document="bench.document" :unit="unit" locked />
@@ -90,6 +90,7 @@ useBenchKeys({
 .blind { height: 100dvh; display: grid; grid-template: auto minmax(0, 1fr) / minmax(0, 1fr) 290px; }
 header { grid-column: 1 / -1; display: flex; align-items: center; gap: 16px; padding: 12px 18px; background: rgb(var(--v-theme-surface)); border-bottom: 1px solid var(--line); }
 h1 { font-size: 1.4rem; font-weight: 700; line-height: 1.15; }
+header .leave { margin-left: auto; }
 .stage { min-height: 0; min-width: 0; display: flex; flex-direction: column; }
 .drawn { flex: 1; min-height: 0; min-width: 0; padding-bottom: 6px; }
 aside { min-height: 0; display: grid; grid-template-rows: minmax(0, 1fr) auto; background: rgb(var(--v-theme-surface)); border-left: 1px solid var(--line); }

@@ -8,7 +8,7 @@ import { useOutbox } from '~/stores/outbox'
 import { useReadings } from '~/stores/readings'
 import { messageOf } from '~/stores/request'
 
-/** How well a student reads the own welds: agreement with the instructor over time, and each reading laid over. */
+/** How well a student reads own welds: agreement with the instructor over time, and each reading laid over. */
 const props = defineProps<{ studentId: string, unit: LengthUnit }>()
 const readings = useReadings()
 const outbox = useOutbox()
@@ -47,9 +47,9 @@ async function show(one: ReadingSummary) {
 </script>
 
 <template>
-  <section v-if="own.length > 0 || problem" class="panel own" aria-label="Reads the own welds">
+  <section v-if="own.length > 0 || problem" class="panel own" aria-label="Reads own welds">
     <header>
-      <h2>Reads the own welds</h2>
+      <h2 class="section-title">Reads own welds</h2>
       <p v-if="all" class="quiet">{{ all.kappa === null ? 'Too little marked to say' : `Agreement beyond chance ${all.kappa.toFixed(2)} (${all.low.toFixed(2)} to ${all.high.toFixed(2)}), ${sayKappa(all.kappa)}` }}, {{ own.length }} {{ own.length === 1 ? 'coupon' : 'coupons' }}</p>
     </header>
     <p v-if="problem" role="alert" class="alert">{{ problem }}</p>
