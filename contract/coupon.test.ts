@@ -33,6 +33,19 @@ describe('a coupon on the wire', () => {
     }), { numRuns: 60 })
   })
 
+  it('takes the kinds that a discontinuity has, and no other’s', () => {
+    const withForm = (flaw: 'crack' | 'porosity' | 'undercut', form: string) => wrong(putMark(aCoupon(), aFlaw({ flaw, form, side: null, sizeMm: null }))).join()
+    expect([withForm('crack', 'crater'), withForm('porosity', 'linear')]).toEqual(['', ''])
+    for (const [flaw, form] of [['crack', 'linear'], ['undercut', 'crater'], ['porosity', '']] as const) expect(withForm(flaw, form)).toMatch(/form.*is no kind of this discontinuity/)
+  })
+
+  it('takes a long reading from the plate’s edge, and no long reading else', () => {
+    const reading = (of: string, valueMm: number) => wrong(changed({ marks: [{ id: 'r', kind: 'reading', of, beadId: 'b1', atMm: 10, valueMm }] })).join()
+    expect(reading('edge to toe', 90)).toBe('')
+    expect(reading('width', 90)).toMatch(/at most 60 mm/)
+    expect(reading('edge to toe', 1001)).toMatch(/at most 1000 mm/)
+  })
+
   it('takes the drill plates, and refuses a spacing that cannot be', () => {
     const plate = aCoupon().piece
     expect(wrong(changed({ piece: { ...plate, kind: 'restart strip', everyMm: inches(1) } }))).toEqual([])

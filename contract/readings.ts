@@ -35,11 +35,11 @@ export interface HandedIn {
   readonly reference: CouponDocument | null
 }
 
-/** What a student may read: the next coupon, laid out as the last, and those of late that the student has not read. */
+/** What a student may read: the next coupon, laid out as the last, and those of late not read yet, with the moment (`at`) at which each was last handed in or saved. */
 export interface OpenToRead {
   readonly student: Student
   readonly next: RunAgain | null
-  readonly coupons: readonly { readonly couponId: string, readonly classDay: string, readonly document: CouponDocument, readonly read: readonly Stage[] }[]
+  readonly coupons: readonly { readonly couponId: string, readonly classDay: string, readonly at: string, readonly document: CouponDocument, readonly read: readonly Stage[] }[]
 }
 
 /** How one reading agreed with the instructor's. */

@@ -85,6 +85,8 @@ async function handedIn(result: HandedIn) {
   await loadOpen().catch(() => {})
 }
 
+const timeOf = (at: string) => new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
+
 /** Under its slag first, then clean: the same coupon again. */
 function readAgain() {
   if (!done.value) return
@@ -134,7 +136,7 @@ async function nextStudent() {
         <ul class="choices">
           <li><button type="button" class="choice" @click="readNext"><b>The one in my hand</b><span>{{ open.next ? open.next.ticket.rung : 'first pad' }}, not read yet</span></button></li>
           <li v-for="coupon in open.coupons.filter(one => !one.read.includes(stage))" :key="coupon.couponId">
-            <button type="button" class="choice" @click="read(coupon.couponId, coupon.document)"><b>{{ spokenDay(coupon.classDay) }}</b><span>{{ coupon.document.ticket.rung }}, {{ coupon.document.ticket.position }}</span></button>
+            <button type="button" class="choice" @click="read(coupon.couponId, coupon.document)"><b>{{ spokenDay(coupon.classDay) }}, {{ timeOf(coupon.at) }}</b><span>{{ coupon.document.ticket.rung }}, {{ coupon.document.ticket.position }}</span></button>
           </li>
         </ul>
       </section>

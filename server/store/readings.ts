@@ -78,17 +78,17 @@ export async function openToRead(studentId: string, today: Date): Promise<OpenTo
   const student = await findStudent(studentId)
   if (!student) return null
   const since = new Date(today.getTime() - OF_LATE_DAYS * 86_400_000).toISOString().slice(0, 10)
-  const found = await rows<{ id: string, class_day: string, document: unknown, stages: string | null }>(database(), `
-    SELECT coupon.id, coupon.class_day, coupon.document, (
+  const found = await rows<{ id: string, class_day: string, saved_at: string, document: unknown, stages: string | null }>(database(), `
+    SELECT coupon.id, coupon.class_day, coupon.saved_at, coupon.document, (
       SELECT GROUP_CONCAT(stage) FROM blind_reading WHERE blind_reading.coupon_id = coupon.id AND reader_id = coupon.student_id) AS stages
     FROM coupon WHERE student_id = ? ORDER BY class_day DESC, id DESC LIMIT ${MOST_OPEN}`, [studentId])
-  const coupons = found.map(row => ({ couponId: row.id, classDay: row.class_day, document: fromJson<CouponDocument>(row.document), read: (row.stages?.split(',') ?? []) as Stage[] }))
-  const unread = await rows<{ coupon_id: string, class_day: string, document: unknown }>(database(), `
-    SELECT coupon_id, class_day, document FROM blind_reading AS own WHERE student_id = ? AND reader_kind = 'student' AND stage = 'before chipping' AND class_day >= ?
+  const coupons = found.map(row => ({ couponId: row.id, classDay: row.class_day, at: toIso(row.saved_at), document: fromJson<CouponDocument>(row.document), read: (row.stages?.split(',') ?? []) as Stage[] }))
+  const unread = await rows<{ coupon_id: string, class_day: string, made_at: string, document: unknown }>(database(), `
+    SELECT coupon_id, class_day, made_at, document FROM blind_reading AS own WHERE student_id = ? AND reader_kind = 'student' AND stage = 'before chipping' AND class_day >= ?
       AND NOT EXISTS (SELECT 1 FROM coupon WHERE coupon.id = own.coupon_id)
       AND NOT EXISTS (SELECT 1 FROM blind_reading AS clean WHERE clean.coupon_id = own.coupon_id AND clean.reader_id = own.reader_id AND clean.stage = 'after chipping')
     ORDER BY made_at DESC`, [studentId, since])
-  const inHand = unread.map(row => ({ couponId: row.coupon_id, classDay: row.class_day, document: fromJson<CouponDocument>(row.document), read: ['before chipping'] as Stage[] }))
+  const inHand = unread.map(row => ({ couponId: row.coupon_id, classDay: row.class_day, at: toIso(row.made_at), document: fromJson<CouponDocument>(row.document), read: ['before chipping'] as Stage[] }))
   return {
     student, next: coupons[0] ? runAgain(coupons[0].document) : null,
     coupons: [...inHand, ...coupons].filter(({ classDay, read }) => classDay >= since && !read.includes('after chipping')).map(coupon => ({ ...coupon, document: blindCopy(coupon.document) })),

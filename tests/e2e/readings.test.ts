@@ -84,5 +84,7 @@ it('a second instructor reads blind, and House shows how the two agree', async (
   await page.getByRole('link', { name: 'Readers' }).click()
   await page.getByRole('heading', { name: /Maren Holt after tobias/ }).waitFor()
   await page.getByRole('row', { name: /Sound or not, all of it/ }).waitFor()
+  await page.getByRole('link', { name: 'Marks' }).click()
+  await page.getByRole('row', { name: /Crack, crater 104/ }).waitFor()
   await page.context().close()
 })

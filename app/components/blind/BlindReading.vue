@@ -105,4 +105,5 @@ aside { min-height: 0; display: grid; grid-template-rows: minmax(0, 1fr) auto; b
   aside { border-left: 0; border-top: 1px solid var(--line); }
   .act { position: sticky; bottom: 0; background: rgb(var(--v-theme-surface)); }
 }
+@media (max-width: 700px) { .blind { padding-bottom: 60px; } .act { bottom: 60px; } }
 </style>

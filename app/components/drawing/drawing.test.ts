@@ -53,6 +53,14 @@ describe('how a flaw is drawn', () => {
   const flaw = (id: FlawMark['flaw'], change: Partial<FlawMark> = {}): FlawMark => ({ ...newFlaw(coupon, 'f', id, { beadId: bead.id, atMm: 70 }), ...change })
   const numbers = (d: string) => (d.match(/-?\d+(\.\d+)?(e-?\d+)?/g) ?? []).map(Number)
 
+  it('each kind of crack, pore and tool mark has a sign of its own', () => {
+    for (const row of DISCONTINUITIES.filter(one => one.forms)) {
+      const drawn = row.forms!.map(form => flawShape(flaw(row.id, { form: form.id }), bead, lying).d)
+      expect(new Set(drawn).size, row.id).toBe(row.forms!.length)
+      for (const d of drawn) expect(d).not.toMatch(/NaN|undefined/)
+    }
+  })
+
   it.each(DISCONTINUITIES.map(row => row.id))('%s has a line of its own, of finite numbers', (id) => {
     const { d, strokeMm } = flawShape(flaw(id), bead, lying)
     expect(d).toMatch(/^M/)
