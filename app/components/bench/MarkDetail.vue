@@ -56,10 +56,10 @@ const hasSide = computed(() => props.mark !== null && isFlaw(props.mark) && disc
 </template>
 
 <style scoped>
-.detail { min-height: 58px; padding: 6px 14px; display: flex; align-items: center; gap: 6px 16px; overflow-x: auto; }
+.detail { min-height: 58px; padding: 6px 14px; display: flex; align-items: center; gap: 6px 12px; overflow-x: auto; }
 .row { display: flex; gap: 5px; flex: none; }
 .row:last-child { margin-left: auto; }
-button { min-height: 44px; padding: 0 10px; border: 1px solid var(--line); border-radius: 9px; font-size: 0.9rem; font-weight: 550; white-space: nowrap; background: rgb(var(--v-theme-surface)); }
+button { min-height: 44px; padding: 0 7px; border: 1px solid var(--line); border-radius: 9px; font-size: 0.9rem; font-weight: 550; white-space: nowrap; background: rgb(var(--v-theme-surface)); }
 button[aria-pressed='true'] { background: rgb(var(--v-theme-on-surface)); color: rgb(var(--v-theme-surface)); }
 @media (max-width: 1000px) { .detail { flex-wrap: wrap; } .row { flex-wrap: wrap; flex: 1 1 auto; } }
 </style>
