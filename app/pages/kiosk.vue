@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useIdle } from '@vueuse/core'
 import { v7 as uuid } from 'uuid'
 import type { CouponDocument } from '~~/core/coupon'
 import { STAGES, type HandedIn, type OpenToRead, type Stage } from '~~/contract/readings'
@@ -99,6 +100,15 @@ function leaveReading() {
   bench.putAway()
   reading.value = false
 }
+
+/** A tablet left lying is nobody's: what was marked stays as a draft under the student's own code. */
+const LEFT_LYING_MS = 5 * 60_000
+const { idle } = useIdle(LEFT_LYING_MS)
+watch(idle, (lying) => {
+  if (!lying || ownAccount.value || !readings.kiosk?.studentId) return
+  leaveReading()
+  void nextStudent()
+})
 
 async function nextStudent() {
   await readings.giveBack().catch((error) => { problem.value = messageOf(error) })

@@ -111,10 +111,10 @@ export async function readersAgreement(accountId: string): Promise<ReadersAgreem
     pairs.set(`${row.first}\n${row.second}`, pair)
   }
   const waiting = await rows<{ id: string, class_day: string, student: string, saved_by: string, rung: string }>(database(), `
-    SELECT coupon.id, coupon.class_day, student.name AS student, account.name AS saved_by, JSON_VALUE(coupon.document, '$.ticket.rung') AS rung
+    SELECT STRAIGHT_JOIN coupon.id, coupon.class_day, student.name AS student, account.name AS saved_by, JSON_VALUE(coupon.document, '$.ticket.rung') AS rung
     FROM coupon JOIN student ON student.id = coupon.student_id JOIN account ON account.id = coupon.saved_by
     WHERE coupon.saved_by <> ? AND student.active AND NOT EXISTS (SELECT 1 FROM blind_reading WHERE coupon_id = coupon.id AND reader_kind = 'instructor')
-    ORDER BY coupon.class_day DESC, coupon.id DESC LIMIT ${MOST_WAITING}`, [accountId])
+    ORDER BY coupon.id DESC LIMIT ${MOST_WAITING}`, [accountId])
   return {
     pairs: [...pairs.values()].map(({ first, second, tallies }) => ({ first, second, coupons: tallies.length, tally: addTallies(tallies) })),
     waiting: waiting.map(row => ({ couponId: row.id, classDay: row.class_day, student: row.student, rung: row.rung, readBy: row.saved_by })),

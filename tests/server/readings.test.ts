@@ -119,6 +119,7 @@ describe('a student reads the own coupon', () => {
     const { coupons } = (await visitor.ask<OpenToRead>('GET', '/api/readings/open')).body
     const found = coupons.find(coupon => coupon.couponId === couponId)!
     expect(JSON.stringify(found)).not.toMatch(/too hot|"poor"|"flaw"/)
+    expect((await hand(visitor, couponId, found.document, 'before chipping')).body.reference).toBeNull()
     expect((await hand(visitor, couponId, found.document)).body.reference!.notes).toBe('too hot')
   })
 })

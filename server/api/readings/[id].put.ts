@@ -7,7 +7,6 @@ import { requireReader } from '../../http/reader'
 import { notFound, refuse } from '../../http/refuse'
 import { findCoupon, savedBy } from '../../store/coupons'
 import { keepReading, type Reader } from '../../store/readings'
-import { findStudent } from '../../store/students'
 
 /** Hands in a blind reading. The same again is one reading; it is not changed afterwards. */
 export default defineEventHandler(async (event): Promise<HandedIn> => {
@@ -18,7 +17,8 @@ export default defineEventHandler(async (event): Promise<HandedIn> => {
   await mayRead(reader, save, reference)
   const reading = await keepReading(id, save, reader, new Date())
   if (!reading) throw refuse(409, 'Read already', 'You have read this coupon already.')
-  return { reading, reference: reference?.document ?? null }
+  // Under its slag the coupon is still to be read clean: nothing is shown of what the instructor saw.
+  return { reading, reference: save.stage === 'after chipping' ? reference?.document ?? null : null }
 })
 
 async function mayRead(reader: Reader, { couponId, document }: ReadingSave, reference: SavedCoupon | null): Promise<void> {
@@ -29,7 +29,6 @@ async function mayRead(reader: Reader, { couponId, document }: ReadingSave, refe
   }
   if (!reference) throw notFound('coupon')
   if (await savedBy(couponId) === reader.id) throw wrong('couponId', 'You read this coupon yourself; somebody else reads it blind')
-  if (!await findStudent(document.studentId)) throw notFound('student')
 }
 
 const wrong = (path: string, message: string) => refuse(422, 'Not accepted', `${message}.`, [{ path, message }])
