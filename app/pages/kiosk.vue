@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { useIdle } from '@vueuse/core'
 import { v7 as uuid } from 'uuid'
 import type { CouponDocument } from '~~/core/coupon'
 import { STAGES, type HandedIn, type OpenToRead, type Stage } from '~~/contract/readings'
 import { spokenDay, today } from '~/composables/classDay'
+import { useLeftLying } from '~/composables/leftLying'
 import { useLoader } from '~/composables/loader'
 import { useBench } from '~/stores/bench'
 import { useHouseRules } from '~/stores/houseRules'
@@ -101,11 +101,8 @@ function leaveReading() {
   reading.value = false
 }
 
-/** A tablet left lying is nobody's: what was marked stays as a draft under the student's own code. */
-const LEFT_LYING_MS = 5 * 60_000
-const { idle } = useIdle(LEFT_LYING_MS)
-watch(idle, (lying) => {
-  if (!lying || ownAccount.value || !readings.kiosk?.studentId) return
+/** What was marked stays as a draft under the student's own code. */
+useLeftLying(() => {
   leaveReading()
   void nextStudent()
 })
@@ -122,7 +119,8 @@ async function nextStudent() {
   <div v-else class="page">
     <header class="page-head">
       <div><h1>{{ open ? open.student.name : 'Read your own coupon' }}</h1><p v-if="readings.kiosk && !ownAccount">{{ readings.kiosk.section }}</p></div>
-      <v-btn v-if="open && !ownAccount" class="push" variant="outlined" @click="nextStudent">Next student</v-btn>
+      <v-btn v-if="open" class="push" variant="outlined" to="/reading-room">Reading room</v-btn>
+      <v-btn v-if="open && !ownAccount" variant="outlined" @click="nextStudent">Next student</v-btn>
       <v-btn v-else-if="!ownAccount" class="push" variant="text" to="/sign-in">Instructor</v-btn>
     </header>
     <PageState v-if="problem || loading" :problem="problem" :loading="loading" @again="load" />

@@ -2,12 +2,14 @@ import { Hash } from '@adonisjs/hash'
 import { Scrypt } from '@adonisjs/hash/drivers/scrypt'
 import { v7 as uuid } from 'uuid'
 import { growSchool, SCHOOL_NAME, SCHOOL_RULES, type DemoCoupon } from '../../demo/gannetQuay'
+import { practiceAnswers } from '../../demo/practice'
 import { readAs, SECOND_INSTRUCTOR, studentsEye, type Eye } from '../../demo/readings'
 import { seededRandom, type Random } from '../../core/simulate'
 import { DEMO_ACCOUNTS, DEMO_PASSWORD } from '../../server/demoAccounts'
 import { addAccount, foundSchool } from '../../server/store/accounts'
 import { saveCoupon } from '../../server/store/coupons'
 import { addRules } from '../../server/store/houseRules'
+import { keepBeadAnswer } from '../../server/store/practice'
 import { addSection } from '../../server/store/sections'
 import { keepReading, type Reader } from '../../server/store/readings'
 import { setStudentCode } from '../../server/store/studentCodes'
@@ -32,8 +34,9 @@ export async function fillDemo(seed: number, lastDay: string): Promise<void> {
       const student = await addStudent({ name, hand, booth, startDate, sectionId: section.id, active: true })
       if (name === pupil.name) await addAccount({ ...pupil, studentId: student.id, active: true }, password)
       jobs.push(async () => { await setStudentCode(student.id, await hash.make(demoCode(booth))) })
+      if (booth % 2 === 1) jobs.push(practising(student.id, coupons))
       for (const [n, coupon] of coupons.entries()) {
-        const id = couponId(coupon, random)
+        const id = idAt(coupon.savedAt, random)
         jobs.push(saving(student.id, coupon, teacher, id))
         const own = { ...coupon, document: { ...coupon.document, studentId: student.id } }
         if (n % 9 === 4) jobs.push(reading(id, own, { kind: 'student', id: student.id }, studentsEye(n / coupons.length)))
@@ -54,12 +57,22 @@ export const demoCode = (booth: number): string => `10${String(booth).padStart(2
 /** A blind reading beside the coupon's own, by chances of its own. */
 function reading(couponId: string, { document, savedAt }: DemoCoupon, by: Reader, eye: Eye) {
   const random = seededRandom(savedAt.getTime() % 2 ** 31)
-  const id = uuid({ msecs: savedAt.getTime(), random: Uint8Array.from({ length: 16 }, () => Math.floor(random.uniform() * 256)) })
+  const id = idAt(savedAt, random)
   return () => keepReading(id, { couponId, stage: 'after chipping', document: readAs(document, eye, random) }, by, savedAt)
 }
 
-function couponId({ savedAt }: DemoCoupon, random: Random): string {
-  return uuid({ msecs: savedAt.getTime(), random: Uint8Array.from({ length: 16 }, () => Math.floor(random.uniform() * 256)) })
+/** What a student said in the reading room, from the first coupon to the last; every second student goes there. */
+function practising(studentId: string, coupons: readonly DemoCoupon[]) {
+  const [first, last] = [coupons[0]!.savedAt, coupons.at(-1)!.savedAt]
+  const random = seededRandom(first.getTime() % 2 ** 31)
+  return async () => {
+    for (const answer of practiceAnswers(first, last, random)) await keepBeadAnswer(idAt(new Date(answer.at), random), answer, { kind: 'student', id: studentId }, new Date(answer.at))
+  }
+}
+
+/** An id made at a moment, by a chance that can be had again. */
+function idAt(moment: Date, random: Random): string {
+  return uuid({ msecs: moment.getTime(), random: Uint8Array.from({ length: 16 }, () => Math.floor(random.uniform() * 256)) })
 }
 
 async function atOnce(jobs: readonly (() => Promise<unknown>)[]): Promise<void> {

@@ -85,7 +85,7 @@ describe('a student', () => {
       await page.getByRole('heading', { name: 'Oriel Tamsin' }).waitFor()
       expect(new URL(page.url()).pathname).toBe(`/record/${school.mine.id}`)
     }
-    expect(await page.getByRole('navigation', { name: 'Rooms' }).getByRole('link').allInnerTexts()).toEqual(['Record', 'Read'])
+    expect(await page.getByRole('navigation', { name: 'Rooms' }).getByRole('link').allInnerTexts()).toEqual(['Record', 'Read', 'Practice'])
     await page.context().close()
   })
 })

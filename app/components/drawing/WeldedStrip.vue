@@ -15,12 +15,12 @@ const patterns = computed(() => {
   const found = new Map<string, { key: string, widthMm: number, step: number, bow: number }>()
   for (const bead of props.drawn.beads) {
     const key = patternOf(bead)
-    if (!found.has(key)) found.set(key, { key, widthMm: bead.widthMm, step: Math.max(1.1, bead.widthMm * 0.14), bow: (forward(bead) ? 1 : -1) * bead.widthMm * 0.34 })
+    if (!found.has(key)) found.set(key, { key, widthMm: bead.widthMm, step: Math.max(1.1, bead.widthMm * 0.14), bow: (forward(bead) ? -1 : 1) * bead.widthMm * 0.34 })
   }
   return [...found.values()]
 })
 const patternOf = (bead: Bead) => `${id}-ripples-${bead.widthMm.toFixed(1).replace('.', '-')}${forward(bead) ? '' : '-back'}`
-/** One ripple: the freezing line of the puddle, bowed back from the direction of travel. */
+/** One ripple: where the tail of the puddle froze, bowed back against the travel. */
 const ripple = ({ widthMm, bow }: { widthMm: number, bow: number }, x: number) => `M${x} 0 Q ${x + bow} ${widthMm / 2} ${x} ${widthMm}`
 
 /** A crater lies on its bead, also where the next is tied in at its very end. */

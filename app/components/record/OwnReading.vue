@@ -1,16 +1,20 @@
 <script setup lang="ts">
 import { addTallies, kappa, sayKappa } from '~~/core/agreement'
 import type { CouponDocument } from '~~/core/coupon'
+import { nameOfCard, practiceSummary, type PracticeSummary } from '~~/core/practice'
 import type { LengthUnit } from '~~/core/units'
 import type { ReadingSummary } from '~~/contract/readings'
 import { spokenDay } from '~/composables/classDay'
 import { useOutbox } from '~/stores/outbox'
 import { useReadings } from '~/stores/readings'
+import { usePractice } from '~/stores/practice'
 import { messageOf } from '~/stores/request'
 
 /** How well a student reads own welds: agreement with the instructor over time, and each reading laid over. */
 const props = defineProps<{ studentId: string, unit: LengthUnit }>()
 const readings = useReadings()
+const practice = usePractice()
+const shownBeads = ref<PracticeSummary | null>(null)
 const outbox = useOutbox()
 const own = ref<ReadingSummary[]>([])
 const problem = ref('')
@@ -18,7 +22,9 @@ const shown = shallowRef<{ title: string, reference: CouponDocument, reading: Co
 
 onMounted(async () => {
   try {
-    own.value = await readings.ofStudent(props.studentId)
+    const [mine, answers] = await Promise.all([readings.ofStudent(props.studentId), practice.ofStudent(props.studentId)])
+    own.value = mine
+    shownBeads.value = practiceSummary(answers)
   } catch (error) {
     problem.value = messageOf(error)
   }
@@ -47,13 +53,16 @@ async function show(one: ReadingSummary) {
 </script>
 
 <template>
-  <section v-if="own.length > 0 || problem" class="panel own" aria-label="Reads own welds">
+  <section v-if="own.length > 0 || shownBeads?.shown || problem" class="panel own" aria-label="Reads own welds">
     <header>
       <h2 class="section-title">Reads own welds</h2>
       <p v-if="all" class="quiet">{{ all.kappa === null ? 'Too little marked to say' : `Agreement beyond chance ${all.kappa.toFixed(2)} (${all.low.toFixed(2)} to ${all.high.toFixed(2)}), ${sayKappa(all.kappa)}` }}, {{ own.length }} {{ own.length === 1 ? 'coupon' : 'coupons' }}</p>
     </header>
     <p v-if="problem" role="alert" class="alert">{{ problem }}</p>
-    <div class="pair">
+    <p v-if="shownBeads?.rate">
+      Reading room: {{ shownBeads.shown }} beads, {{ shownBeads.named }} of the last {{ shownBeads.late }} named ({{ Math.round(shownBeads.rate.low * 100) }} to {{ Math.round(shownBeads.rate.high * 100) }} %)<template v-if="shownBeads.mixedUp">; takes “{{ nameOfCard(shownBeads.mixedUp.card) }}” for “{{ nameOfCard(shownBeads.mixedUp.takenFor) }}”</template>
+    </p>
+    <div v-if="own.length > 0" class="pair">
       <ul class="months" aria-label="By month">
         <li v-for="month in months" :key="month.month">
           <span>{{ month.month }}</span>

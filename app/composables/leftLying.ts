@@ -1,0 +1,15 @@
+import { useIdle } from '@vueuse/core'
+import { useReadings } from '~/stores/readings'
+import { useSession } from '~/stores/session'
+
+const LEFT_LYING_MS = 5 * 60_000
+
+/** A tablet left lying is nobody's: after five minutes it is put down. Answers whether a student holds the shared tablet. */
+export function useLeftLying(putDown: () => unknown) {
+  const readings = useReadings()
+  const session = useSession()
+  const held = computed(() => session.me?.role === undefined && Boolean(readings.kiosk?.studentId))
+  const { idle } = useIdle(LEFT_LYING_MS)
+  watch(idle, lying => lying && held.value && putDown())
+  return held
+}
