@@ -3,7 +3,7 @@ import { DEFAULT_HOUSE_RULES, type HouseRules } from './houseRules'
 import { WAYS } from './ways'
 
 /** What a number of the rules is a number of. Shares are kept 0 to 1 and shown in per cent. */
-export type Quantity = 'length' | 'share' | 'percent' | 'degrees' | 'amperes' | 'hours' | 'coupons' | 'core diameters'
+export type Quantity = 'length' | 'share' | 'percent' | 'degrees' | 'amperes' | 'hours' | 'days' | 'coupons' | 'core diameters'
 
 export type RuleGroup = 'The bead' | 'Restarts and ends' | 'Grooves' | 'Undercut' | 'Angles and arc' | 'Current' | 'Moving up' | 'Ways'
 
@@ -78,7 +78,10 @@ const LINES: readonly RuleLine[] = [
   number('pass.run', 'Moving up', 'Sound bead', 'share', 0, 1, 'Of the length welded.'),
   number('pass.ends', 'Moving up', 'Sound ends', 'share', 0, 1, 'Of all the ends of a coupon.'),
   number('pass.toes', 'Moving up', 'Toes wetted in', 'share', 0, 1, 'Of the length of both toes.'),
-  number('goodInARow', 'Moving up', 'Good coupons in a row', 'coupons', 1, 20, 'Before a rung is signed off.'),
+  number('goodInARow', 'Moving up', 'Good coupons in a row', 'coupons', 1, 20, 'Before a rung is signed off, where the rung has no rule of its own.'),
+  number('halfLifeDays', 'Moving up', 'Work counts half after', 'days', 7, 365, 'Recent coupons say more about a hand than old ones.'),
+  number('sameDrillDays', 'Moving up', 'Same drill at most', 'days', 1, 10, 'In a row; then something else is proposed.'),
+  number('targetOdds', 'Moving up', 'Odds wanted before a test', 'share', 0.5, 0.99, 'Of simulated attempts at the test piece that would go well.'),
   ...Object.entries(WAYS).map(([id, way]) => choice(`ways.${id}`, 'Ways', way.name, way.why, way.choices)),
 ]
 

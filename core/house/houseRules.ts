@@ -77,6 +77,12 @@ export interface HouseRules {
   }
   /** Sound coupons in a row before a rung is signed off. */
   readonly goodInARow: number
+  /** After so many days a coupon counts half of what it did, for how skilled a student is. */
+  readonly halfLifeDays: number
+  /** How many class days in a row the same drill may be proposed. */
+  readonly sameDrillDays: number
+  /** Share of simulated attempts that go well before a student is sent to a test. */
+  readonly targetOdds: number
   /** How things are done here, where good welders differ. */
   readonly ways: Ways
 }
@@ -112,6 +118,9 @@ export const DEFAULT_HOUSE_RULES: HouseRules = {
   windows: [],
   pass: { starts: 0.8, restarts: 0.8, tieIns: 0.8, run: 0.9, ends: 0.75, toes: 0.9 },
   goodInARow: 3,
+  halfLifeDays: 60,
+  sameDrillDays: 2,
+  targetOdds: 0.8,
   ways: DEFAULT_WAYS,
 }
 

@@ -6,7 +6,7 @@ import { readRule } from './catalogue'
 /** The unit that stands behind a number of the rules. */
 export function quantityUnit(quantity: Quantity, unit: LengthUnit): string {
   const units: Readonly<Record<Quantity, string>> = {
-    'length': unit, 'share': '%', 'percent': '%', 'degrees': '°', 'amperes': 'A', 'hours': 'h', 'coupons': 'coupons', 'core diameters': '× core',
+    'length': unit, 'share': '%', 'percent': '%', 'degrees': '°', 'amperes': 'A', 'hours': 'h', 'days': 'days', 'coupons': 'coupons', 'core diameters': '× core',
   }
   return units[quantity]
 }

@@ -34,6 +34,12 @@ function cumulative(k: number, n: number, rate: number): number {
   return Math.min(1, sum)
 }
 
+/**
+ * Probability of at least k successes in n at a rate.
+ * @example binomialTail(8, 10, 0.5) // 0.054688
+ */
+export const binomialTail = (k: number, n: number, rate: number): number => (k <= 0 ? 1 : 1 - cumulative(k - 1, n, rate))
+
 /** The rate at which a rising function takes a value, by bisection to the last bit that matters. */
 function solve(rising: (rate: number) => number, value: number): number {
   let low = 0

@@ -3,3 +3,9 @@
  */
 export * from './binomialInterval'
 export * from './rates'
+export * from './chanceAbove'
+export * from './logisticFit'
+export * from './practice'
+export * from './schoolCurve'
+export * from './skill'
+export * from './prediction'

@@ -16,6 +16,7 @@ const SUFFIXES: Readonly<Record<Exclude<NumberKind, 'length' | 'speed'>, { reado
   'celsius': { shown: '°C', taken: /\s*°?\s*c$/i },
   'mass percent': { shown: '%', taken: /\s*%$/ },
   'hours': { shown: 'h', taken: /\s*(h|hours?)$/i },
+  'days': { shown: 'days', taken: /\s*days?$/i },
   'coupons': { shown: 'coupons', taken: /\s*coupons?$/i },
   'core diameters': { shown: '× core', taken: /\s*[×x]\s*(core)?$/i },
 }

@@ -6,7 +6,7 @@ export type SheetInput =
   | { readonly id: string, readonly name: string, readonly kind: 'number', readonly quantity: NumberKind, readonly lowest: number, readonly highest: number, readonly start: number }
   | { readonly id: string, readonly name: string, readonly kind: 'choice', readonly choices: readonly string[], readonly start: string }
 
-export type NumberKind = 'length' | 'speed' | 'amperes' | 'volts' | 'percent' | 'degrees' | 'celsius' | 'mass percent' | 'hours' | 'coupons' | 'core diameters'
+export type NumberKind = 'length' | 'speed' | 'amperes' | 'volts' | 'percent' | 'degrees' | 'celsius' | 'mass percent' | 'hours' | 'days' | 'coupons' | 'core diameters'
 
 export type SheetValues = Readonly<Record<string, number | string>>
 

@@ -1,0 +1,67 @@
+import type { Ladder, LadderRung } from './ladder'
+import { rungsInUse } from './ladder'
+import { signOffState, type RungCoupon, type SignOffState } from './signOffRule'
+
+/** A coupon as the ladder sees it. */
+export interface ClimbCoupon extends RungCoupon {
+  /** The rung of its ticket, in the school's words. */
+  readonly rung: string
+  /** Local date, ISO 8601. */
+  readonly classDay: string
+}
+
+/** A rung with somebody's name on it. */
+export interface SignedOff {
+  readonly rungId: string
+}
+
+/** Signed off; may be signed off; being worked on or open to; or waiting for what it needs. */
+export type RungStatus = 'signed off' | 'ready' | 'open' | 'not yet'
+
+/** Where a student stands on one rung. */
+export interface RungState extends SignOffState {
+  readonly rungId: string
+  readonly status: RungStatus
+  readonly coupons: number
+  readonly good: number
+  /** Day of the last coupon on it; null before the first. */
+  readonly lastDay: string | null
+  /** Coupons run on it since it was first run, while it is neither signed off nor ready: how long somebody is stuck. */
+  readonly stuck: number
+}
+
+/**
+ * Where a student stands on every rung in use, in the ladder's order. A coupon counts for the rung of its ticket; on a stub day (`…, stubs`) for the
+ * plain rung too when the ladder has none of that name.
+ * @param coupons oldest first
+ * @param inARow how many the house rules want in a row
+ * @example climb(FULL_LADDER, [], [], 3)[0].status // 'open'
+ */
+export function climb(ladder: Ladder, coupons: readonly ClimbCoupon[], signedOff: readonly SignedOff[], inARow: number): RungState[] {
+  const signed = new Set(signedOff.map(row => row.rungId))
+  const names = new Set(ladder.rungs.map(rung => rung.name))
+  const runFor = (rung: string) => (names.has(rung) ? rung : rung.replace(/, (stubs|other hand)$/, ''))
+  const byRung = new Map<string, ClimbCoupon[]>()
+  for (const coupon of coupons) byRung.set(runFor(coupon.rung), [...byRung.get(runFor(coupon.rung)) ?? [], coupon])
+  return rungsInUse(ladder).map((rung) => {
+    const own = byRung.get(rung.name) ?? []
+    const state = signOffState(rung.signOff, own, inARow)
+    const status = statusOf(rung, state, own.length > 0, signed)
+    return { ...state, rungId: rung.id, status, coupons: own.length, good: own.filter(coupon => coupon.good).length, lastDay: own.at(-1)?.classDay ?? null, stuck: status === 'open' ? own.length : 0 }
+  })
+}
+
+function statusOf(rung: LadderRung, state: SignOffState, begun: boolean, signed: ReadonlySet<string>): RungStatus {
+  if (signed.has(rung.id)) return 'signed off'
+  if (state.met) return 'ready'
+  return begun || rung.needs.every(id => signed.has(id)) ? 'open' : 'not yet'
+}
+
+/**
+ * The rung a student is on: the one run last that is not signed off, else the first that is open; undefined when all are done.
+ */
+export function currentRung(states: readonly RungState[]): RungState | undefined {
+  const left = states.filter(state => state.status !== 'signed off')
+  const begun = left.filter(state => state.lastDay !== null).sort((a, b) => b.lastDay!.localeCompare(a.lastDay!))
+  return begun[0] ?? left.find(state => state.status === 'open')
+}

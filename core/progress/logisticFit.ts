@@ -1,0 +1,84 @@
+/** Tries at one place of a model: so many tried, so many sound (fractions are weights), and what the chance of a sound one depends on. */
+export interface LogisticRow {
+  readonly x: readonly number[]
+  readonly tried: number
+  readonly sound: number
+}
+
+/** What is believed of the coefficients: their most likely values, and their covariance there (Laplace). */
+export interface LogisticBelief {
+  readonly mean: readonly number[]
+  readonly covariance: readonly (readonly number[])[]
+}
+
+const STEPS = 25
+const SETTLED = 1e-8
+
+/** The logistic function. @example logistic(0) // 0.5 */
+export const logistic = (x: number): number => 1 / (1 + Math.exp(-x))
+
+/**
+ * Logistic regression with independent normal priors, by Newton's method; the posterior is taken as normal at its mode.
+ * Source: penalised maximum likelihood, as in any text (McCullagh and Nelder 1989); checked against the closed form of one coefficient.
+ * @param prior mean and standard deviation of each coefficient
+ * @throws RangeError when a row has another number of values than there are priors
+ * @example fitLogistic([{ x: [1], tried: 10, sound: 8 }], [{ mean: 0, deviation: 1e3 }]).mean[0] // 1.386, the logit of 0.8
+ */
+export function fitLogistic(rows: readonly LogisticRow[], prior: readonly { readonly mean: number, readonly deviation: number }[]): LogisticBelief {
+  const size = prior.length
+  if (rows.some(row => row.x.length !== size)) throw new RangeError(`Every row has ${size} values`)
+  const precision = prior.map(({ deviation }) => 1 / deviation ** 2)
+  let mean = prior.map(row => row.mean)
+  let factor = cholesky(precision.map((value, i) => precision.map((_, j) => (i === j ? value : 0))))
+  for (let step = 0; step < STEPS; step++) {
+    const hessian = Array.from({ length: size }, (_, i) => Array.from({ length: size }, (_, j) => (i === j ? precision[i]! : 0)))
+    const gradient = mean.map((value, i) => precision[i]! * (prior[i]!.mean - value))
+    for (const { x, tried, sound } of rows) {
+      const p = logistic(x.reduce((sum, value, i) => sum + value * mean[i]!, 0))
+      const [off, weight] = [sound - tried * p, tried * p * (1 - p)]
+      for (let i = 0; i < size; i++) {
+        if (x[i] === 0) continue
+        gradient[i]! += x[i]! * off
+        for (let j = 0; j <= i; j++) hessian[i]![j]! += weight * x[i]! * x[j]!
+      }
+    }
+    for (let i = 0; i < size; i++) for (let j = 0; j < i; j++) hessian[j]![i] = hessian[i]![j]!
+    factor = cholesky(hessian)
+    const move = solve(factor, gradient)
+    // A step of more than two on the logit scale is too far to trust the curve.
+    const longest = Math.max(...move.map(Math.abs))
+    const scale = longest > 2 ? 2 / longest : 1
+    mean = mean.map((value, i) => value + scale * move[i]!)
+    if (longest < SETTLED) break
+  }
+  const covariance = mean.map((_, i) => solve(factor, mean.map((_, j) => (i === j ? 1 : 0))))
+  return { mean, covariance }
+}
+
+/** Lower triangle whose product with its transpose is the matrix. @throws RangeError when the matrix is not positive */
+export function cholesky(matrix: readonly (readonly number[])[]): number[][] {
+  const lower = matrix.map(row => row.map(() => 0))
+  for (let i = 0; i < matrix.length; i++) {
+    for (let j = 0; j <= i; j++) {
+      let sum = matrix[i]![j]!
+      for (let k = 0; k < j; k++) sum -= lower[i]![k]! * lower[j]![k]!
+      if (i === j && !(sum > 0)) throw new RangeError('The matrix is not positive')
+      lower[i]![j] = i === j ? Math.sqrt(sum) : sum / lower[j]![j]!
+    }
+  }
+  return lower
+}
+
+/** Solves the system of a matrix given by its Cholesky factor. */
+function solve(lower: readonly (readonly number[])[], right: readonly number[]): number[] {
+  const y = [...right]
+  for (let i = 0; i < y.length; i++) {
+    for (let k = 0; k < i; k++) y[i]! -= lower[i]![k]! * y[k]!
+    y[i]! /= lower[i]![i]!
+  }
+  for (let i = y.length - 1; i >= 0; i--) {
+    for (let k = i + 1; k < y.length; k++) y[i]! -= lower[k]![i]! * y[k]!
+    y[i]! /= lower[i]![i]!
+  }
+  return y
+}
