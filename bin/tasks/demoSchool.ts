@@ -2,13 +2,19 @@ import { Hash } from '@adonisjs/hash'
 import { Scrypt } from '@adonisjs/hash/drivers/scrypt'
 import { v7 as uuid } from 'uuid'
 import { growSchool, SCHOOL_NAME, SCHOOL_RULES, type DemoCoupon } from '../../demo/gannetQuay'
+import { SCHOOL_LADDER } from '../../demo/ladder'
 import { practiceAnswers } from '../../demo/practice'
 import { readAs, SECOND_INSTRUCTOR, studentsEye, type Eye } from '../../demo/readings'
+import { outOfTurn } from '../../core/ladder'
 import { seededRandom, type Random } from '../../core/simulate'
 import { DEMO_ACCOUNTS, DEMO_PASSWORD } from '../../server/demoAccounts'
 import { addAccount, foundSchool } from '../../server/store/accounts'
 import { saveCoupon } from '../../server/store/coupons'
 import { addRules } from '../../server/store/houseRules'
+import { addLadder } from '../../server/store/ladders'
+import { boardOf, progressOf } from '../../server/store/progress'
+import { fitCurves } from '../../server/store/schoolCurves'
+import { addSignOff } from '../../server/store/signOffs'
 import { keepBeadAnswer } from '../../server/store/practice'
 import { addSection } from '../../server/store/sections'
 import { keepReading, type Reader } from '../../server/store/readings'
@@ -27,9 +33,12 @@ export async function fillDemo(seed: number, lastDay: string): Promise<void> {
   if (!head) throw new Error('There is a school in this database already')
   const teacher = await addAccount({ ...instructor, studentId: null, active: true }, password)
   await addRules(2, SCHOOL_RULES, { by: head.name, why: 'one bead width for all small rods', now: new Date(`${lastDay}T00:00:00Z`) })
+  await addLadder(2, SCHOOL_LADDER, { by: head.name, why: 'fewer joints, then straight to grooves and pipe', now: new Date(`${lastDay}T00:00:00Z`) })
+  const sections: string[] = []
   const jobs: (() => Promise<unknown>)[] = []
   for (const { fields, students } of growSchool(seed, lastDay)) {
     const section = await addSection(fields)
+    sections.push(section.id)
     for (const { name, hand, booth, startDate, coupons } of students) {
       const student = await addStudent({ name, hand, booth, startDate, sectionId: section.id, active: true })
       if (name === pupil.name) await addAccount({ ...pupil, studentId: student.id, active: true }, password)
@@ -45,6 +54,21 @@ export async function fillDemo(seed: number, lastDay: string): Promise<void> {
     }
   }
   await atOnce(jobs)
+  await fitCurves(new Date(`${lastDay}T12:00:00Z`))
+  for (const id of sections) await atOnce((await boardOf(id)).rows.map(({ student }) => () => signOff(student.id, teacher.name, random)))
+}
+
+/** The instructor's name on every rung that a student has left behind; on the rung of today only the rule decides, and nobody has signed yet. */
+async function signOff(studentId: string, by: string, random: Random): Promise<void> {
+  const { climb } = (await progressOf(studentId))!
+  const begun = climb.filter(state => state.lastDay !== null)
+  const today = begun.map(state => state.lastDay!).sort().at(-1)
+  for (const state of begun.filter(one => one.lastDay !== today)) {
+    const turn = outOfTurn(state)
+    const now = new Date(`${state.lastDay}T20:00:00Z`)
+    await addSignOff(idAt(now, random), { studentId, rungId: state.rungId, why: turn === 'early' ? 'long enough on it; moves on with the class' : turn === 'late' ? 'signed after the holiday' : '' },
+      { outOfTurn: turn, stood: `${state.says}; ${state.good} of ${state.coupons} coupons good`, by, now })
+  }
 }
 
 function saving(studentId: string, { document, savedAt }: DemoCoupon, by: { id: string, name: string }, id: string) {

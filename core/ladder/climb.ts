@@ -28,7 +28,15 @@ export interface RungState extends SignOffState {
   readonly lastDay: string | null
   /** Coupons run on it since it was first run, while it is neither signed off nor ready: how long somebody is stuck. */
   readonly stuck: number
+  /** Coupons run since its rule was first met; 0 while it is not. */
+  readonly since: number
 }
+
+/** Signed off so many coupons after its rule was met, or more, is late. Common practice. */
+const LATE = 4
+
+/** Whether signing a rung off now is out of turn, so that it needs a reason. */
+export const outOfTurn = ({ met, since }: Pick<RungState, 'met' | 'since'>): 'early' | 'late' | null => (!met ? 'early' : since >= LATE ? 'late' : null)
 
 /**
  * Where a student stands on every rung in use, in the ladder's order. A coupon counts for the rung of its ticket; on a stub day (`…, stubs`) for the
@@ -47,8 +55,13 @@ export function climb(ladder: Ladder, coupons: readonly ClimbCoupon[], signedOff
     const own = byRung.get(rung.name) ?? []
     const state = signOffState(rung.signOff, own, inARow)
     const status = statusOf(rung, state, own.length > 0, signed)
-    return { ...state, rungId: rung.id, status, coupons: own.length, good: own.filter(coupon => coupon.good).length, lastDay: own.at(-1)?.classDay ?? null, stuck: status === 'open' ? own.length : 0 }
+    return { ...state, rungId: rung.id, status, coupons: own.length, good: own.filter(coupon => coupon.good).length, lastDay: own.at(-1)?.classDay ?? null, stuck: status === 'open' ? own.length : 0, since: state.met ? sinceMet(rung, own, inARow) : 0 }
   })
+}
+
+function sinceMet(rung: LadderRung, coupons: readonly ClimbCoupon[], inARow: number): number {
+  const first = coupons.findIndex((_, n) => signOffState(rung.signOff, coupons.slice(0, n + 1), inARow).met)
+  return first < 0 ? 0 : coupons.length - 1 - first
 }
 
 function statusOf(rung: LadderRung, state: SignOffState, begun: boolean, signed: ReadonlySet<string>): RungStatus {

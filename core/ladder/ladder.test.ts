@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import fc from 'fast-check'
-import { climb, currentRung, FULL_LADDER, ladderFaults, lcCusumChance, lcCusumScores, lcCusumSteps, rungNamed, SHIPPED_LADDERS, signOffChance, signOffState, saySignOff, STRUCTURAL_LADDER, type ClimbCoupon, type Ladder, type LadderRung, type SignOffRule } from '.'
+import { climb, currentRung, outOfTurn, FULL_LADDER, ladderFaults, lcCusumChance, lcCusumScores, lcCusumSteps, rungNamed, SHIPPED_LADDERS, signOffChance, signOffState, saySignOff, STRUCTURAL_LADDER, type ClimbCoupon, type Ladder, type LadderRung, type SignOffRule } from '.'
 
 const coupon = (good: boolean, rung = 'flat pad', restarts: [number, number] = [0, 0], classDay = '2026-10-05'): ClimbCoupon =>
   ({ good, rung, classDay, tries: { restart: { tried: restarts[0], sound: restarts[1] } } })
@@ -131,6 +131,13 @@ describe('where a student stands', () => {
     const plain = { ...FULL_LADDER, rungs: FULL_LADDER.rungs.filter(rung => rung.rods === 'new') }
     expect(climb(plain, [coupon(true, 'flat pad, stubs')], [], 3).find(state => state.rungId === 'flat-pad')!.coupons).toBe(1)
     expect(climb(FULL_LADDER, [coupon(true, 'flat pad, stubs')], [], 3).find(state => state.rungId === 'flat-pad')!.coupons).toBe(0)
+  })
+  it('a sign-off before the rule is met is early, long after it late', () => {
+    const of = (goods: boolean[]) => climb(FULL_LADDER, goods.map(good => coupon(good)), [{ rungId: 'arc-strikes' }], 3).find(state => state.rungId === 'flat-pad')!
+    expect(outOfTurn(of([true, true]))).toBe('early')
+    expect(outOfTurn(of([true, true, true]))).toBeNull()
+    expect(of([true, true, true, false, true])).toMatchObject({ since: 2, status: 'ready' })
+    expect(outOfTurn(of([true, true, true, false, true, false, true]))).toBe('late')
   })
   it('has no current rung when all are done', () => {
     expect(currentRung(climb(FULL_LADDER, [], FULL_LADDER.rungs.map(rung => ({ rungId: rung.id })), 3))).toBeUndefined()

@@ -5,6 +5,7 @@ import type { HouseRules } from '../../core/house'
 import { writeCause } from './causes'
 import { database, fromJson, inTransaction, isDuplicate, rows, run, toDateTime, toIso, type Queries } from './database'
 import { summarise, writeDerived, type Summary } from './derived'
+import { noteProgress } from './progress'
 
 interface CouponRow {
   id: string
@@ -105,6 +106,7 @@ async function write(on: Queries, { id, text, document, summary, by }: Next, bef
   }
   await writeDerived(on, id, document, evidence, before?.student_id ?? null)
   await writeCause(on, id, { studentId: document.studentId, cause: document.trueCause, saidAt: by.now }, before?.student_id ?? null)
+  for (const studentId of new Set([document.studentId, before?.student_id ?? document.studentId])) await noteProgress(on, studentId)
   return { id, version, document, savedAt: by.now.toISOString(), savedBy: by.name }
 }
 

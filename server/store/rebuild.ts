@@ -3,6 +3,7 @@ import { database, fromJson, inTransaction, rows, run, toIso } from './database'
 import type { CouponDocument } from '../../core/coupon'
 import { summarise, writeDerived } from './derived'
 import { rulesOf } from './houseRules'
+import { noteProgress } from './progress'
 
 const BATCH = 200
 
@@ -23,6 +24,7 @@ export async function rebuildDerived(): Promise<number> {
         const { grade, nextRun, evidence } = summarise(document, rules)
         await run(on, 'UPDATE coupon SET verdict = ?, score = ?, next_run = ? WHERE id = ?', [grade.verdict, grade.score, nextRun, row.id])
         await writeDerived(on, row.id, document, evidence, document.studentId)
+        await noteProgress(on, document.studentId)
         await writeCause(on, row.id, { studentId: document.studentId, cause: document.trueCause, saidAt: new Date(toIso(row.saved_at)) }, document.studentId)
       }
     })

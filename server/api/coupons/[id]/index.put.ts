@@ -6,6 +6,7 @@ import { parseAs, readAs } from '../../../http/readAs'
 import { refuse } from '../../../http/refuse'
 import { saveCoupon } from '../../../store/coupons'
 import { rulesOf } from '../../../store/houseRules'
+import { refreshProgress } from '../../../store/progress'
 import { findStudent } from '../../../store/students'
 
 /** Saves a coupon whole. The same save twice is one save; over someone else's newer version: 409 with theirs. */
@@ -17,7 +18,10 @@ export default defineEventHandler(async (event): Promise<SavedCoupon> => {
   if (!student) throw refused('document.studentId', 'There is no such student')
   if (!rules) throw refused('document.rulesVersion', 'There is no such version of the house rules')
   const outcome = await saveCoupon(id, save, rules, { id: me.id, name: me.name, now: new Date() })
-  if ('saved' in outcome) return outcome.saved
+  if ('saved' in outcome) {
+    event.waitUntil(refreshProgress(save.document.studentId, new Date()))
+    return outcome.saved
+  }
   const problem = refuse(409, 'Saved by someone else', `${outcome.theirs.savedBy} saved a newer version of this coupon. Both are kept: choose which one stands.`)
   problem.data = { ...problem.data!, theirs: outcome.theirs } as typeof problem.data
   throw problem

@@ -1,0 +1,77 @@
+import { ELEMENTS, type ElementId } from '../grading'
+import type { LogisticBelief } from './logisticFit'
+import { LIES, type Lie, type Practice } from './practice'
+import { startingCurve, type SchoolCurve, type When } from './schoolCurve'
+import { skillFrom, skillRate, type Skill } from './skill'
+
+/** The elements that skill is kept of: all but what is judged once a coupon. */
+export const SKILL_ELEMENTS: readonly ElementId[] = ELEMENTS.filter(element => element.counted !== 'coupon').map(element => element.id)
+
+/** The school's curves, by element. */
+export type SchoolCurves = Readonly<Partial<Record<ElementId, SchoolCurve>>>
+
+/** Where one student stands: what is believed of each element, and how much was practised. All that predictions are made from. */
+export interface Standing {
+  readonly beliefs: Readonly<Partial<Record<ElementId, { readonly belief: LogisticBelief, readonly coupons: number }>>>
+  readonly coupons: number
+  readonly here: Readonly<Record<Lie, number>>
+  /** Last class day, days since 1970 began; null before the first. */
+  readonly lastDay: number | null
+  /** How much better the work is than three weeks before, as the mean change of the rates where the last coupon was run. */
+  readonly improved: number
+}
+
+const THREE_WEEKS = 21
+
+/**
+ * Where a student stands after some practice. Days count back from the last class, so that a holiday does not wear the evidence down: rest is in the school's curve.
+ * @param rows of one student, oldest first
+ * @example standingOf({}, [], 60).coupons // 0
+ */
+export function standingOf(curves: SchoolCurves, rows: readonly Practice[], halfLifeDays: number): Standing {
+  const last = rows.at(-1)
+  const here = Object.fromEntries(LIES.map(lie => [lie, new Set(rows.filter(row => row.lie === lie).map(row => row.couponId)).size])) as Record<Lie, number>
+  const skills = skillsFrom(curves, rows, last?.day ?? 0, halfLifeDays)
+  const standing = {
+    beliefs: Object.fromEntries([...skills].map(([element, { belief, coupons }]) => [element, { belief, coupons }])),
+    coupons: new Set(rows.map(row => row.couponId)).size, here, lastDay: last?.day ?? null,
+  }
+  return { ...standing, improved: last ? improvement(curves, skills, rows, last, halfLifeDays) : 0 }
+}
+
+function skillsFrom(curves: SchoolCurves, rows: readonly Practice[], today: number, halfLifeDays: number): Map<ElementId, Skill> {
+  return new Map(SKILL_ELEMENTS.flatMap((element) => {
+    const own = rows.filter(row => row.element === element)
+    return own.length === 0 ? [] : [[element, skillFrom(curveOf(curves, element), own, today, halfLifeDays)] as const]
+  }))
+}
+
+/** The school's curve of an element, or the one a school starts with. */
+export const curveOf = (curves: SchoolCurves, element: ElementId): SchoolCurve => curves[element] ?? startingCurve(element)
+
+function improvement(curves: SchoolCurves, now: ReadonlyMap<ElementId, Skill>, rows: readonly Practice[], last: Practice, halfLifeDays: number): number {
+  const past = rows.filter(row => row.day <= last.day - THREE_WEEKS)
+  const then = past.at(-1)
+  if (!then) return 0
+  const before = skillsFrom(curves, past, then.day, halfLifeDays)
+  const changes = [...before].flatMap(([element, skill]) => {
+    const current = now.get(element)
+    const cell = { ...last, element }
+    return current ? [skillRate(current, cell, last).rate - skillRate(skill, cell, { ...then, beforeHere: past.filter(row => row.lie === last.lie && row.element === element).length }).rate] : []
+  })
+  return changes.length === 0 ? 0 : changes.reduce((sum, change) => sum + change, 0) / changes.length
+}
+
+/** A student's skill at an element as predictions want it; what the school knows where nothing was tried. */
+export function skillOf({ beliefs }: Standing, curves: SchoolCurves, element: ElementId): Skill {
+  const curve = curveOf(curves, element)
+  const own = beliefs[element]
+  return own ? { curve, ...own } : skillFrom(curve, [], 0, 1)
+}
+
+/** What will have been practised when a student welds again on a day. @param today days since 1970 began */
+export const whenNext = ({ coupons, here, lastDay }: Standing, lie: Lie, today: number): When =>
+  ({ before: coupons, beforeHere: here[lie], restDays: lastDay === null ? 0 : Math.max(0, today - lastDay) })
+
+/** A local date as days since 1970 began. @example dayNumber('1970-01-02') // 1 */
+export const dayNumber = (classDay: string): number => Math.round(Date.parse(`${classDay}T00:00:00Z`) / 86_400_000)

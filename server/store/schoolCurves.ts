@@ -1,0 +1,46 @@
+import { fitSchoolCurve, SKILL_ELEMENTS, withPractice, type SchoolCurves } from '../../core/progress'
+import { database, fromJson, rows, run, toDateTime, toIso } from './database'
+import { schoolHistory } from './practised'
+
+/** The school's curves as they were last fitted; version 0 while they never were. */
+export interface KeptCurves {
+  readonly version: number
+  readonly curves: SchoolCurves
+}
+
+interface CurveRow {
+  version: number
+  curves: unknown
+  coupons: number
+  fitted_at: string
+}
+
+const newest = () => rows<CurveRow>(database(), 'SELECT version, curves, coupons, fitted_at FROM school_curve ORDER BY version DESC LIMIT 1')
+
+export async function schoolCurves(): Promise<KeptCurves> {
+  const [row] = await newest()
+  return row ? { version: row.version, curves: fromJson(row.curves) } : { version: 0, curves: {} }
+}
+
+/** A school is known well enough from so many of its newest coupons. */
+const FITTED_TO = 4000
+const A_DAY_MS = 86_400_000
+/** Fewer coupons than this say less than the curves a school starts with. */
+const FEWEST = 60
+
+/** Whether the curves are to be fitted again: at most once a day, and when the school has a quarter more coupons than they rest on, or enough at all. */
+export async function curvesAreDue(now: Date): Promise<boolean> {
+  const [[row], [count]] = await Promise.all([newest(), rows<{ n: number }>(database(), `SELECT COUNT(*) AS n FROM (SELECT id FROM coupon LIMIT ${FITTED_TO}) AS some`)])
+  if (!row) return count!.n >= FEWEST
+  const aged = now.getTime() - new Date(toIso(row.fitted_at)).getTime()
+  return aged > A_DAY_MS && (count!.n > 1.25 * row.coupons || (count!.n === FITTED_TO && aged > 30 * A_DAY_MS))
+}
+
+/** Fits the school's curves to its newest coupons, all elements. */
+export async function fitCurves(now: Date): Promise<void> {
+  const students = (await schoolHistory(FITTED_TO)).map(withPractice)
+  const curves = Object.fromEntries(SKILL_ELEMENTS.map(element => [element, fitSchoolCurve(element, students)]))
+  const coupons = new Set(students.flat().map(row => row.couponId)).size
+  const { version } = await schoolCurves()
+  await run(database(), 'INSERT IGNORE INTO school_curve (version, curves, coupons, fitted_at) VALUES (?, ?, ?, ?)', [version + 1, JSON.stringify(curves), coupons, toDateTime(now)])
+}
