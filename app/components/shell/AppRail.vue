@@ -11,7 +11,7 @@ const outbox = useOutbox()
 const theme = useShopTheme()
 
 const rooms = computed(() => session.isStaff
-  ? [{ to: '/', name: 'Floor' }, { to: '/bench', name: 'Bench' }, { to: '/record', name: 'Record' }, { to: '/set-up', name: 'Set-up' }, { to: '/reading-room', name: 'Practice' }, { to: '/house', name: 'House' }]
+  ? [{ to: '/', name: 'Floor' }, { to: '/bench', name: 'Bench' }, { to: '/record', name: 'Record' }, { to: '/board', name: 'Board' }, { to: '/set-up', name: 'Set-up' }, { to: '/reading-room', name: 'Practice' }, { to: '/house', name: 'House' }]
   : [{ to: `/record/${session.me?.studentId}`, name: 'Record' }, { to: '/kiosk', name: 'Read' }, { to: '/reading-room', name: 'Practice' }])
 
 watch(() => session.me, (me) => { if (me && session.isStaff) outbox.start(me.id) }, { immediate: true })

@@ -1,0 +1,10 @@
+/**
+ * How a test would go today: the piece, what it asks of a hand try by try, thousands of attempts at it, what would help, and when.
+ */
+export * from './testPieces'
+export * from './testTasks'
+export * from './attempt'
+export * from './outlook'
+export * from './helps'
+export * from './forecast'
+export * from './sayOdds'
