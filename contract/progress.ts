@@ -2,6 +2,7 @@ import { array, boolean, lazy, mixed, number, object, string, type Schema } from
 import { FULL_LADDER, ladderFaults, type Ladder, type RungState, type SignOffRule } from '../core/ladder'
 import { ELEMENTS } from '../core/grading'
 import type { SchoolCurves, Standing } from '../core/progress'
+import type { RunLately, Timetable } from '../core/readiness'
 import { PIECES, POSITIONS, positionsFor, type PieceKind } from '../core/trade'
 import { key, label, oneOf, uuid } from './fields'
 import type { Student } from './people'
@@ -81,6 +82,20 @@ export interface SignOff {
   readonly at: string
 }
 
+/** What an instructor wants run next, over what was proposed. */
+export interface NextPin {
+  readonly rungId: string
+  readonly over: string
+  readonly by: string
+  readonly at: string
+}
+/** The body of `PUT /api/students/:id/pin`; null takes the pin out. */
+export const pinSchema = object({ rungId: string().strict().nullable().defined().matches(/^[\w-]{1,64}$/, '${path} is not an id'), over: string().strict().defined().max(80) }).exact()
+export interface PinSave {
+  readonly rungId: string | null
+  readonly over: string
+}
+
 /** Everything predictions about one student are made from. */
 export interface StudentProgress {
   readonly student: Student
@@ -89,6 +104,11 @@ export interface StudentProgress {
   readonly signOffs: readonly SignOff[]
   readonly standing: Standing
   readonly curves: SchoolCurves
+  readonly lately: readonly RunLately[]
+  /** Coupons a class day, of late; 0 before the first. */
+  readonly perClass: number
+  readonly timetable: Timetable
+  readonly pin: NextPin | null
 }
 
 /** A student's row on the Board. */

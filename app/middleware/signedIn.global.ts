@@ -15,7 +15,7 @@ export default defineNuxtRouteMiddleware(async (to) => {
   if (!session.me) return navigateTo({ path: '/sign-in', query: to.fullPath === '/' ? {} : { to: to.fullPath } })
   if (session.me.role === 'student') {
     const own = `/record/${session.me.studentId}`
-    if (to.path !== own && !FOR_STUDENTS.includes(to.path)) return navigateTo(own)
+    if (!to.path.startsWith(own) && !FOR_STUDENTS.includes(to.path)) return navigateTo(own)
   }
 })
 

@@ -47,7 +47,7 @@ export function signOffState(rule: SignOffRule, coupons: readonly RungCoupon[], 
     }
     case 'of the last': {
       const good = coupons.slice(-rule.last).filter(coupon => coupon.good).length
-      return { met: good >= rule.good, share: Math.min(1, good / rule.good), says: `${good} of ${rule.good} good among the last ${rule.last}` }
+      return { met: good >= rule.good, share: Math.min(1, good / rule.good), says: `${good} of the last ${rule.last} good, ${rule.good} wanted` }
     }
     case 'enough evidence': {
       const { tried, sound } = triesOf(coupons, rule.element)

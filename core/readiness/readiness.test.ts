@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { DEFAULT_HOUSE_RULES } from '../house'
+import { climb, FULL_LADDER, rungNamed } from '../ladder'
 import { logistic, logitOf, skillFrom, standingOf, startingCurve, withPractice, type Practised, type SchoolCurves, type SkillCell, type When } from '../progress'
 import { seededRandom } from '../simulate'
 import { inches } from '../units'
-import { attempt, beginOutlook, classDayAfter, forecastCoupons, HORIZON, sayOdds, testPieceOf, testPlan, TEST_PIECES, USUAL_HABITS, whatHelps, type OutlookCase, type TestHabits, type TestPlan } from '.'
+import { attempt, beginOutlook, classDayAfter, forecastCoupons, gainPerHour, HORIZON, proposals, sayOdds, testPieceOf, testPlan, TEST_PIECES, USUAL_HABITS, whatHelps, type Help, type NextWanted, type OutlookCase, type TestHabits, type TestPlan } from '.'
 
 const rules = DEFAULT_HOUSE_RULES
 const ALL_COUNTS: TestHabits = { ...USUAL_HABITS, rejectedTries: 1, groundOut: 0, opens: 1, day: 0 }
@@ -178,4 +179,31 @@ describe('what helps, and when', () => {
     expect([classDayAfter(500, 3, table, '2026-10-05'), classDayAfter(1, 3, { ...table, weekdays: [] }, '2026-10-05'), classDayAfter(1, 0, table, '2026-10-05')]).toEqual([null, null, null])
   })
   it('never says more than odds', () => expect([0.01, 0.08, 0.68, 0.93, 0.99].map(sayOdds)).toEqual(['fewer than 1 of 20', 'about 1 of 10', 'about 7 of 10', 'about 9 of 10', 'more than 19 of 20']))
+})
+
+describe('the next coupon', () => {
+  const test = testPieceOf('pipe-2-6g')
+  const helps: Help[] = [{ element: 'restart', name: 'Restarts', odds: 0.7, gain: 0.2 }, { element: 'root', name: 'Root side', odds: 0.55, gain: 0.05 }, { element: 'run', name: 'Sound run', odds: 0.5, gain: 0 }]
+  const signed = FULL_LADDER.rungs.filter(rung => !['restart strip', 'pipe 5G', 'pipe 6G'].includes(rung.name)).map(rung => ({ rungId: rung.id }))
+  const wanted: NextWanted = { ladder: FULL_LADDER, climb: climb(FULL_LADDER, [], signed, 3), helps, test, lately: [], sameDrillDays: 2 }
+  const names = (more: Partial<NextWanted> = {}) => proposals({ ...wanted, ...more }).map(one => one.rung.name)
+
+  it('is the open rung with the most to gain in an hour, and says so', () => {
+    // The root is learned on the pipe itself; restarts in less time on a strip.
+    expect(names({ helps: [{ ...helps[0]!, gain: 0.05 }, { ...helps[1]!, gain: 0.2 }] })).toEqual(['pipe 5G', 'restart strip'])
+    expect(names()).toEqual(['restart strip', 'pipe 5G'])
+    const [first] = proposals(wanted)
+    expect(first!.why).toBe('Restarts: half as many unsound, and about 20 more of 100 attempts at the 6G would go well')
+    expect(gainPerHour(rungNamed(FULL_LADDER, 'pipe 5G')!, helps, test)).toBeGreaterThan(gainPerHour(rungNamed(FULL_LADDER, 'flat pad')!, helps, test))
+  })
+  it('is not the same more than the days allowed running, while there is another', () => {
+    const days = (...rungs: string[][]) => rungs.map((run, n) => ({ classDay: `2026-10-0${n + 1}`, rungs: run }))
+    expect(names({ lately: days(['pipe 5G'], ['pipe 5G', 'restart strip']) })).toEqual(['restart strip'])
+    expect(names({ lately: days(['restart strip'], ['pipe 5G']) })).toHaveLength(2)
+    expect(names({ lately: days(['pipe 5G', 'restart strip'], ['pipe 5G', 'restart strip']) })).toHaveLength(2)
+  })
+  it('goes by the ladder where no skill moves the odds', () => {
+    const beginner = { ...wanted, climb: climb(FULL_LADDER, [], [{ rungId: 'arc-strikes' }], 3), helps: [] }
+    expect(proposals(beginner)[0]).toMatchObject({ rung: { name: 'flat pad' }, why: 'Next on the ladder' })
+  })
 })

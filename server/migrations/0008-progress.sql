@@ -30,6 +30,15 @@ CREATE TABLE ladder (
   why VARCHAR(400) NOT NULL
 );
 
+-- What an instructor wants a student to run next, whatever is proposed.
+CREATE TABLE next_pin (
+  student_id UUID NOT NULL PRIMARY KEY REFERENCES student (id),
+  rung_id VARCHAR(64) NOT NULL,
+  over_rung VARCHAR(80) NOT NULL,
+  pinned_by VARCHAR(80) NOT NULL,
+  pinned_at DATETIME(3) NOT NULL
+);
+
 -- A rung with an instructor's name on it. `live` is NULL once it was taken back: one live sign-off a rung.
 CREATE TABLE sign_off (
   id UUID NOT NULL PRIMARY KEY,

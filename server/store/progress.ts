@@ -6,6 +6,8 @@ import { currentRules } from './houseRules'
 import { currentLadder } from './ladders'
 import { historyOf } from './practised'
 import { curvesAreDue, fitCurves, schoolCurves, type KeptCurves } from './schoolCurves'
+import { pinOf } from './pins'
+import { timetableOf } from './sections'
 import { signOffsOf } from './signOffs'
 import { findStudent } from './students'
 
@@ -58,11 +60,24 @@ export async function refreshProgress(studentId: string, now: Date): Promise<voi
 
 /** One student's progress; null when there is no such student. */
 export async function progressOf(studentId: string): Promise<StudentProgress | null> {
-  const [student, ladder, curves, { rules }, signOffs] = await Promise.all([findStudent(studentId), currentLadder(), schoolCurves(), currentRules(), signOffsOf([studentId])])
+  const student = await findStudent(studentId)
   if (!student) return null
+  const [ladder, curves, { rules }, signOffs, timetable, pin] = await Promise.all([currentLadder(), schoolCurves(), currentRules(), signOffsOf([studentId]), timetableOf(student.sectionId), pinOf(studentId)])
   const { standing, coupons } = (await keptOf([studentId], curves, rules.halfLifeDays)).get(studentId)!
   const own = signOffs.get(studentId)!
-  return { student, ladder, climb: climb(ladder.ladder, coupons, own, rules.goodInARow), signOffs: own, standing, curves: curves.curves }
+  const lately = runLately(coupons)
+  return {
+    student, ladder, climb: climb(ladder.ladder, coupons, own, rules.goodInARow), signOffs: own, standing, curves: curves.curves,
+    lately, perClass: lately.length === 0 ? 0 : lately.reduce((sum, day) => sum + day.rungs.length, 0) / lately.length, timetable, pin,
+  }
+}
+
+const LATE_DAYS = 8
+
+/** What was run on the last class days, a name for each coupon, oldest first. */
+function runLately(coupons: readonly ClimbCoupon[]): StudentProgress['lately'] {
+  const days = [...new Set(coupons.map(coupon => coupon.classDay))].slice(-LATE_DAYS)
+  return days.map(classDay => ({ classDay, rungs: coupons.filter(coupon => coupon.classDay === classDay).map(coupon => coupon.rung) }))
 }
 
 /** The active students of a section against the rungs. */

@@ -37,3 +37,12 @@ export async function changeSection(id: string, fields: SectionFields): Promise<
 export async function sectionExists(id: string): Promise<boolean> {
   return (await rows(database(), 'SELECT 1 FROM section WHERE id = ?', [id])).length > 0
 }
+
+const WEEKDAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat']
+
+/** On which days of the week a section meets, and until when. */
+export async function timetableOf(sectionId: string): Promise<{ weekdays: number[], last: string }> {
+  const [row] = await rows<{ meetings: unknown, term_to: string }>(database(), 'SELECT meetings, term_to FROM section WHERE id = ?', [sectionId])
+  const meetings = row ? fromJson<SectionFields['meetings']>(row.meetings) : []
+  return { weekdays: [...new Set(meetings.map(meeting => WEEKDAYS.indexOf(meeting.weekday)))], last: row?.term_to ?? '' }
+}

@@ -90,6 +90,22 @@ describe('signing off', () => {
   })
 })
 
+describe('what to run next', () => {
+  const pin = (rungId: string | null) => school.instructor.ask<StudentProgress & { errors?: unknown }>('PUT', `/api/students/${student}/pin`, { rungId, over: 'horizontal pad' })
+  it('is pinned by an instructor, over what was proposed, and unpinned', async () => {
+    expect((await pin('restart-strip')).body.pin).toMatchObject({ rungId: 'restart-strip', over: 'horizontal pad', by: 'tobias' })
+    expect((await pin('moonwalk')).body.errors).toEqual([{ path: 'rungId', message: 'There is no such rung on the ladder' }])
+    expect((await progress()).pin!.rungId).toBe('restart-strip')
+    expect((await pin(null)).body.pin).toBeNull()
+  })
+  it('goes by the days and the timetable', async () => {
+    const { lately, perClass, timetable } = await progress()
+    expect(lately.map(day => day.classDay)).toEqual(['2026-10-05', '2026-10-06', '2026-10-07', '2026-10-08', '2026-10-09'])
+    expect(perClass).toBe(1)
+    expect(timetable).toEqual({ weekdays: [2], last: '2026-12-18' })
+  })
+})
+
 describe('the school’s ladder', () => {
   const post = (ladder: unknown, baseVersion: number) => school.lead.ask<LadderVersion & { errors?: { path: string, message: string }[] }>('POST', '/api/ladder', { baseVersion, why: 'our own order', ladder })
   const current = async () => (await school.lead.ask<LadderVersion>('GET', '/api/ladder')).body

@@ -38,7 +38,8 @@ const print = () => window.print()
           <h1>{{ record.student.name }}</h1>
           <p>{{ record.section }} · {{ record.student.hand }} hand · {{ record.coupons }} coupons since {{ spokenDay(record.student.startDate) }}</p>
         </div>
-        <v-btn class="push no-print" variant="outlined" @click="print">Print</v-btn>
+        <div class="push no-print"><RecordTabs :student-id="studentId" /></div>
+        <v-btn class="no-print" variant="outlined" @click="print">Print</v-btn>
         <v-btn v-if="session.isStaff" class="no-print" color="primary" :to="{ path: '/bench', query: { student: record.student.id, section: record.student.sectionId } }">Read a coupon</v-btn>
       </header>
       <PageState v-if="record.coupons === 0" empty="No coupon has been read yet." />

@@ -1,0 +1,80 @@
+import { elementOf, type ElementId } from '../grading'
+import { rungsInUse, type Ladder, type LadderRung, type RungState } from '../ladder'
+import { lieOf } from '../progress'
+import { pieceOf, type Work } from '../trade'
+import type { Help } from './helps'
+import type { TestPiece } from './testPieces'
+
+/** What a student could run next, and why. */
+export interface Proposal {
+  readonly rung: LadderRung
+  /** Expected rise of the odds in an hour in the booth, 0 to 1. */
+  readonly gainPerHour: number
+  readonly why: string
+}
+
+/** Hours in the booth for one coupon, set-up, welding and cleaning. Common practice, rough. */
+const HOURS: Readonly<Record<Work, number>> = { plate: 0.7, joint: 0.6, fillet: 0.7, groove: 1.4, pipe: 1.6 }
+/** A drill is over sooner. */
+const DRILL_HOURS = 0.4
+
+/** What a coupon of another lie, or other work, brings to the test's own. Common practice: a restart learned flat is half a restart overhead. */
+const OTHER_LIE = 0.5
+const OTHER_WORK = 0.7
+/** One coupon takes about this share of the way to half as much unsound work, on what it trains, and on all else that is welded with it. Rough. */
+const STEP = 0.12
+const IN_PASSING = 0.03
+
+const isDrill = ({ piece }: LadderRung) => piece === 'restart strip' || piece === 'arc-strike plate'
+const hoursOf = (rung: LadderRung) => (isDrill(rung) ? DRILL_HOURS : HOURS[pieceOf(rung.piece).work])
+
+/**
+ * How much a coupon of a rung is expected to raise the odds at a test, in an hour in the booth.
+ * @param helps what each skill is worth at that test
+ */
+export function gainPerHour(rung: LadderRung, helps: readonly Help[], test: TestPiece): number {
+  const near = (lieOf(rung.position) === lieOf(test.position) ? 1 : OTHER_LIE) * (pieceOf(rung.piece).work === pieceOf(test.piece.kind).work ? 1 : OTHER_WORK)
+  const trained = (element: ElementId) => (rung.trains.includes(element) ? STEP : IN_PASSING)
+  return (near * helps.reduce((sum, help) => sum + help.gain * trained(help.element), 0)) / hoursOf(rung)
+}
+
+/** A class day of a student, and what was run on it. */
+export interface RunLately {
+  readonly classDay: string
+  readonly rungs: readonly string[]
+}
+
+export interface NextWanted {
+  readonly ladder: Ladder
+  readonly climb: readonly RungState[]
+  readonly helps: readonly Help[]
+  readonly test: TestPiece
+  /** Newest last. */
+  readonly lately: readonly RunLately[]
+  /** How many class days in a row the same may be run. */
+  readonly sameDrillDays: number
+}
+
+/**
+ * What to run next, best first: the rungs that are open and not signed off, by expected gain toward the test for an hour in the booth; one that was run on
+ * all of the last days allowed is left out while there is another. Far from the test, where no single skill moves the odds, the ladder's own order decides.
+ * @example proposals(wanted)[0].why // 'Restarts: half as many unsound, and about 20 more of 100 attempts at the 6G would go well'
+ */
+export function proposals(wanted: NextWanted): Proposal[] {
+  const { ladder, climb, lately, sameDrillDays } = wanted
+  const open = rungsInUse(ladder).filter(rung => climb.some(state => state.rungId === rung.id && (state.status === 'open' || state.status === 'ready')))
+  const days = lately.slice(-sameDrillDays)
+  const tired = (rung: LadderRung) => days.length === sameDrillDays && days.every(day => day.rungs.includes(rung.name))
+  const fresh = open.filter(rung => !tired(rung))
+  return (fresh.length > 0 ? fresh : open)
+    .map((rung, place) => ({ rung, place, gainPerHour: gainPerHour(rung, wanted.helps, wanted.test) }))
+    .sort((a, b) => (Math.abs(a.gainPerHour - b.gainPerHour) < 1e-4 ? a.place - b.place : b.gainPerHour - a.gainPerHour))
+    .map(({ rung, gainPerHour: gain }) => ({ rung, gainPerHour: gain, why: reason(rung, wanted) }))
+}
+
+function reason(rung: LadderRung, { helps, test, climb }: NextWanted): string {
+  const help = helps.find(row => rung.trains.includes(row.element) && row.gain > 0.01)
+  if (help) return `${elementOf(help.element).name}: half as many unsound, and about ${Math.round(help.gain * 100)} more of 100 attempts at the ${test.position} would go well`
+  const state = climb.find(row => row.rungId === rung.id)!
+  return state.coupons > 0 ? `${state.says}: the way up goes through it` : 'Next on the ladder'
+}
