@@ -125,3 +125,25 @@ export interface Board {
   readonly ladder: LadderVersion
   readonly rows: readonly BoardRow[]
 }
+
+/** What a section's report says of one student. Lengths mm, rates 0 to 1. */
+export interface ReportRow {
+  readonly student: Student
+  /** Class days on which a coupon was welded, the first and the last of them. */
+  readonly days: number
+  readonly firstDay: string | null
+  readonly lastDay: string | null
+  readonly coupons: number
+  /** Length of bead welded, as counted. */
+  readonly weldedMm: number
+  readonly signedOff: readonly { readonly rung: string, readonly by: string, readonly at: string }[]
+  readonly current: string | null
+  /** What the next coupon is expected to bring where the last was run. */
+  readonly rates: readonly { readonly element: string, readonly rate: number, readonly coupons: number }[]
+}
+
+export interface SectionReport {
+  readonly school: string
+  readonly section: string
+  readonly rows: readonly ReportRow[]
+}

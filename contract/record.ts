@@ -1,7 +1,7 @@
-import type { CouponDocument, Verdict } from '../core/coupon'
+import type { CouponDocument, Hand, Verdict } from '../core/coupon'
 import type { ElementId } from '../core/grading'
 import type { HouseRules } from '../core/house'
-import type { PositionId, RodFamily, Work } from '../core/trade'
+import type { PositionId, RodFamily, Travel, Work } from '../core/trade'
 import type { Student } from './people'
 
 /** Summed evidence of one student: a cell of kind of piece by position by rod family, an element in it. */
@@ -22,6 +22,16 @@ export interface DayPoint {
   readonly sound: number
 }
 
+/** Pads of one position, hand and way: how many, and what became of their starts and restarts. */
+export interface PadGridCell {
+  readonly position: PositionId
+  readonly hand: Hand
+  readonly travel: Travel
+  readonly coupons: number
+  readonly starts: { readonly tried: number, readonly sound: number }
+  readonly restarts: { readonly tried: number, readonly sound: number }
+}
+
 export interface StudentRecord {
   readonly student: Student
   readonly section: string
@@ -29,6 +39,9 @@ export interface StudentRecord {
   readonly evidence: readonly EvidenceSum[]
   readonly days: readonly DayPoint[]
   readonly flaws: readonly { readonly flaw: string, readonly count: number }[]
+  readonly grid: readonly PadGridCell[]
+  /** Causes as instructors said them, the commonest first. */
+  readonly causes: readonly { readonly cause: string, readonly count: number }[]
 }
 
 export interface CouponSummary {

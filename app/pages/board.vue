@@ -42,6 +42,7 @@ const LEGEND = [['straw', 'begun'], ['bronze', 'half way'], ['purple', 'ready'],
       <div><h1>Board</h1><p v-if="board">{{ board.ladder.ladder.name }}</p></div>
       <div class="push orders"><v-select v-model="order" label="In order" hide-details :items="[...BOARD_ORDERS]" /></div>
       <SectionChooser />
+      <v-btn variant="outlined" to="/report">Report</v-btn>
     </header>
     <PageState v-if="problem || (loading && !board)" :problem="problem" :loading="loading" @again="load" />
     <PageState v-else-if="!sections.current" empty="There is no section yet."><v-btn color="primary" to="/house">Add a section</v-btn></PageState>

@@ -1,11 +1,12 @@
 import { defineStore } from 'pinia'
 import { v7 as uuid } from 'uuid'
-import type { Board, LadderSave, LadderVersion, PinSave, SignOffSave, StudentProgress } from '~~/contract/progress'
+import type { Board, LadderSave, LadderVersion, PinSave, SectionReport, SignOffSave, StudentProgress } from '~~/contract/progress'
 import { request } from './request'
 
 /** Where students stand on the ladder, and the ladder itself. */
 export const useProgress = defineStore('progress', () => {
   const boardOf = (sectionId: string) => request<Board>('GET', `/api/sections/${sectionId}/board`)
+  const reportOf = (sectionId: string) => request<SectionReport>('GET', `/api/sections/${sectionId}/report`)
   const ofStudent = (studentId: string) => request<StudentProgress>('GET', `/api/students/${studentId}/progress`)
 
   /** One id a rung, so that a sign-off that is sent twice is one. */
@@ -25,5 +26,5 @@ export const useProgress = defineStore('progress', () => {
   const ladder = () => request<LadderVersion>('GET', '/api/ladder')
   const saveLadder = (save: LadderSave) => request<LadderVersion>('POST', '/api/ladder', save)
 
-  return { boardOf, ofStudent, signOff, takeBack, pin, ladder, saveLadder }
+  return { boardOf, reportOf, ofStudent, signOff, takeBack, pin, ladder, saveLadder }
 })

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import jstat from 'jstat'
-import { binomialInterval, rateOf } from '.'
+import { binomialInterval, rateInWords, rateOf } from '.'
 
 // Exact intervals by arithmetic, and Newcombe 1998 (Stat. Med. 17:857) for the last three.
 it.each([
@@ -45,4 +45,9 @@ describe('rateOf', () => {
     expect(rateOf('restart', 5, 4)!.few).toBe(false)
   })
   it('gives lengths no interval: inches of one bead are not separate tries', () => expect(rateOf('run', 900, 850)).toMatchObject({ interval: null, few: false }))
+})
+
+it.each([[0.3, 'beginning'], [0.5, 'coming along'], [0.7, 'mostly sound'], [0.85, 'reliable'], [0.95, 'sound nearly always']])('%d in words', (rate, words) => {
+  expect(rateInWords(rate, false)).toBe(words)
+  expect(rateInWords(rate, true)).toBe('too little to say')
 })

@@ -5,6 +5,8 @@ ALTER TABLE coupon
   ADD COLUMN travel VARCHAR(13) AS (JSON_VALUE(document, '$.ticket.travel')) PERSISTENT,
   ADD COLUMN mock BOOLEAN AS (JSON_VALUE(document, '$.mock') IN ('1', 'true')) PERSISTENT;
 
+ALTER TABLE cause_said ADD INDEX cause_by_student (student_id);
+
 -- What a student's coupons add up to. A save raises the serial; what was computed at another serial, or by other curves, is computed again when it is wanted.
 CREATE TABLE student_progress (
   student_id UUID NOT NULL PRIMARY KEY REFERENCES student (id),

@@ -15,7 +15,7 @@ const ROUTES: Readonly<Record<string, Who>> = {
   'GET /api/health': 'anyone', 'GET /api/welcome': 'anyone', 'POST /api/first-lead': 'anyone', 'POST /api/session': 'anyone', 'DELETE /api/session': 'anyone',
   'GET /api/session': 'signed in', 'GET /api/house-rules': 'signed in', 'GET /api/criteria': 'signed in',
   'GET /api/kiosk': 'tablet', 'POST /api/kiosk/student': 'tablet', 'DELETE /api/kiosk/student': 'tablet', 'GET /api/readings/open': 'tablet', 'PUT /api/readings/[id]': 'tablet', 'GET /api/practice': 'tablet', 'PUT /api/practice/[id]': 'tablet', 'GET /api/students/[id]/practice': 'own', 'GET /api/students/[id]/progress': 'own', 'GET /api/ladder': 'signed in', 'POST /api/ladder': 'lead',
-  'GET /api/sections/[id]/board': 'staff', 'PUT /api/students/[id]/pin': 'staff', 'PUT /api/sign-offs/[id]': 'staff', 'POST /api/sign-offs/[id]/take-back': 'staff',
+  'GET /api/sections/[id]/board': 'staff', 'GET /api/sections/[id]/report': 'staff', 'PUT /api/students/[id]/pin': 'staff', 'PUT /api/sign-offs/[id]': 'staff', 'POST /api/sign-offs/[id]/take-back': 'staff',
   'POST /api/kiosk': 'staff', 'GET /api/readings/agreement': 'staff', 'GET /api/coupons/[id]/blind': 'staff', 'PUT /api/students/[id]/code': 'staff',
   'GET /api/coupons/[id]/readings': 'own', 'GET /api/students/[id]/readings': 'own',
   'GET /api/students/[id]/record': 'own', 'GET /api/students/[id]/coupons': 'own', 'GET /api/coupons/[id]': 'own',

@@ -4,7 +4,8 @@ import { aCoupon } from '../../core/coupon/example'
 import { setDegree, type CouponDocument, type TryMark } from '../../core/coupon'
 import { FULL_LADDER } from '../../core/ladder'
 import { dayNumber, skillOf, skillRate, whenNext } from '../../core/progress'
-import type { Board, LadderVersion, StudentProgress } from '../../contract/progress'
+import type { Board, LadderVersion, SectionReport, StudentProgress } from '../../contract/progress'
+import type { StudentRecord } from '../../contract/record'
 import { addClass, foundTestSchool, type School } from '../school'
 
 let school: School
@@ -88,6 +89,17 @@ describe('signing off', () => {
     expect((await signOff('moonwalk', 'why not')).body.errors).toEqual([{ path: 'rungId', message: 'There is no such rung on the ladder' }])
     expect((await school.instructor.ask('PUT', `/api/sign-offs/${uuid()}`, { studentId: uuid(), rungId: 'flat-pad', why: 'x' })).body.errors).toEqual([{ path: 'studentId', message: 'There is no such student' }])
   })
+})
+
+it('a section’s report tells attendance, rungs and rates', async () => {
+  const { status, body } = await school.instructor.ask<SectionReport>('GET', `/api/sections/${section}/report`)
+  expect(status).toBe(200)
+  expect(body).toMatchObject({ school: 'Gannet Quay Trades Hall', section: 'Evening V2 progress' })
+  expect(body.rows).toMatchObject([{ days: 5, firstDay: '2026-10-05', lastDay: '2026-10-09', coupons: 5, signedOff: [{ rung: 'flat pad', by: 'tobias' }] }])
+  expect(body.rows[0]!.weldedMm).toBeGreaterThan(4000)
+  expect(body.rows[0]!.rates.find(rate => rate.element === 'Arc starts')).toMatchObject({ coupons: 5 })
+  const grid = (await school.instructor.ask<StudentRecord>('GET', `/api/students/${student}/record`)).body.grid
+  expect(grid).toMatchObject([{ position: '1G', hand: 'right', travel: 'left to right', coupons: 5, starts: { tried: 30 } }])
 })
 
 describe('what to run next', () => {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { SetUpCase } from '~~/core/setup'
+import { saveFile } from '~/composables/saveFile'
 import { useHouseRules } from '~/stores/houseRules'
 import { usePeople } from '~/stores/people'
 import { messageOf } from '~/stores/request'
@@ -35,10 +36,7 @@ async function pdf() {
   busy.value = true
   problem.value = ''
   try {
-    const address = URL.createObjectURL(await cardsPdf(cards.value, rules.value))
-    const link = Object.assign(document.createElement('a'), { href: address, download: `cards ${props.name.replace(/[^\w ]+/g, '')}.pdf` })
-    link.click()
-    setTimeout(() => URL.revokeObjectURL(address), 60_000)
+    saveFile(await cardsPdf(cards.value, rules.value), `cards ${props.name}.pdf`)
   } catch (error) {
     problem.value = `The PDF could not be made: ${messageOf(error)}`
   } finally {

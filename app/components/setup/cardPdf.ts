@@ -1,6 +1,7 @@
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
 import { beyondTable } from '~~/core/deposit'
 import type { HouseRules } from '~~/core/house'
+import { makePdf } from '~/composables/makePdf'
 import { rodAngleViews, viewSvg } from '../drawing/rodAngles'
 import type { BoothCard } from './boothCards'
 import { cardFacts } from './cardFacts'
@@ -58,9 +59,5 @@ export function cardSheets(cards: readonly BoothCard[], rules: HouseRules): TDoc
   }
 }
 
-/** Makes the PDF; the library and its fonts are fetched from the school's own server when first asked for. */
-export async function cardsPdf(cards: readonly BoothCard[], rules: HouseRules): Promise<Blob> {
-  const [{ default: pdfMake }, { default: fonts }] = await Promise.all([import('pdfmake/build/pdfmake'), import('pdfmake/build/vfs_fonts')])
-  pdfMake.addVirtualFileSystem(fonts)
-  return pdfMake.createPdf(cardSheets(cards, rules)).getBlob()
-}
+/** The cards as a PDF. */
+export const cardsPdf = (cards: readonly BoothCard[], rules: HouseRules): Promise<Blob> => makePdf(cardSheets(cards, rules))

@@ -5,6 +5,7 @@ import type { RulesVersion } from '~~/contract/record'
 import { completeRules, departures, rulesCatalogue, sayDefault, sayRange, writeRule, type HouseRules, type RuleGroup } from '~~/core/house'
 import { useFieldErrors } from '~/composables/fieldErrors'
 import { useLoader } from '~/composables/loader'
+import { saveFile } from '~/composables/saveFile'
 import { useHouseRules } from '~/stores/houseRules'
 import { useSections } from '~/stores/sections'
 import { useSession } from '~/stores/session'
@@ -90,9 +91,7 @@ async function importFile(event: Event) {
   notice.value = `${chosen.name} is on the table; save it to bring it into force.`
 }
 function exportFile() {
-  const address = URL.createObjectURL(new Blob([writeRulesFile(edited.value)], { type: 'application/json' }))
-  Object.assign(document.createElement('a'), { href: address, download: 'house-rules.json' }).click()
-  URL.revokeObjectURL(address)
+  saveFile(new Blob([writeRulesFile(edited.value)], { type: 'application/json' }), 'house-rules.json')
 }
 </script>
 

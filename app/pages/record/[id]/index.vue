@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { causeOf } from '~~/core/reading'
 import { spokenDay } from '~/composables/classDay'
 import { useLoader } from '~/composables/loader'
 import { useHouseRules } from '~/stores/houseRules'
@@ -50,8 +51,10 @@ const print = () => window.print()
           <section class="panel common">
             <h2>Seen most</h2>
             <ol><li v-for="row in record.flaws" :key="row.flaw"><span>{{ row.flaw }}</span><b class="num">{{ row.count }}</b></li></ol>
+            <template v-if="record.causes.length > 0"><h2>Said to be</h2><ol><li v-for="row in record.causes" :key="row.cause"><span>{{ causeOf(row.cause).name }}</span><b class="num">{{ row.count }}</b></li></ol></template>
           </section>
         </div>
+        <PadGrid v-if="record.grid.length > 0" :grid="record.grid" />
         <OwnReading :key="studentId" :student-id="studentId" :unit="houseRules.unit" />
         <CouponGallery v-model:filters="filters" :coupons="store.coupons" :more="store.next !== null" :busy="busy" :can-open="session.isStaff" :name="record.student.name" @more="page(true)" />
         <p class="quiet">A school’s training record. Intervals are exact binomial, 95 %. It certifies nothing.</p>
@@ -64,6 +67,8 @@ const print = () => window.print()
 .parts { display: grid; gap: 16px; }
 .pair { display: grid; grid-template-columns: minmax(0, 1fr) 250px; gap: 16px; }
 .common { padding: 16px; }
+
+.common h2 + ol + h2, .common h2:nth-of-type(2) { margin-top: 14px; }
 .common li { display: flex; justify-content: space-between; min-height: 36px; align-items: center; }
 .common li::first-letter { text-transform: uppercase; }
 @media (max-width: 900px) { .pair { grid-template-columns: minmax(0, 1fr); } }
