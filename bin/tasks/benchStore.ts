@@ -7,6 +7,8 @@ import { drawLearner, seededRandom, weldCoupon } from '../../core/simulate'
 import { closeDatabase, database, openDatabase, rows, run } from '../../server/store/database'
 import { migrate } from '../../server/store/migrate'
 import { saveCoupon } from '../../server/store/coupons'
+import { boardOf } from '../../server/store/progress'
+import { fitCurves } from '../../server/store/schoolCurves'
 import { findRecord } from '../../server/store/records'
 import { ms, quantile, timed, times } from './quantile'
 
@@ -40,7 +42,11 @@ async function benchSave(): Promise<void> {
 const PER_STUDENT = 70
 const ELEMENTS = ['start', 'restart', 'run', 'toes', 'overlap', 'width', 'straightness', 'ends', 'clean-up']
 
-/** A database of its own with this many coupons: rows as a save makes them, documents left empty, as a record never reads them. */
+/** What a progress reads of a document; the rest is left out, as neither record nor board reads it. */
+const TICKET = JSON.stringify({ ticket: { rung: 'flat pad', hand: 'right', travel: 'left to right' }, mock: false })
+const A_SECTION = 24
+
+/** A database of its own with this many coupons: rows as a save makes them. */
 async function growDatabase(name: string, coupons: number): Promise<string> {
   await database().query(`CREATE DATABASE ${name}`)
   const url = home.replace(/\/fusilis$/, `/${name}`)
@@ -49,19 +55,22 @@ async function growDatabase(name: string, coupons: number): Promise<string> {
   const idOf = (kind: string, number: string) => `CONCAT('01900000-0000-7${kind}-8000-', LPAD(HEX(${number}), 12, '0'))`
   const connection = await pool.getConnection()
   await connection.query('SET unique_checks = 0, foreign_key_checks = 0')
-  await connection.query(`INSERT INTO section VALUES (${idOf('001', '1')}, 'Bench', '[]', '2026-01-01', '2026-12-31')`)
-  await connection.query(`INSERT INTO account VALUES (${idOf('002', '1')}, 'Bench', 'bench', 'lead', NULL, '', 1)`)
-  await connection.query(`INSERT INTO student SELECT ${idOf('003', 'seq')}, CONCAT('Student ', seq), 'right', ${idOf('001', '1')}, '2026-01-01', NULL, 1 FROM seq_1_to_${Math.ceil(coupons / PER_STUDENT)}`)
+  const students = Math.ceil(coupons / PER_STUDENT)
+  await connection.query(`INSERT INTO section (id, name, meetings, term_from, term_to) SELECT ${idOf('001', 'seq')}, CONCAT('Bench ', seq), '[]', '2026-01-01', '2026-12-31' FROM seq_1_to_${Math.ceil(students / A_SECTION)}`)
+  await connection.query(`INSERT INTO account (id, name, username, role, student_id, password_hash, active) VALUES (${idOf('002', '1')}, 'Bench', 'bench', 'lead', NULL, '', 1)`)
+  await connection.query(`INSERT INTO student (id, name, hand, section_id, start_date, booth, active) SELECT ${idOf('003', 'seq')}, CONCAT('Student ', seq), 'right', ${idOf('001', `1 + (seq - 1) DIV ${A_SECTION}`)}, '2026-01-01', NULL, 1 FROM seq_1_to_${students}`)
+  await connection.query('INSERT INTO student_progress (student_id, serial) SELECT id, 1 FROM student')
   const STEP = 100_000
   for (let from = 1; from <= coupons; from += STEP) {
     const range = `seq_${from}_to_${Math.min(coupons, from + STEP - 1)}`
     const student = idOf('003', `1 + (seq - 1) DIV ${PER_STUDENT}`)
     const day = `DATE_ADD('2026-01-05', INTERVAL seq MOD ${PER_STUDENT} DAY)`
     const position = `ELT(1 + seq MOD 4, '1G', '2G', '3G', '4G')`
-    await connection.query(`INSERT INTO coupon SELECT ${idOf('004', 'seq')}, ${student}, ${day}, ${position}, 'low hydrogen', 'move on', 90, '', 1, '{}', '2026-01-05', ${idOf('002', '1')} FROM ${range}`)
-    await connection.query(`INSERT INTO evidence SELECT ${student}, ${idOf('004', 'seq')}, element, ${day}, 'plate', ${position}, 'low hydrogen', 8, 6, 1
+    await connection.query(`INSERT INTO coupon (id, student_id, class_day, position, rod_family, verdict, score, next_run, version, document, saved_at, saved_by)
+      SELECT ${idOf('004', 'seq')}, ${student}, ${day}, ${position}, 'low hydrogen', 'move on', 90, '', 1, '${TICKET}', '2026-01-05', ${idOf('002', '1')} FROM ${range}`)
+    await connection.query(`INSERT INTO evidence (student_id, coupon_id, element, class_day, work, position, rod_family, tried, sound, workable) SELECT ${student}, ${idOf('004', 'seq')}, element, ${day}, 'plate', ${position}, 'low hydrogen', 8, 6, 1
       FROM ${range} JOIN (${ELEMENTS.map(element => `SELECT '${element}' AS element`).join(' UNION ')}) AS elements`)
-    await connection.query(`INSERT INTO flaw SELECT ${student}, ${idOf('004', 'seq')}, flaw, 2, 10 FROM ${range} JOIN (SELECT 'undercut' AS flaw UNION SELECT 'porosity') AS flaws`)
+    await connection.query(`INSERT INTO flaw (student_id, coupon_id, flaw, count, length_mm) SELECT ${student}, ${idOf('004', 'seq')}, flaw, 2, 10 FROM ${range} JOIN (SELECT 'undercut' AS flaw UNION SELECT 'porosity') AS flaws`)
   }
   connection.release()
   await pool.query('ANALYZE TABLE coupon, evidence, flaw, student')
@@ -87,11 +96,31 @@ async function benchRecord(large: number): Promise<void> {
       await closeDatabase()
     }
   }
+  await benchBoard(urls[1]!, Math.floor(sizes[1] / PER_STUDENT / A_SECTION))
   process.env.FUSILIS_DB_URL = home
   for (const [name, share] of [['p50', 0.5], ['p95', 0.95]] as const) {
     const [small, big] = taken.map(list => quantile(list, share)) as [number, number]
     console.log(`record ${name} at ${sizes[1].toLocaleString('en')} coupons: ${times(big / small)} that at ${sizes[0].toLocaleString('en')} (${ms(big)} to ${ms(small)})`)
   }
+}
+
+const BOARD_AIM_MS = 150
+
+/** The Board of sections all over the large school: as a rule, and when every one of its students has a coupon that nothing was computed from yet. */
+async function benchBoard(url: string, sections: number): Promise<void> {
+  process.env.FUSILIS_DB_URL = url
+  await fitCurves(new Date())
+  const [first, again]: [number[], number[]] = [[], []]
+  for (let n = 0; n < 30; n++) {
+    const id = `01900000-0000-7001-8000-${(1 + Math.floor(random.uniform() * (sections - 1))).toString(16).padStart(12, '0')}`
+    const [cold, warm] = [await timed(() => boardOf(id)), await timed(() => boardOf(id))]
+    if (n >= 5) {
+      first.push(cold)
+      again.push(warm)
+    }
+  }
+  await closeDatabase()
+  console.log(`board of ${A_SECTION} students in the large school: p95 ${(quantile(again, 0.95) / BOARD_AIM_MS).toFixed(2)} of ${BOARD_AIM_MS} ms; ${(quantile(first, 0.95) / BOARD_AIM_MS).toFixed(2)} when all of them are to be computed first`)
 }
 
 /** Grading and reading a coupon, beside parsing its JSON. */

@@ -26,6 +26,8 @@ export interface Practised extends SkillCell {
   readonly day: number
   readonly tried: number
   readonly sound: number
+  /** Of the rest, what would do for practice; left out where nobody said. */
+  readonly workable?: number
   readonly mock: boolean
 }
 

@@ -19,9 +19,9 @@ export interface SkillRate {
 
 /** How much a mock test counts against a practice coupon. Common practice. */
 const MOCK_COUNTS = 2
-/** How far one lie may be off a student's own level, and how far learning may be faster or slower, logit. Chosen by held-out prediction. */
-const BY_LIE = 0.35
-const BY_PACE = 0.2
+/** How far one lie may be off a student's own level, and how far learning may be faster or slower, logit. Held-out prediction is nearly flat from 0.2 to 0.35, and from 0.1 to 0.35. */
+const BY_LIE = 0.25
+const BY_PACE = 0.15
 
 const offsets = (cell: SkillCell, when: When): number[] => [1, ...LIES.map(lie => (cell.lie === lie ? 1 : 0)), Math.log1p(when.beforeHere)]
 

@@ -1,4 +1,4 @@
-import { ELEMENTS, type ElementId } from '../grading'
+import { elementOf, ELEMENTS, type ElementId } from '../grading'
 import type { LogisticBelief } from './logisticFit'
 import { LIES, type Lie, type Practice } from './practice'
 import { startingCurve, type SchoolCurve, type When } from './schoolCurve'
@@ -19,6 +19,8 @@ export interface Standing {
   readonly lastDay: number | null
   /** How much better the work is than three weeks before, as the mean change of the rates where the last coupon was run. */
   readonly improved: number
+  /** Tries that were not sound, and how many of them were poor rather than workable. */
+  readonly unsound: { readonly tries: number, readonly poor: number }
 }
 
 const THREE_WEEKS = 21
@@ -34,9 +36,15 @@ export function standingOf(curves: SchoolCurves, rows: readonly Practice[], half
   const skills = skillsFrom(curves, rows, last?.day ?? 0, halfLifeDays)
   const standing = {
     beliefs: Object.fromEntries([...skills].map(([element, { belief, coupons }]) => [element, { belief, coupons }])),
-    coupons: new Set(rows.map(row => row.couponId)).size, here, lastDay: last?.day ?? null,
+    coupons: new Set(rows.map(row => row.couponId)).size, here, lastDay: last?.day ?? null, unsound: unsoundOf(rows),
   }
   return { ...standing, improved: last ? improvement(curves, skills, rows, last, halfLifeDays) : 0 }
+}
+
+function unsoundOf(rows: readonly Practice[]): Standing['unsound'] {
+  const counted = rows.filter(row => elementOf(row.element).counted === 'tries')
+  const tries = counted.reduce((sum, row) => sum + row.tried - row.sound, 0)
+  return { tries, poor: tries - counted.reduce((sum, row) => sum + (row.workable ?? 0), 0) }
 }
 
 function skillsFrom(curves: SchoolCurves, rows: readonly Practice[], today: number, halfLifeDays: number): Map<ElementId, Skill> {

@@ -21,6 +21,16 @@ export interface TestHabits {
 /** Rough on purpose: common practice, until a school has tests enough to say. The day's spread goes with how alike the tries of one coupon are. */
 export const USUAL_HABITS: TestHabits = { rejectedTries: 0.4, flawMm: 20, rejectedFlaws: 0.12, groundOut: 0.7, opens: 0.6, day: 0.6 }
 
+/** What the usual share of rejected tries weighs against a student's own, in tries. */
+const USUAL_WEIGHS = 10
+
+/**
+ * How this student's unsound work goes: the share of poor tries is the student's own, held toward the usual one while there are few.
+ * @example habitsOf({ tries: 0, poor: 0 }) // USUAL_HABITS
+ */
+export const habitsOf = ({ tries, poor }: { readonly tries: number, readonly poor: number }): TestHabits =>
+  ({ ...USUAL_HABITS, rejectedTries: (poor + USUAL_WEIGHS * USUAL_HABITS.rejectedTries) / (tries + USUAL_WEIGHS) })
+
 export type TestStage = 'face' | 'root' | 'bend'
 
 /** What ended an attempt: at which stage, what, where. */

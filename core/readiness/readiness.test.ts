@@ -4,7 +4,7 @@ import { climb, FULL_LADDER, rungNamed } from '../ladder'
 import { logistic, logitOf, skillFrom, standingOf, startingCurve, withPractice, type Practised, type SchoolCurves, type SkillCell, type When } from '../progress'
 import { seededRandom } from '../simulate'
 import { inches } from '../units'
-import { attempt, beginOutlook, classDayAfter, forecastCoupons, gainPerHour, HORIZON, proposals, sayOdds, testPieceOf, testPlan, TEST_PIECES, USUAL_HABITS, whatHelps, type Help, type NextWanted, type OutlookCase, type TestHabits, type TestPlan } from '.'
+import { attempt, beginOutlook, classDayAfter, forecastCoupons, gainPerHour, habitsOf, HORIZON, proposals, sayOdds, testPieceOf, testPlan, TEST_PIECES, USUAL_HABITS, whatHelps, type Help, type NextWanted, type OutlookCase, type TestHabits, type TestPlan } from '.'
 
 const rules = DEFAULT_HOUSE_RULES
 const ALL_COUNTS: TestHabits = { ...USUAL_HABITS, rejectedTries: 1, groundOut: 0, opens: 1, day: 0 }
@@ -64,6 +64,12 @@ describe('what becomes of a flaw', () => {
     expect(share({ ...root, rootSeen: true }, bad, ALL_COUNTS, 50)).toBe(0)
     expect(share({ ...root, rootSeen: false, strips: [] }, bad, ALL_COUNTS, 50)).toBe(1)
   })
+})
+
+it('a student’s own share of poor tries counts the more, the more of them there are', () => {
+  expect(habitsOf({ tries: 0, poor: 0 })).toEqual(USUAL_HABITS)
+  expect(habitsOf({ tries: 10, poor: 10 }).rejectedTries).toBeCloseTo((10 + 4) / 20, 12)
+  expect(habitsOf({ tries: 1000, poor: 900 }).rejectedTries).toBeGreaterThan(0.88)
 })
 
 describe('test pieces', () => {

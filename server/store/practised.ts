@@ -21,10 +21,11 @@ interface EvidenceRow {
   element: ElementId
   tried: number
   sound: number
+  workable: number
 }
 
 const COLUMNS = `evidence.student_id, evidence.coupon_id, evidence.class_day, coupon.rung, coupon.verdict, coupon.hand, coupon.travel, coupon.mock, student.hand AS usual_hand,
-  evidence.work, evidence.position, evidence.rod_family, evidence.element, evidence.tried, evidence.sound`
+  evidence.work, evidence.position, evidence.rod_family, evidence.element, evidence.tried, evidence.sound, evidence.workable`
 const JOINED = 'evidence JOIN coupon ON coupon.id = evidence.coupon_id JOIN student ON student.id = evidence.student_id'
 
 /** What one student practised, and the coupons as the ladder sees them, oldest first. */
@@ -64,7 +65,7 @@ function toPractised(row: EvidenceRow): Practised[] {
   return [{
     couponId: row.coupon_id, day: dayNumber(row.class_day), element: row.element, lie: lieOf(row.position), work: row.work, rodFamily: row.rod_family,
     otherHand: hand !== row.usual_hand, otherWay: row.travel !== null && isOtherWay(row.travel, usual, hand), mock: row.mock === 1,
-    tried: row.tried / perTry, sound: row.sound / perTry,
+    tried: row.tried / perTry, sound: row.sound / perTry, workable: row.workable / perTry,
   }]
 }
 

@@ -33,7 +33,7 @@ describe('progress', () => {
     const { climb, standing, ladder } = await progress()
     expect(ladder).toMatchObject({ version: 1, saved: null })
     expect(climb.filter(state => state.status === 'open').map(state => state.rungId)).toEqual(['arc-strikes'])
-    expect(standing).toMatchObject({ coupons: 0, lastDay: null, beliefs: {} })
+    expect(standing).toMatchObject({ coupons: 0, lastDay: null, beliefs: {}, unsound: { tries: 0, poor: 0 } })
   })
 
   it('follows each save, and a coupon graded again', async () => {

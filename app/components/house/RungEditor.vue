@@ -25,7 +25,7 @@ function piece(kind: PieceKind) {
     <v-checkbox v-if="OPEN_KINDS.includes(rung.piece)" label="Open root" :model-value="rung.open" hide-details density="compact" @update:model-value="change({ open: $event === true })" />
     <div class="row">
       <v-select label="Rods" :model-value="rung.rods" :items="['new', 'stubs']" hide-details @update:model-value="change({ rods: $event })" />
-      <v-select label="Hand" :model-value="rung.hand" :items="[{ value: 'own', title: 'the usual one' }, { value: 'other', title: 'the other one' }]" hide-details @update:model-value="change({ hand: $event })" />
+      <v-select label="Hand" :model-value="rung.hand" :items="[{ value: 'own', title: 'usual' }, { value: 'other', title: 'other' }]" hide-details @update:model-value="change({ hand: $event })" />
       <v-text-field label="Coupons, usually" inputmode="numeric" :model-value="rung.coupons" hide-details @update:model-value="change({ coupons: Number($event) || 1 })" />
     </div>
     <v-autocomplete label="Needs first" multiple chips closable-chips :model-value="[...rung.needs]" :items="before.map(row => ({ value: row.id, title: row.name }))" hide-details @update:model-value="change({ needs: $event })" />

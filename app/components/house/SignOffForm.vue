@@ -50,12 +50,13 @@ const share = (field: string, text: string) => edit({ [field]: (Number(text) || 
           <v-text-field label="Sure by, %" inputmode="decimal" :model-value="percent(rule.sure)" hide-details @update:model-value="share('sure', $event)" />
         </template>
         <template v-else>
-          <v-text-field label="Failures that will do, %" inputmode="decimal" :model-value="percent(rule.acceptable)" hide-details @update:model-value="share('acceptable', $event)" />
-          <v-text-field label="that will not, %" inputmode="decimal" :model-value="percent(rule.unacceptable)" hide-details @update:model-value="share('unacceptable', $event)" />
+          <v-text-field label="Acceptable, %" inputmode="decimal" :model-value="percent(rule.acceptable)" hide-details @update:model-value="share('acceptable', $event)" />
+          <v-text-field label="Too many, %" inputmode="decimal" :model-value="percent(rule.unacceptable)" hide-details @update:model-value="share('unacceptable', $event)" />
           <v-text-field label="Limit" inputmode="decimal" :model-value="rule.limit" hide-details @update:model-value="edit({ limit: Number($event) || 1 })" />
         </template>
       </template>
     </div>
+    <p v-if="rule.by === 'LC-CUSUM'" class="quiet">Shares of tries that fail.</p>
     <p v-if="lets.length > 0" class="quiet">Lets through, within {{ within }} {{ byTries ? 'tries' : 'coupons' }}: {{ lets.map(row => `${Math.round(row.chance * 100)} of 100 at a steady ${Math.round(row.rate * 100)} %`).join(', ') }}. Exact.</p>
   </fieldset>
 </template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useLocalStorage } from '@vueuse/core'
 import { dayNumber } from '~~/core/progress'
-import { proposals, testPieceOf, testPlan, TEST_PIECES, USUAL_HABITS } from '~~/core/readiness'
+import { habitsOf, proposals, testPieceOf, testPlan, TEST_PIECES } from '~~/core/readiness'
 import type { StudentProgress } from '~~/contract/progress'
 import { today } from '~/composables/classDay'
 import { useLoader } from '~/composables/loader'
@@ -37,7 +37,7 @@ const testId = computed({
 const plan = computed(() => testPlan(testPieceOf(testId.value), houseRules.current.rules))
 const { share, result, problem: stopped, begin, cancel } = useReadiness()
 const run = () => progress.value && progress.value.standing.coupons > 0 && begin({
-  wanted: { plan: plan.value, candidate: { standing: progress.value.standing, curves: progress.value.curves, today: dayNumber(today()), more: 0 }, habits: USUAL_HABITS, seed: SEED },
+  wanted: { plan: plan.value, candidate: { standing: progress.value.standing, curves: progress.value.curves, today: dayNumber(today()), more: 0 }, habits: habitsOf(progress.value.standing.unsound), seed: SEED },
   attempts: ATTEMPTS, target: houseRules.current.rules.targetOdds,
 })
 watch([progress, testId], run)
@@ -90,7 +90,7 @@ async function pin(rungId: string | null, over: string) {
         <section v-if="result" class="panel why">
           <WhatEndsIt :plan="plan" :outlook="result.outlook" />
           <WhatHelps :helps="result.helps" :odds="result.outlook.odds" />
-          <p class="quiet">{{ result.outlook.attempts.toLocaleString('en') }} attempts, each welded start by start and inch by inch at rates that this student’s coupons allow; what a test rejects, what is ground out and what opens in a bend are common practice. It says nothing certain of one test: the code in force and the qualified inspector decide.</p>
+          <p class="quiet">{{ result.outlook.attempts.toLocaleString('en') }} attempts, each welded start by start and inch by inch at rates that this student’s coupons allow; how much of it is poor rather than workable is the student’s own; what a test rejects of a bead, what is ground out and what opens in a bend are common practice. It says nothing certain of one test: the code in force and the qualified inspector decide.</p>
         </section>
         <SkillTable :progress="progress" :today="dayNumber(today())" />
       </div>
