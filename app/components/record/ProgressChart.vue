@@ -46,6 +46,7 @@ const options = computed<ApexOptions>(() => ({
   colors: isDark.value ? ['#7fb0ee', '#7fb0ee'] : ['#24549a', '#24549a'],
   stroke: { width: [0, 2.5], curve: 'straight' },
   fill: { opacity: [0.22, 1] },
+  dataLabels: { enabled: false },
   markers: { size: [0, 5], strokeWidth: 0 },
   xaxis: { type: 'datetime', labels: { style: { fontSize: '13px' }, datetimeUTC: false } },
   yaxis: { min: 0, max: 100, tickAmount: 4, labels: { style: { fontSize: '13px' }, formatter: (value: number) => `${value} %` } },
