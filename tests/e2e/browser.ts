@@ -1,4 +1,4 @@
-import type { Browser, BrowserContextOptions, Page } from 'playwright-core'
+import type { Browser, BrowserContextOptions, Locator, Page } from 'playwright-core'
 import { ADDRESS, PASSWORD } from '../session'
 
 export { openChromium as openBrowser } from '../../bin/tasks/chromium'
@@ -43,5 +43,19 @@ export function countingKeys(page: Page): { press: (...keys: string[]) => Promis
       }
     },
     count: () => presses,
+  }
+}
+
+/** Chooses from a list that opens over the page. On a busy machine a click can land while the list is still opening: then it is opened once more. */
+export async function choose(page: Page, list: Locator, option: string): Promise<void> {
+  for (let attempt = 1; ; attempt++) {
+    await list.click()
+    await page.getByRole('option', { name: option }).click()
+    try {
+      await list.getByText(option).waitFor({ timeout: 3000 })
+      return
+    } catch (error) {
+      if (attempt === 3) throw error
+    }
   }
 }

@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { Browser, Page } from 'playwright-core'
 import { foundTestSchool } from '../school'
 import { ADDRESS } from '../session'
-import { openBrowser, signedIn } from './browser'
+import { choose, openBrowser, signedIn } from './browser'
 
 let browser: Browser
 let page: Page
@@ -81,13 +81,11 @@ describe('the fit-up', () => {
     await open('joint=V%2C+open+root&gap=3.175mm&land=2.4mm&angle=60')
     const fitUp = page.getByRole('region', { name: 'Fit-up' })
     await fitUp.getByText('Nothing off').waitFor()
-    await fitUp.locator('.v-select', { has: page.getByRole('combobox', { name: 'Gauged' }) }).click()
-    await page.getByRole('option', { name: 'after tack 1' }).click()
+    await choose(page, fitUp.locator('.v-select', { has: page.getByRole('combobox', { name: 'Gauged' }) }), 'after tack 1')
     await fitUp.getByLabel('Right, tack 1').fill('3/32')
     await fitUp.getByText('1/32 in tight at the right end after tack 1.').waitFor()
     await fitUp.getByText('Wedge it before tack 2.').waitFor()
-    await fitUp.locator('.v-select', { has: page.getByRole('combobox', { name: 'Gauged' }) }).click()
-    await page.getByRole('option', { name: 'welded' }).click()
+    await choose(page, fitUp.locator('.v-select', { has: page.getByRole('combobox', { name: 'Gauged' }) }), 'welded')
     await fitUp.getByLabel('Drawn in still').fill('2')
     await fitUp.getByText('Pre-set the next one 5°.').waitFor()
     await fitUp.getByLabel('Left, tacked').fill('1/4')

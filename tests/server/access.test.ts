@@ -3,6 +3,7 @@ import { fileURLToPath } from 'node:url'
 import { beforeAll, describe, expect, it } from 'vitest'
 import { v7 as uuid } from 'uuid'
 import { aCoupon } from '../../core/coupon/example'
+import { aTest } from '../../core/qualification/example'
 import { foundTestSchool, type School } from '../school'
 import { ADDRESS, PASSWORD, Visitor } from '../session'
 
@@ -14,7 +15,7 @@ type Who = 'anyone' | 'signed in' | 'own' | 'staff' | 'lead' | 'tablet'
 const ROUTES: Readonly<Record<string, Who>> = {
   'GET /api/health': 'anyone', 'GET /api/welcome': 'anyone', 'POST /api/first-lead': 'anyone', 'POST /api/session': 'anyone', 'DELETE /api/session': 'anyone',
   'GET /api/session': 'signed in', 'GET /api/house-rules': 'signed in', 'GET /api/criteria': 'signed in',
-  'GET /api/kiosk': 'tablet', 'POST /api/kiosk/student': 'tablet', 'DELETE /api/kiosk/student': 'tablet', 'GET /api/readings/open': 'tablet', 'PUT /api/readings/[id]': 'tablet', 'GET /api/practice': 'tablet', 'PUT /api/practice/[id]': 'tablet', 'GET /api/students/[id]/practice': 'own', 'GET /api/students/[id]/progress': 'own', 'GET /api/ladder': 'signed in', 'POST /api/ladder': 'lead',
+  'GET /api/kiosk': 'tablet', 'POST /api/kiosk/student': 'tablet', 'DELETE /api/kiosk/student': 'tablet', 'GET /api/readings/open': 'tablet', 'PUT /api/readings/[id]': 'tablet', 'GET /api/practice': 'tablet', 'PUT /api/practice/[id]': 'tablet', 'GET /api/students/[id]/practice': 'own', 'GET /api/students/[id]/progress': 'own', 'GET /api/students/[id]/tests': 'own', 'GET /api/tests': 'staff', 'GET /api/tests/[id]': 'staff', 'PUT /api/tests/[id]': 'staff', 'PUT /api/process-uses/[id]': 'staff', 'GET /api/ladder': 'signed in', 'POST /api/ladder': 'lead',
   'GET /api/sections/[id]/board': 'staff', 'GET /api/sections/[id]/report': 'staff', 'PUT /api/students/[id]/pin': 'staff', 'PUT /api/sign-offs/[id]': 'staff', 'POST /api/sign-offs/[id]/take-back': 'staff',
   'POST /api/kiosk': 'staff', 'GET /api/readings/agreement': 'staff', 'GET /api/coupons/[id]/blind': 'staff', 'PUT /api/students/[id]/code': 'staff',
   'GET /api/coupons/[id]/readings': 'own', 'GET /api/students/[id]/readings': 'own',
@@ -33,11 +34,14 @@ const found = readdirSync(fileURLToPath(new URL('../../server/api', import.meta.
 
 let school: School
 let otherCoupon: string
+let otherTest: string
 beforeAll(async () => {
   school = await foundTestSchool()
   otherCoupon = uuid()
   const saved = await school.instructor.ask('PUT', `/api/coupons/${otherCoupon}`, { baseVersion: 0, why: '', document: aCoupon({ studentId: school.other.id }) })
   expect(saved.status).toBe(200)
+  otherTest = uuid()
+  expect((await school.instructor.ask('PUT', `/api/tests/${otherTest}`, { baseVersion: 0, document: aTest(school.other.id) })).status).toBe(200)
 })
 
 it('knows every route there is, and no other', () => expect([...found].sort()).toEqual(Object.keys(ROUTES).sort()))
@@ -47,7 +51,7 @@ describe.each(Object.entries(ROUTES).filter(([, who]) => who !== 'anyone' && who
   const [method, pattern] = route.split(' ') as [string, string]
   const path = (id: string) => pattern.replace('[id]', id)
   /** The record or coupon of the other student: what a student must not see. */
-  const others = () => path(pattern.startsWith('/api/coupons') ? otherCoupon : pattern.startsWith('/api/students') ? school.other.id : school.section.id)
+  const others = () => path(pattern.startsWith('/api/coupons') ? otherCoupon : pattern.startsWith('/api/tests') ? otherTest : pattern.startsWith('/api/students') ? school.other.id : school.section.id)
   const body = method === 'GET' ? undefined : {}
 
   it('is closed to whoever is not signed in', async () => expect((await new Visitor().ask(method, others(), body)).status).toBe(401))
