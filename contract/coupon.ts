@@ -15,7 +15,7 @@ const MOST_MARKS = 2_000
 const degree = () => oneOf<Degree>(['sound', 'workable', 'poor'], 'a degree')
 const verdict = () => oneOf<Verdict>(['move on', 'run it again', 'start over'], 'a verdict')
 
-const ticketSchema = object({
+export const ticketSchema = object({
   rung: label(80),
   position: oneOf(POSITIONS.map(row => row.id), 'a position'),
   classification: oneOf(ELECTRODES.map(row => row.classification), 'a rod'),
@@ -66,6 +66,7 @@ const flawMark = object({
   severity: number().strict().required().oneOf([1, 2, 3], '${path} is 1, 2 or 3'),
   sizeMm: millimetres().nullable().defined().min(0, '${path} is not less than 0').max(100, '${path} is at most 100 mm'),
   form: form(),
+  found: string().strict().optional().oneOf(['bend'], '${path} is bend'),
 }).exact()
 
 const readingMark = object({

@@ -108,6 +108,8 @@ export interface StudentProgress {
   /** Coupons a class day, of late; 0 before the first. */
   readonly perClass: number
   readonly timetable: Timetable
+  /** Bends of this student's tests, and how many of them opened. */
+  readonly bends: { readonly bent: number, readonly opened: number }
   readonly pin: NextPin | null
 }
 

@@ -24,6 +24,9 @@ export interface DemoStudent {
   readonly booth: number
   readonly startDate: string
   readonly coupons: readonly DemoCoupon[]
+  /** The hand behind them, and how many coupons it has welded as each pool lies: for tests. */
+  readonly learner: Learner
+  readonly practised: ReadonlyMap<PadPosition, number>
 }
 
 export interface DemoCoupon {
@@ -134,7 +137,7 @@ function growStudent({ name, place, booth, openings }: { name: string, place: nu
       onRung = 0
     }
   }
-  return { name, hand, booth, startDate: isoDay(openings[0]!), coupons }
+  return { name, hand, booth, startDate: isoDay(openings[0]!), coupons, learner, practised: done }
 }
 
 /** What the instructor saw a habit to be, on every seventh coupon of whoever has one. */

@@ -2,6 +2,7 @@ import { useEventListener } from '@vueuse/core'
 import { markKindsOn } from '~/components/bench/markKinds'
 import { useBench } from '~/stores/bench'
 import { LARGE_STEP, SMALL_STEP, useBenchActs } from './benchActs'
+import { isTaken } from './pageKeys'
 
 /** The keys of the Bench, for the page that shows them and the hand that uses them. */
 export const BENCH_KEYS: readonly (readonly [string, string])[] = [
@@ -11,6 +12,11 @@ export const BENCH_KEYS: readonly (readonly [string, string])[] = [
   [', .', 'mark before, mark after'], ['[ ]', 'shorten or stretch a span'], ['Ctrl ← →', 'move the mark'], ['Y', 'which toe'],
   ['Delete', 'take the mark off'], ['Ctrl Z', 'undo; with Shift redo'], ['- +', 'fewer or more beads; a pass less or more'], ['0', 'one pass, all passes'], ['7', 'hold it against codes'], ['8 9', 'yes, no: what was asked'], [';', 'log the pass'], ['’', 'fit-up'], ['X', 'more marks'], ['Space', 'strike, break: time the bead'], ['?', 'these keys'],
 ]
+
+/** Keys that belong to whoever answers for the coupon. */
+const NOT_BLIND = new Set(['N', '/', 'I', '- +', '7', '8 9', ';', '’', 'Space'])
+/** The keys of a blind reading, which is handed in. */
+export const BLIND_KEYS = BENCH_KEYS.filter(([key]) => !NOT_BLIND.has(key)).map(([key, what]) => [key, key === 'Enter' ? 'hand it in' : what] as const)
 
 export interface BenchKeyActs {
   readonly next: () => void
@@ -26,13 +32,6 @@ export interface BenchKeyActs {
   readonly answer: (said: 'yes' | 'no') => void
   readonly fitUp: () => void
   readonly time: () => void
-}
-
-/** True where keys belong to what is being typed or chosen, not to the bench. */
-function isTaken(event: KeyboardEvent): boolean {
-  const target = event.target as HTMLElement
-  if (target.closest('input, textarea, select, [contenteditable], [role="dialog"], .v-overlay')) return true
-  return (event.key === 'Enter' || event.key === ' ') && target.closest('button, a, summary') !== null
 }
 
 /** Listens for the bench's keys while its page is shown; while a dialog is open they are the dialog's, wherever the focus is. */

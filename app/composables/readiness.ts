@@ -1,37 +1,34 @@
 import type { ReadinessAsked, ReadinessSaid } from '~/workers/readiness'
+import { askReadiness } from './readinessWorker'
 
 /** Attempts at a test piece in a worker of their own: how far they are, what came out, and a way to stop them. */
 export function useReadiness() {
   const share = ref<number | null>(null)
   const result = shallowRef<Extract<ReadinessSaid, { is: 'done' }> | null>(null)
   const problem = ref('')
-  let worker: Worker | null = null
+  let stop: (() => void) | null = null
 
   function cancel(): void {
-    worker?.terminate()
-    worker = null
+    stop?.()
+    stop = null
     share.value = null
   }
 
-  function begin(asked: ReadinessAsked): void {
+  function begin(asked: Omit<Extract<ReadinessAsked, { ask: 'everything' }>, 'ask'>): void {
     cancel()
     problem.value = ''
     result.value = null
     share.value = 0
-    worker = new Worker(new URL('../workers/readiness.ts', import.meta.url), { type: 'module' })
-    worker.onmessage = ({ data }: MessageEvent<ReadinessSaid>) => {
-      if (data.is === 'under way') share.value = data.share
-      else {
-        result.value = data
+    stop = askReadiness({ ask: 'everything', ...asked }, (said) => {
+      if (said.is === 'under way') share.value = said.share
+      if (said.is === 'done') {
+        result.value = said
         cancel()
       }
-    }
-    worker.onerror = () => {
-      problem.value = 'The attempts could not be run in this browser.'
+    }, (why) => {
+      problem.value = why
       cancel()
-    }
-    // What is sent is copied; a store's wrappers are not.
-    worker.postMessage(JSON.parse(JSON.stringify(asked)))
+    })
   }
 
   onBeforeUnmount(cancel)

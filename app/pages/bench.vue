@@ -5,13 +5,13 @@ import type { SavedCoupon } from '~~/contract/coupon'
 import type { FloorStudent } from '~~/contract/people'
 import { today } from '~/composables/classDay'
 import { useBenchActs } from '~/composables/benchActs'
-import { useBenchKeys } from '~/composables/benchKeys'
+import { useBenchAsked } from '~/composables/benchAsked'
+import { BENCH_KEYS, useBenchKeys } from '~/composables/benchKeys'
 import type { MarkKind } from '~/components/bench/markKinds'
 import { useBench } from '~/stores/bench'
 import { useCauses } from '~/stores/causes'
 import { useFloor } from '~/stores/floor'
 import { useHouseRules } from '~/stores/houseRules'
-import { useOutbox } from '~/stores/outbox'
 import { messageOf, RequestFailure } from '~/stores/request'
 import { useSections } from '~/stores/sections'
 import { useSession } from '~/stores/session'
@@ -21,11 +21,10 @@ const floor = useFloor()
 const hand = useBenchActs()
 const houseRules = useHouseRules()
 const causes = useCauses()
-const outbox = useOutbox()
 const sections = useSections()
 const session = useSession()
 const route = useRoute()
-const router = useRouter()
+const openAsked = useBenchAsked()
 
 type Dialog = 'discard' | 'ticket' | 'more' | 'students' | 'keys' | 'why' | 'across' | 'over' | 'pass' | 'fit-up' | 'codes' | null
 const dialog = ref<Dialog>(null)
@@ -56,31 +55,13 @@ onMounted(async () => {
     if (sections.all.length === 0) await sections.load()
     if (typeof route.query.section === 'string') sections.choose(route.query.section)
     if (sections.current) await floor.load(sections.current.id)
-    await openAsked()
+    notice.value = await openAsked()
   } catch (error) {
     problem.value = messageOf(error)
   } finally {
     loading.value = false
   }
 })
-
-/** What the address asks for: a saved coupon, or a student's next one. A coupon that is being marked comes first. */
-async function openAsked() {
-  const { coupon, student, booth, kept, name } = route.query
-  if (!coupon && !student && !booth && !kept) return
-  await router.replace('/bench')
-  if (bench.touched) {
-    notice.value = `${bench.open!.student.name}’s coupon is not saved yet. Save it, or throw it away.`
-    return
-  }
-  if (typeof coupon === 'string') bench.openSaved(await outbox.find(coupon), typeof name === 'string' ? name : 'Saved coupon')
-  const waiting = outbox.mine.find(one => one.id === kept)
-  if (waiting) bench.openKept(waiting)
-  const asked = floor.students.find(one => (booth ? String(one.booth) === booth : one.id === student))
-  if (asked) bench.openNew(asked, today())
-  else if (booth) notice.value = `Nobody has booth ${String(booth)} in ${sections.current?.name ?? 'this section'}.`
-  else if (student) notice.value = 'That student is not in this section, or is archived.'
-}
 
 function openFor(student: FloorStudent) {
   dialog.value = null
@@ -109,13 +90,14 @@ async function save(why = '') {
   saving.value = true
   problem.value = ''
   const wasRegrade = bench.isRegrade
-  const { student } = bench.open!
+  const { student, testId } = bench.open!
   try {
     const result = await bench.save(why)
     if (result.is === 'conflict') {
       theirs.value = result.theirs
       return
     }
+    if (testId) return void await navigateTo(`/test-bay/${testId}`)
     await refreshFloor(student.id)
     if (!wasRegrade) next()
     notice.value = result.is === 'saved' ? `${student.name}: saved` : `${student.name}: kept in this browser until the server answers`
@@ -238,7 +220,7 @@ useBenchKeys({
             <v-btn variant="text" @click="bench.touched ? dialog = 'discard' : bench.clear()">Discard</v-btn>
             <v-btn variant="text" aria-label="Keys" @click="dialog = 'keys'">?</v-btn>
           </div>
-          <v-btn color="primary" block height="56" class="main" :loading="saving" @click="save()">{{ bench.isRegrade ? 'Save again' : 'Save, next coupon' }} <kbd class="key">Enter</kbd></v-btn>
+          <v-btn color="primary" block height="56" class="main" :loading="saving" @click="save()">{{ bench.open.testId ? 'Save, back to the test' : bench.isRegrade ? 'Save again' : 'Save, next coupon' }} <kbd class="key">Enter</kbd></v-btn>
         </div>
       </aside>
     </template>
@@ -247,7 +229,7 @@ useBenchKeys({
     <LazyTicketEditor v-if="dialog === 'ticket' && bench.document" ref="editor" :document="bench.document" :unit="unit" @change="setUp" @close="dialog = null" />
     <MoreMarks v-if="dialog === 'more'" :face="bench.cursorFace" @drop="drop" @close="dialog = null" />
     <StudentPicker v-if="dialog === 'students'" :students="floor.students" @choose="openFor" @close="dialog = null" />
-    <BenchKeys v-if="dialog === 'keys'" @close="dialog = null" />
+    <KeyList v-if="dialog === 'keys'" :keys="BENCH_KEYS" @close="dialog = null" />
     <LazyHeldAgainst v-if="dialog === 'codes' && bench.document" :document="bench.document" :unit="unit" @close="dialog = null" />
     <DiscardCoupon v-if="dialog === 'discard'" @discard="discard" @close="dialog = null" />
     <WhyAgain v-if="dialog === 'why'" @why="save" @close="dialog = null" />

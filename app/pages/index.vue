@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { useEventListener } from '@vueuse/core'
 import { describeRod } from '~~/core/coupon'
 import { spokenDay, today } from '~/composables/classDay'
 import { useLoader } from '~/composables/loader'
+import { usePageKeys } from '~/composables/pageKeys'
 import { useFloor } from '~/stores/floor'
 import { useReadings } from '~/stores/readings'
 import { messageOf } from '~/stores/request'
@@ -36,10 +36,7 @@ const readToday = computed(() => floor.students.filter(student => student.last?.
 const meetings = computed(() => sections.current?.meetings.map(one => `${one.weekday} ${one.from}–${one.to}`).join(', ') ?? '')
 const queue = computed(() => [...floor.students].sort((a, b) => (a.last?.savedAt ?? '').localeCompare(b.last?.savedAt ?? '')))
 
-useEventListener(document, 'keydown', (event) => {
-  if ((event.target as HTMLElement).closest('input, .v-overlay') || event.ctrlKey || event.metaKey || event.altKey) return
-  if (event.key.toLowerCase() === 'n' && queue.value[0]) void navigateTo({ path: '/bench', query: { student: queue.value[0].id } })
-})
+usePageKeys({ N: () => { if (queue.value[0]) void navigateTo({ path: '/bench', query: { student: queue.value[0].id } }) } }, () => handing.value)
 </script>
 
 <template>

@@ -20,6 +20,8 @@ interface Open {
   readonly student: { readonly id: string, readonly name: string }
   /** What the last joint's fit-up asks of this one, degrees. */
   readonly presetDegrees?: number | null
+  /** The test that it is the coupon of: there it goes back to when it is saved. */
+  readonly testId?: string
 }
 
 interface Draft extends Open {
@@ -109,7 +111,8 @@ export const useBench = defineStore('bench', () => {
     past.value = []
     future.value = []
     selectedId.value = null
-    const bead = doc.beads.find(lane => lane.face !== 'root')!
+    // A test is read by its cap; a coupon from the first bead on.
+    const bead = opened.testId ? doc.beads.at(-1)! : doc.beads.find(lane => lane.face !== 'root')!
     cursor.value = { beadId: bead.id, atMm: (bead.fromMm + bead.toMm) / 2 }
   }
 
@@ -157,8 +160,14 @@ export const useBench = defineStore('bench', () => {
   }
 
   /** Opens a saved coupon to read or grade it again. */
-  function openSaved(coupon: SavedCoupon, name: string): void {
-    lay({ id: coupon.id, baseVersion: coupon.version, student: { id: coupon.document.studentId, name } }, coupon.document)
+  function openSaved(coupon: SavedCoupon, name: string, testId?: string): void {
+    lay({ id: coupon.id, baseVersion: coupon.version, student: { id: coupon.document.studentId, name }, ...(testId ? { testId } : {}) }, coupon.document)
+  }
+
+  /** Opens the coupon of a test, as it was welded. */
+  function openOfTest(id: string, testId: string, name: string, document: CouponDocument): void {
+    lay({ id, baseVersion: 0, student: { id: document.studentId, name }, testId }, document)
+    keepDraft()
   }
 
   /** Opens a coupon that waited in this browser and was then refused: it can be put right, or held against the version that was in its way. */
@@ -309,6 +318,6 @@ export const useBench = defineStore('bench', () => {
 
   return {
     open, document, cursor, cursorFace, pass, view, selectedId, selected, past, future, touched, keptAt, rules, grade, reading, question, remarks, isRegrade,
-    resume, laidOutFor, openNew, openSaved, openKept, openBlind, putAway, edit, undo, redo, moveCursor, goToRow, showInTurn, select, changeSetUp, addBead, setPass, keepFitUp, answer, sayCause, turnView, timeBead, save, settle, clear,
+    resume, laidOutFor, openNew, openSaved, openOfTest, openKept, openBlind, putAway, edit, undo, redo, moveCursor, goToRow, showInTurn, select, changeSetUp, addBead, setPass, keepFitUp, answer, sayCause, turnView, timeBead, save, settle, clear,
   }
 })

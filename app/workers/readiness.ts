@@ -1,24 +1,34 @@
 import { beginOutlook, forecastCoupons, whatHelps, type Forecast, type Help, type Outlook, type OutlookCase } from '~~/core/readiness'
 
-/** What a page asks: a case, how many attempts, and the odds the school wants. */
-export interface ReadinessAsked {
-  readonly wanted: OutlookCase
-  readonly attempts: number
-  readonly target: number
-}
+/** What a page asks: everything about one case with the odds the school wants, or the odds alone of several. */
+export type ReadinessAsked =
+  | { readonly ask: 'everything', readonly wanted: OutlookCase, readonly attempts: number, readonly target: number }
+  | { readonly ask: 'odds', readonly cases: readonly OutlookCase[], readonly attempts: number }
 
-/** What comes back: how far it is, then everything. */
+/** What comes back: how far it is, then everything, or the odds of each case in their order. */
 export type ReadinessSaid =
   | { readonly is: 'under way', readonly share: number }
   | { readonly is: 'done', readonly outlook: Outlook, readonly helps: readonly Help[], readonly forecast: Forecast }
+  | { readonly is: 'odds', readonly odds: readonly number[] }
 
 const STEPS = 10
 /** What helps, and the forecast, are looked at with fewer attempts than the odds themselves. */
 const SHARE = 0.3
 
+const say = (said: ReadinessSaid) => self.postMessage(said)
+
 self.onmessage = ({ data }: MessageEvent<ReadinessAsked>) => {
-  const say = (said: ReadinessSaid) => self.postMessage(said)
-  const { wanted, attempts, target } = data
+  if (data.ask === 'odds') say({ is: 'odds', odds: data.cases.map(wanted => oddsOf(wanted, data.attempts)) })
+  else everything(data)
+}
+
+function oddsOf(wanted: OutlookCase, attempts: number): number {
+  const run = beginOutlook(wanted)
+  run.run(attempts)
+  return run.result().odds
+}
+
+function everything({ wanted, attempts, target }: Extract<ReadinessAsked, { ask: 'everything' }>): void {
   const run = beginOutlook(wanted)
   for (let step = 1; step <= STEPS; step++) {
     run.run(attempts / STEPS)

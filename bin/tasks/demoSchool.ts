@@ -8,6 +8,7 @@ import { readAs, SECOND_INSTRUCTOR, studentsEye, type Eye } from '../../demo/rea
 import { outOfTurn } from '../../core/ladder'
 import { seededRandom, type Random } from '../../core/simulate'
 import { DEMO_ACCOUNTS, DEMO_PASSWORD } from '../../server/demoAccounts'
+import { fillTests, type Enrolled } from './demoTests'
 import { addAccount, foundSchool } from '../../server/store/accounts'
 import { saveCoupon } from '../../server/store/coupons'
 import { addRules } from '../../server/store/houseRules'
@@ -35,12 +36,15 @@ export async function fillDemo(seed: number, lastDay: string): Promise<void> {
   await addRules(2, SCHOOL_RULES, { by: head.name, why: 'one bead width for all small rods', now: new Date(`${lastDay}T00:00:00Z`) })
   await addLadder(2, SCHOOL_LADDER, { by: head.name, why: 'fewer joints, then straight to grooves and pipe', now: new Date(`${lastDay}T00:00:00Z`) })
   const sections: string[] = []
+  const enrolled: Enrolled[] = []
   const jobs: (() => Promise<unknown>)[] = []
   for (const { fields, students } of growSchool(seed, lastDay)) {
     const section = await addSection(fields)
     sections.push(section.id)
-    for (const { name, hand, booth, startDate, coupons } of students) {
+    for (const own of students) {
+      const { name, hand, booth, startDate, coupons } = own
       const student = await addStudent({ name, hand, booth, startDate, sectionId: section.id, active: true })
+      enrolled.push({ id: student.id, place: enrolled.length, student: own })
       if (name === pupil.name) await addAccount({ ...pupil, studentId: student.id, active: true }, password)
       jobs.push(async () => { await setStudentCode(student.id, await hash.make(demoCode(booth))) })
       if (booth % 2 === 1) jobs.push(practising(student.id, coupons))
@@ -56,6 +60,7 @@ export async function fillDemo(seed: number, lastDay: string): Promise<void> {
   await atOnce(jobs)
   await fitCurves(new Date(`${lastDay}T12:00:00Z`))
   for (const id of sections) await atOnce((await boardOf(id)).rows.map(({ student }) => () => signOff(student.id, teacher.name, random)))
+  await fillTests(enrolled, lastDay, teacher)
 }
 
 /** The instructor's name on every rung that a student has left behind; on the rung of today only the rule decides, and nobody has signed yet. */

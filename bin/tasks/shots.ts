@@ -49,10 +49,8 @@ const RESTARTS = ['ArrowUp', 'ArrowUp', 'r', 'r', 'ArrowUp', 'r', 'r', 'ArrowUp'
 await take(await chooseThenStay(), 'floor')
 await take(await bench('Dario Venn', 'overhead pad', RESTARTS), 'bench')
 await take(await bench('Dario Venn', 'overhead pad', RESTARTS, { width: 820, height: 1180 }), 'bench-tablet')
-await take(await bench('Pavo Lindqvar', 'vertical pad', ['ArrowRight', 'ArrowRight', 'ArrowRight', 'u']), 'bench-vertical')
 const PIPE = ['ArrowDown', 'f', 'ArrowUp', 'ArrowUp', 'r', 'r', 'ArrowUp', 'ArrowUp', 'Shift+ArrowLeft', 'u']
 await take(await bench('Mirela Stroud', 'pipe 6G', PIPE), 'bench-pipe')
-await take(await bench('Mirela Stroud', 'pipe 6G', [...PIPE, '0'], { width: 820, height: 1180 }), 'bench-passes')
 await take(await bench('Isolde Brack', 'open root 3G', ['ArrowUp', 'g', ']'], { dark: true }), 'bench-groove')
 await take(await bench('Mirela Stroud', 'pipe 6G', ['ArrowUp', 'ArrowUp', 'u', '3', '7']), 'bench-codes')
 await take(await visit('oriel'), 'record')
@@ -66,11 +64,6 @@ await shownBead.goto(`${ADDRESS}/reading-room`)
 for (const asked of ['What is wrong?', 'What would you change?']) await shownBead.getByRole('region', { name: asked }).getByRole('button').nth(1).click()
 await shownBead.getByRole('button', { name: /^Next bead/ }).waitFor()
 await take(shownBead, 'reading-room')
-const house = await visit('maren')
-await house.goto(`${ADDRESS}/house`)
-await house.getByRole('heading', { name: 'Accounts' }).waitFor()
-await take(house, 'house')
-
 /** A page of a room, once what it is for is on it. */
 async function room(path: string, seen: string, options = {}): Promise<Page> {
   const page = await visit('maren', options)
@@ -80,22 +73,42 @@ async function room(path: string, seen: string, options = {}): Promise<Page> {
 }
 
 await take(await room('/set-up?position=3G+vertical&size=3/32', 'Take care'), 'card')
-await take(await room('/set-up/pad', 'Weld metal'), 'pad')
 await take(await room('/set-up/joint?position=4G+overhead', 'Weld metal'), 'joint')
 await take(await room('/set-up/arithmetic?sheet=run-out', 'Arc time of a rod'), 'arithmetic')
 const rules = await room('/house/rules', 'Example coupon')
 await rules.getByRole('button', { name: 'Moving up' }).click()
 await rules.getByLabel('Sound restarts').fill('60')
 await take(rules, 'rules')
-const drill = await room('/set-up/drill', 'Run one too hot', { width: 820, height: 1180, dark: true })
-for (const [width, height, toes] of [['13/32', '1/16', 'undercut'], ['3/16', '5/32', 'rolled over'], ['9/32', '3/32', 'wetted in']] as const) {
-  await drill.getByLabel('Width').fill(width)
-  await drill.getByLabel('Height').fill(height)
-  await drill.locator('.v-select', { has: drill.getByRole('combobox', { name: 'Toes' }) }).click()
-  await drill.getByRole('option', { name: toes }).click()
-  await drill.getByRole('button', { name: /read$/ }).click()
-}
-await take(drill, 'drill-tablet')
+const board = await visit('tobias')
+await chooseSection(board, 'Evening A')
+await board.goto(`${ADDRESS}/board`)
+await board.getByRole('heading', { name: 'Board' }).waitFor()
+await board.getByRole('link', { name: 'Mirela Stroud' }).waitFor()
+await take(board, 'board')
+
+const progress = await visit('tobias', { dark: true })
+await chooseSection(progress, 'Evening A')
+await progress.goto(`${ADDRESS}/board`)
+await progress.getByRole('link', { name: 'Mirela Stroud' }).click()
+await progress.getByRole('link', { name: 'Progress' }).click()
+await progress.getByRole('heading', { name: 'What would help most' }).waitFor()
+await take(progress, 'progress')
+
+const plan = await visit('tobias')
+await chooseSection(plan, 'Evening A')
+await plan.goto(`${ADDRESS}/test-bay/plan`)
+await plan.getByLabel('Name or booth').fill('isolde')
+await plan.keyboard.press('Enter')
+await plan.getByText(/^about \d of 10$/).first().waitFor()
+await take(plan, 'test-plan')
+
+const test = await room('/test-bay', 'to be bent')
+await test.getByText('to be bent').click()
+await test.getByRole('button', { name: /^Sound: face bend/ }).waitFor()
+await test.keyboard.press('Enter')
+await test.getByRole('button', { name: /^Sound: root bend/ }).waitFor()
+await take(test, 'test')
+await take(await room('/test-bay/cohort', 'Were the odds honest?'), 'test-figures')
 await browser.close()
 
 async function chooseThenStay(): Promise<Page> {

@@ -69,6 +69,8 @@ export interface FlawMark extends OnBead {
   readonly sizeMm: number | null
   /** Its kind, where it has kinds and somebody said: a crack along, across or in the crater. */
   readonly form?: string
+  /** Laid open by a bend: it lay inside, and no visual saw it. */
+  readonly found?: 'bend'
 }
 
 /** What a gauge reads: a bead or cap across and over the plate, its near toe from the edge the pad began at, a fillet's legs, throat and convexity, and how far a root stands through. */

@@ -157,3 +157,24 @@ it('every shipped line names its clause and says that it is from memory', () => 
     for (const { clause, certainty } of criteria) expect(clause.length > 3 && certainty === 'from memory, check your copy').toBe(true)
   }
 })
+
+describe('ISO welder test (ISO 9606-1, clause 7)', () => {
+  const [welder, levelB, levelC] = ['iso 9606', 'iso 5817 B', 'iso 5817 C'].map(setOf) as [CriteriaSet, CriteriaSet, CriteriaSet]
+  const limitsOf = (set: CriteriaSet, observed: ObservedId) => set.criteria.filter(row => row.observed === observed).map(row => row.limit)
+  it.each(['undercut depth', 'reinforcement', 'convexity', 'stands through'] as const)('%s is let off to level C', (observed) => {
+    expect(limitsOf(welder, observed)).toEqual(limitsOf(levelC, observed))
+    expect(limitsOf(welder, observed)).not.toEqual(limitsOf(levelB, observed))
+  })
+  it('all else is level B, and every line names both standards', () => {
+    for (const row of levelB.criteria.filter(one => !['undercut depth', 'reinforcement', 'convexity', 'stands through'].includes(one.observed))) expect(limitsOf(welder, row.observed)).toEqual(limitsOf(levelB, row.observed))
+    expect(welder.criteria.every(row => row.clause.startsWith('ISO 9606-1 7: ISO 5817 Table 1'))).toBe(true)
+  })
+})
+
+it('what a bend laid open lay inside: no visual counts it', () => {
+  const document = aJoint(usualPiece('plate groove', true), { position: '3G', travel: 'up' })
+  const cap = document.beads.at(-1)!
+  const slag: FlawMark = { id: 'bend-face-1-1', kind: 'flaw', flaw: 'slag', beadId: cap.id, atMm: 40, toMm: 46, side: null, severity: 2, sizeMm: null }
+  expect(observe(putMark(document, slag), 'slag on the surface').value).toBe(6)
+  expect(observe(putMark(document, { ...slag, found: 'bend' }), 'slag on the surface').value).toBe(0)
+})

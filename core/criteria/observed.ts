@@ -54,11 +54,11 @@ export function visibleLanes(document: CouponDocument): readonly Bead[] {
   return isPlate(document.piece) ? document.beads : document.beads.filter(bead => bead.face === 'root' || isLastLayer(document, bead))
 }
 
-/** Marks that a visual examination sees. */
+/** Marks that a visual examination sees: what a bend laid open lay inside. */
 function visible(document: CouponDocument) {
   const lanes = new Map(visibleLanes(document).map(bead => [bead.id, bead]))
   const marks = document.marks.filter(mark => lanes.has(mark.beadId))
-  const flaws = (...kinds: DiscontinuityId[]) => marks.filter(isFlaw).filter(mark => kinds.includes(mark.flaw))
+  const flaws = (...kinds: DiscontinuityId[]) => marks.filter(isFlaw).filter(mark => mark.found === undefined && kinds.includes(mark.flaw))
   const readings = (...of: ReadingKind[]) => marks.filter(isReading).filter(mark => of.includes(mark.of))
   const tries = marks.filter(isTry)
   /** What is in one window lies on one bead of a pad, or anywhere across one side of a joint. */

@@ -1,63 +1,58 @@
 import type { LengthUnit } from '../units'
-import type { Clause, FamilyId } from './codeFamily'
-import { isOver, isUnder, printed, type Printed, type Size } from './printedSize'
+import { clauseIn, type CodeBook } from './codeBook'
+import { isOver, isUnder, sayPrinted, type Printed, type Size } from './printedSize'
 
-/** Something open on the convex face of a bend. Its greatest length in the unit it was measured in. */
+/** What an opening plainly is; a plain opening shows nothing that it comes from. */
+export const OPENING_KINDS = ['opening', 'crack', 'slag', 'lack of fusion', 'porosity'] as const
+export type OpeningKind = (typeof OPENING_KINDS)[number]
+
+/** Something open on the convex face of a bend. `length` is its greatest, in the unit it was measured in; places in mm. */
 export interface Opening {
   readonly length: number
+  /** Along the seam from the specimen's own start, 0 to its width. */
+  readonly atMm: number
   /** At a corner of the strip. */
   readonly corner: boolean
-  /** What it plainly comes from; null when nothing can be seen. */
-  readonly from: 'slag' | 'lack of fusion' | null
+  readonly kind: OpeningKind
+  /** On a side bend, how deep under the face it lies, as a share of the thickness; null on others. */
+  readonly depth: number | null
 }
 
 export type BendOutcome = 'passes' | 'fails' | 'another specimen'
 
-/** How a bend is judged, with what decided it. */
-export interface BendVerdict extends Clause {
+/** How a bend is judged, with what decided it and where that is written. */
+export interface BendVerdict {
   readonly outcome: BendOutcome
   readonly reasons: readonly string[]
+  readonly clause: string
 }
 
-const EIGHTH = printed(1 / 8, 3)
-const SUM = printed(3 / 8, 10)
-const COUNTED_OVER = printed(1 / 32, 1)
-const CORNER = printed(1 / 4, 6)
+/** A corner crack that shows neither slag nor lack of fusion. */
+const isInnocent = ({ corner, kind }: Opening) => corner && kind !== 'slag' && kind !== 'lack of fusion'
 
 /**
- * Judges one bend specimen by a family's rules; at a limit it passes, except where the code says "or more".
- * @param wallMm of a pipeline coupon, in the same unit; half of it may be the limit
- * @example bendVerdict('structural', 'in', [{ length: 1 / 8, corner: false, from: null }], null).outcome // 'passes'
+ * Judges one bend by a book; a limit met exactly passes, except where the code says "or more".
+ * @param unit in which the openings were measured and the book is read
+ * @param wall of the coupon in the same unit: half of it may be the limit
+ * @example bendVerdict(STRUCTURAL, 'in', [{ length: 1 / 8, atMm: 10, corner: false, kind: 'opening', depth: null }], 3 / 8).outcome // 'passes'
  */
-export function bendVerdict(family: FamilyId, unit: LengthUnit, openings: readonly Opening[], wall: number | null): BendVerdict {
+export function bendVerdict(book: CodeBook, unit: LengthUnit, openings: readonly Opening[], wall: number): BendVerdict {
+  const { bend } = book
+  const clause = clauseIn(book, bend)
   const size = (length: number): Size => ({ unit, value: length })
-  const say = (limit: Printed) => (unit === 'in' ? { 0.125: '1/8 in', 0.375: '3/8 in', 0.25: '1/4 in' }[limit.in] ?? `${limit.in} in` : `${limit.mm} mm`)
-  const innocent = (opening: Opening) => opening.corner && opening.from === null
-  const failed = (reasons: string[], clause: string): BendVerdict => ({ outcome: reasons.length > 0 ? 'fails' : 'passes', reasons, clause, remembered: 'sure' })
-  switch (family) {
-    case 'structural': {
-      const clause = '4.9.3.3 (2015), 6.10.3.3 (2020)'
-      const reasons = openings.filter(opening => !innocent(opening) && isOver(size(opening.length), EIGHTH)).map(opening => `An opening over ${say(EIGHTH)}${opening.corner ? ` at a corner, from ${opening.from}` : ''}`)
-      const sum = openings.filter(opening => !innocent(opening) && isOver(size(opening.length), COUNTED_OVER)).reduce((total, opening) => total + opening.length, 0)
-      if (isOver(size(sum), SUM)) reasons.push(`Openings sum to more than ${say(SUM)}`)
-      if (reasons.length === 0 && openings.some(opening => innocent(opening) && isOver(size(opening.length), CORNER)))
-        return { outcome: 'another specimen', reasons: [`A corner crack over ${say(CORNER)} with no slag or lack of fusion: another strip of the same weld`], clause, remembered: 'sure' }
-      return failed(reasons, clause)
-    }
-    case 'pressure':
-      return failed(openings.filter(opening => !innocent(opening) && isOver(size(opening.length), EIGHTH)).map(() => `An open discontinuity over ${say(EIGHTH)}`), 'QW-163')
-    case 'ISO': {
-      const counted = openings.filter(opening => !innocent(opening))
-      const reasons = counted.filter(opening => !isUnder(size(opening.length), EIGHTH)).map(() => `An opening of ${say(EIGHTH)} or more`)
-      const sum = counted.filter(opening => !isUnder(size(opening.length), COUNTED_OVER) && isUnder(size(opening.length), EIGHTH)).reduce((total, opening) => total + opening.length, 0)
-      if (isOver(size(sum), SUM)) reasons.push(`Openings of 1 to 3 mm sum to more than ${say(SUM)}`)
-      return failed(reasons, '6.5.4, bend test')
-    }
-    case 'pipeline': {
-      const half = wall === null ? Infinity : wall / 2
-      const limit = Math.min(EIGHTH[unit], half)
-      const bad = openings.filter(opening => (opening.corner && opening.from === null ? !isUnder(size(opening.length), CORNER) : opening.length > limit + 1e-6))
-      return failed(bad.map(() => `An imperfection over ${half < EIGHTH[unit] ? 'half the wall' : say(EIGHTH)}`), '5.6.4.3')
-    }
+  const beyond = (length: number, limit: Printed, reached: boolean) => (reached ? isOver(size(length), limit) : !isUnder(size(length), limit))
+  const half = bend.halfWall && wall / 2 < bend.single[unit]
+  const single: Printed = half ? { in: wall / 2, mm: wall / 2 } : bend.single
+  const counted = openings.filter(opening => !isInnocent(opening))
+  const reasons = counted.filter(opening => beyond(opening.length, single, bend.singleReached)).map(opening =>
+    `${opening.kind === 'opening' ? 'An opening' : opening.kind[0]!.toUpperCase() + opening.kind.slice(1)} ${bend.singleReached ? 'over' : 'of'} ${half ? 'half the wall' : sayPrinted(single, unit)}${bend.singleReached ? '' : ' or more'}${opening.corner ? ' at a corner' : ''}`)
+  if (bend.sum) {
+    const summed = counted.filter(opening => beyond(opening.length, bend.counted, !bend.countedReached) && !beyond(opening.length, single, bend.singleReached))
+    if (isOver(size(summed.reduce((sum, opening) => sum + opening.length, 0)), bend.sum)) reasons.push(`Openings sum to more than ${sayPrinted(bend.sum, unit)}`)
   }
+  const corners = bend.corner ? openings.filter(isInnocent).filter(opening => beyond(opening.length, bend.corner!, bend.cornerReached)) : []
+  const cornered = corners.map(() => `A corner crack ${bend.cornerReached ? 'over' : 'of'} ${sayPrinted(bend.corner!, unit)}${bend.cornerReached ? '' : ' or more'} with no slag or lack of fusion`)
+  if (bend.cornerBeyond === 'fails') reasons.push(...cornered)
+  if (reasons.length === 0 && bend.cornerBeyond === 'another specimen' && cornered.length > 0) return { outcome: 'another specimen', reasons: cornered, clause }
+  return { outcome: reasons.length > 0 ? 'fails' : 'passes', reasons, clause }
 }

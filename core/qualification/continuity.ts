@@ -1,34 +1,89 @@
-import { addDays, addMonths, addYears, formatISO, parseISO } from 'date-fns'
-import type { Clause, FamilyId } from './codeFamily'
+import { addDays, addMonths, addYears, differenceInCalendarDays, formatISO, parseISO } from 'date-fns'
+import type { Process } from '../trade'
+import type { CodeBook, ContinuityRule } from './codeBook'
 
-/** How a qualification is kept alive: the last day on which it still stands unless the process is used again. */
-export interface KeptUntil extends Clause {
-  /** Local date, ISO 8601. */
-  readonly lastDay: string
-  readonly says: string
-}
-
-const MONTHS = 6
-const day = (date: Date) => formatISO(date, { representation: 'date' })
+const iso = (date: Date) => formatISO(date, { representation: 'date' })
 
 /**
- * Until when a qualification stands after its process was last used. Six calendar months, the same day or the month's last: "more than six months" in the
- * structural code, "six months or more" in the pressure code, which is a day less.
+ * The last day on which a qualification still stands without another use: so many calendar months on, the same day or the month's last;
+ * with "or more" a day sooner.
  * @param lastUsed local date, ISO 8601
- * @example keptUntil('structural', '2026-08-31').lastDay // '2027-02-28'
+ * @example keptUntil(STRUCTURAL.continuity, '2026-08-31') // '2027-02-28'
  */
-export function keptUntil(family: FamilyId, lastUsed: string): KeptUntil {
-  const sixMonths = addMonths(parseISO(lastUsed), MONTHS)
-  switch (family) {
-    case 'structural': return { lastDay: day(sixMonths), says: 'lapses when the process is not used for more than six months', clause: '4.2.3.1 (2015), 6.2.3.1 (2020)', remembered: 'sure' }
-    case 'pressure': return { lastDay: day(addDays(sixMonths, -1)), says: 'lapses when the process is not used for six months or more', clause: 'QW-322.1(a)', remembered: 'sure' }
-    case 'ISO': return { lastDay: day(sixMonths), says: 'confirmed every six months by the employer or coordinator', clause: '9.2', remembered: 'sure' }
-    case 'pipeline': return { lastDay: day(sixMonths), says: 'six months by federal pipeline rules, not by the standard itself', clause: '49 CFR 192, 195', remembered: 'check before it decides' }
-  }
+export function keptUntil({ months, orMore }: Pick<ContinuityRule, 'months' | 'orMore'>, lastUsed: string): string {
+  const end = addMonths(parseISO(lastUsed), months)
+  return iso(orMore ? addDays(end, -1) : end)
 }
 
-/** When an ISO test is to be taken again: three years after it, whatever was confirmed. @example testedAgainBy('2026-02-28') // '2029-02-28' */
-export const testedAgainBy = (testDay: string): string => day(addYears(parseISO(testDay), 3))
+/** Days from one local date to another; less than 0 when it is past. Calendar days are counted, whatever the clock does. */
+export const daysUntil = (today: string, day: string): number => differenceInCalendarDays(parseISO(day), parseISO(today))
 
-/** Days from one local date to another; less than 0 when it is past. Summer time changes nothing: days are counted, not hours. */
-export const daysUntil = (today: string, lastDay: string): number => Math.round((Date.parse(`${lastDay}T00:00:00Z`) - Date.parse(`${today}T00:00:00Z`)) / 86_400_000)
+/** A process used under a witness, or its use confirmed by whoever answers for the welder. Local date. */
+export interface ProcessUse {
+  readonly process: Process
+  readonly kind: 'used' | 'confirmed'
+  readonly usedOn: string
+}
+
+/** A test that was passed. */
+export interface PassedTest {
+  readonly book: CodeBook
+  readonly processes: readonly Process[]
+  readonly testDay: string
+}
+
+/** How a student stands with one process by one book. Local dates. */
+export interface Continuity {
+  readonly book: CodeBook
+  readonly process: Process
+  /** The last test that began it anew. */
+  readonly testedOn: string
+  readonly lastUsed: string
+  readonly lastDay: string
+  /** The day it lapsed, the first on which it no longer stood; null while it stands. */
+  readonly lapsedOn: string | null
+  /** By when it is tested again in any case; null where it need not be. */
+  readonly againBy: string | null
+}
+
+/**
+ * How a student's qualifications stand today, one row a process and family. A use or a passed test within the time keeps what was there alive; one after it
+ * lapsed does not bring it back, a passed test does. Where the book wants a confirmation, use alone keeps nothing.
+ * @param today local date, ISO 8601
+ * @example continuityOf([{ book: STRUCTURAL, processes: ['SMAW'], testDay: '2026-03-15' }], [], '2026-10-01')[0].lapsedOn // '2026-09-16'
+ */
+export function continuityOf(tests: readonly PassedTest[], uses: readonly ProcessUse[], today: string): Continuity[] {
+  const keys = new Map(tests.flatMap(test => test.processes.map(process => [`${test.book.family} ${process}`, { family: test.book.family, process }] as const)))
+  return [...keys.values()].map(({ family, process }) => {
+    const own = tests.filter(test => test.book.family === family && test.processes.includes(process) && test.testDay <= today).sort((a, b) => a.testDay.localeCompare(b.testDay))
+    return standing(own, uses.filter(use => use.process === process && use.usedOn <= today), process, today)
+  }).filter(row => row !== null)
+}
+
+function standing(tests: readonly PassedTest[], uses: readonly ProcessUse[], process: Process, today: string): Continuity | null {
+  const newest = tests.at(-1)
+  if (!newest) return null
+  const { continuity } = newest.book
+  const counting = uses.filter(use => !continuity.confirmed || use.kind === 'confirmed').map(use => use.usedOn)
+  let [testedOn, lastUsed, lapsed] = [tests[0]!.testDay, tests[0]!.testDay, false]
+  const events = [...tests.slice(1).map(test => ({ day: test.testDay, test: true })), ...counting.map(day => ({ day, test: false }))].sort((a, b) => a.day.localeCompare(b.day))
+  for (const { day, test } of events.filter(event => event.day >= lastUsed)) {
+    if (day > endOf(continuity, testedOn, lastUsed)) lapsed = true
+    if (test) [testedOn, lapsed] = [day, false]
+    if (!lapsed) lastUsed = day
+  }
+  const lastDay = endOf(continuity, testedOn, lastUsed)
+  const againBy = continuity.again === null ? null : iso(addYears(parseISO(testedOn), continuity.again))
+  return { book: newest.book, process, testedOn, lastUsed, lastDay, againBy, lapsedOn: lapsed || lastDay < today ? iso(addDays(parseISO(lastDay), 1)) : null }
+}
+
+/** The sooner of the last day by use, and the day by which it is tested again. */
+function endOf(rule: ContinuityRule, testedOn: string, lastUsed: string): string {
+  const byUse = keptUntil(rule, lastUsed)
+  const byTest = rule.again === null ? byUse : iso(addYears(parseISO(testedOn), rule.again))
+  return byTest < byUse ? byTest : byUse
+}
+
+/** What lapses within so many days from today, soonest first; what has lapsed is not among them. */
+export const lapsing = (rows: readonly Continuity[], today: string, days: number): Continuity[] =>
+  rows.filter(row => row.lapsedOn === null && daysUntil(today, row.lastDay) <= days).sort((a, b) => a.lastDay.localeCompare(b.lastDay))

@@ -1,13 +1,13 @@
-import type { FamilyId } from './codeFamily'
-import { isWithin, sizeIn } from './printedSize'
+import type { CodeBook, Welded } from './codeBook'
+import { isOver, isWithin, sizeIn } from './printedSize'
 import { diameterQualified } from './qualifiedDiameter'
-import { positionsTogether, type Welded } from './qualifiedPositions'
+import { fillersQualified } from './qualifiedFillers'
+import { positionsQualified, positionsTogether } from './qualifiedPositions'
 import { thicknessQualified } from './qualifiedThickness'
-import type { TestTaken } from './testTaken'
+import { testFaults, unitFor, type TestTaken } from './testTaken'
 
 /** What somebody should end up qualified for. Lengths mm. */
 export interface Wanted {
-  readonly family: FamilyId
   readonly on: 'plate' | 'pipe'
   readonly grooves: readonly Welded[]
   readonly fillets: readonly Welded[]
@@ -15,39 +15,61 @@ export interface Wanted {
   /** Outside diameter of the pipe; null on plate. */
   readonly outsideMm: number | null
   readonly openRoot: boolean
+  /** The rod that fills. */
+  readonly classification: string
   readonly progression: 'up' | 'down'
 }
 
-/** Whether some tests together cover what is wanted. */
-export function covers(tests: readonly TestTaken[], wanted: Wanted): boolean {
-  const { plateGroove, pipeGroove, fillet } = positionsTogether(wanted.family, tests)
-  const groove = wanted.on === 'plate' ? plateGroove : pipeGroove
+/** Whether some tests together cover the positions that are wanted. */
+export function covers(book: CodeBook, tests: readonly TestTaken[], wanted: Wanted): boolean {
+  const { plateGroove, pipeGroove, fillet } = positionsTogether(book, tests)
+  const groove = wanted.on === 'plate' || asPlate(book, wanted) ? plateGroove : pipeGroove
   return wanted.grooves.every(letter => groove.includes(letter)) && wanted.fillets.every(letter => fillet.includes(letter))
 }
 
-/** Whether one test is of use: its thickness, diameter, root and way are those wanted. Positions are added up over several. */
-function fits(test: TestTaken, wanted: Wanted): boolean {
-  if (test.family !== wanted.family || (test.progression !== null && test.progression !== wanted.progression)) return false
-  if (wanted.openRoot && test.weld === 'groove' && test.backing) return false
-  const total = thicknessQualified(test).filter(row => row.range.most === null || row.of !== 'deposit' || row.filler === test.fillers.at(-1)!.classification)
-  const inUnit = (unit: 'in' | 'mm') => sizeIn(wanted.thicknessMm, unit)
-  if (test.weld === 'groove' && !total.some(row => isWithin(inUnit(row.range.unit), row.range))) return false
+/** Pipe so large that the book treats it as plate. */
+const asPlate = (book: CodeBook, { outsideMm }: Wanted): boolean => book.plateAsPipe !== null && outsideMm !== null && isOver(sizeIn(outsideMm, unitOf(book)), book.plateAsPipe)
+const unitOf = (book: CodeBook) => (book.unit === 'mm' ? 'mm' : 'in')
+
+/** Whether one test is of use at all: its thickness, diameter, root, rod and way are those wanted. Positions are added up over several. */
+export function isOfUse(book: CodeBook, test: TestTaken, wanted: Wanted): boolean {
+  if (testFaults(test).length > 0 || positionsQualified(book, test) === null) return false
+  if (test.progression !== null && test.progression !== wanted.progression) return false
+  if (test.weld === 'fillet' ? wanted.fillets.length === 0 : wanted.openRoot && wanted.grooves.length > 0 && test.backing) return false
+  if (!fillersQualified(book, test).withBacking.includes(wanted.classification)) return false
+  try {
+    if (!thickEnough(book, test, wanted)) return false
+  } catch {
+    return false
+  }
   if (wanted.on === 'plate') return true
-  const { range } = diameterQualified(test)
+  const { range } = diameterQualified(book, test)
   return range !== null && isWithin(sizeIn(wanted.outsideMm!, range.unit), range)
 }
 
+/** By the coupon, the joint lies within its range; by deposit, all fillers together may lay so much, the rod that fills among them. */
+function thickEnough(book: CodeBook, test: TestTaken, wanted: Wanted): boolean {
+  const rows = thicknessQualified(book, test)
+  const inUnit = sizeIn(wanted.thicknessMm, unitFor(book, test))
+  if (test.weld === 'fillet' || book.thicknessOf === 'coupon') return rows.some(row => isWithin(inUnit, row.range))
+  const most = rows.reduce((sum, { range }) => sum + (range.most ?? Infinity), 0)
+  return inUnit.value <= most + 1e-6 && rows.every(({ range }) => range.least === null || inUnit.value >= range.least - 1e-6)
+}
+
+/** More pieces than this nobody welds for one qualification. */
+const MOST_PIECES = 4
+
 /**
  * The fewest test pieces that cover what is wanted, found by looking at all sets of one, then two, and so on: there are few pieces, and few positions.
- * @param pieces what the school can run
+ * @param pieces what the school can run; T any kind of piece that says how it is taken
  * @returns every smallest set; none when nothing covers it
- * @example fewestTests(wantAllOnPlate, pieces)[0].map(test => test.position) // ['3G', '4G'] in the structural code
+ * @example fewestTests(STRUCTURAL, allOnPlate, pieces, piece => piece.taken)[0].map(piece => piece.name) // 3G and 4G
  */
-export function fewestTests(wanted: Wanted, pieces: readonly TestTaken[]): TestTaken[][] {
-  const useful = pieces.filter(test => fits(test, wanted))
-  for (let size = 1; size <= Math.min(4, useful.length); size++) {
-    const found = setsOf(useful, size).filter(set => covers(set, wanted))
-    if (found.length > 0) return found
+export function fewestTests<T>(book: CodeBook, wanted: Wanted, pieces: readonly T[], taken: (piece: T) => TestTaken): T[][] {
+  const useful = pieces.map(piece => ({ piece, test: taken(piece) })).filter(({ test }) => isOfUse(book, test, wanted))
+  for (let size = 1; size <= Math.min(MOST_PIECES, useful.length); size++) {
+    const found = setsOf(useful, size).filter(set => covers(book, set.map(one => one.test), wanted))
+    if (found.length > 0) return found.map(set => set.map(one => one.piece))
   }
   return []
 }

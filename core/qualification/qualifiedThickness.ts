@@ -1,7 +1,6 @@
-import type { LengthUnit } from '../units'
-import type { Clause } from './codeFamily'
-import { isOver, isUnder, printed, sizeIn, type SizeRange } from './printedSize'
-import type { TestTaken } from './testTaken'
+import type { Clause, CodeBook, RangeRow } from './codeBook'
+import { boundFor, meets, sayPrinted, sizeIn, type Size, type SizeRange } from './printedSize'
+import { outsideIn, thicknessIn, unitFor, type TestTaken } from './testTaken'
 
 /** Thickness that is qualified: of the joint, or of what one filler deposits. */
 export interface QualifiedThickness extends Clause {
@@ -9,66 +8,38 @@ export interface QualifiedThickness extends Clause {
   /** The filler whose deposit it is; null for the joint. */
   readonly filler: string | null
   readonly range: SizeRange
+  readonly says: string
 }
 
-const range = (unit: LengthUnit, least: number | null, most: number | null): SizeRange => ({ unit, least, most })
-const THREE_EIGHTHS = printed(3 / 8, 10)
-const HALF = printed(1 / 2, 13)
-const INCH = printed(1, 25)
-const EIGHTH = printed(1 / 8, 3)
-const THREE_SIXTEENTHS = printed(3 / 16, 5)
-const FOUR_OD = printed(4, 100)
-const THREE_MM = 3
-const TWELVE_MM = 12
+/** The first row that is of a test's form, weld, size, diameter and layers. */
+export function rowFor(rows: readonly RangeRow[], test: TestTaken, own: Size | null, outside: Size | null, layers: number): RangeRow | undefined {
+  return rows.find(row => (row.form === 'any' || row.form === test.form) && (row.weld === 'any' || row.weld === test.weld)
+    && meets(own, row.when) && meets(outside, row.outside) && layers >= row.layers)
+}
+
+/** The range that a row comes to for a size. */
+export const rangeBy = ({ least, most }: RangeRow, own: Size): SizeRange => ({ unit: own.unit, least: boundFor(least, own), most: boundFor(most, own) })
 
 /**
- * The thickness that a test qualifies. The structural code goes by the coupon, the pressure code and ISO by what each filler deposited.
- * @throws RangeError when the coupon is no standard test of the family
- * @example thicknessQualified(threeEighthsPlate)[0].range // { unit: 'in', least: 0.125, most: 0.75 }
+ * The thickness that a test qualifies, by the coupon or by what each filler deposited, as the book goes.
+ * @throws RangeError when the coupon is no standard test of the book
+ * @example thicknessQualified(STRUCTURAL, threeEighthsPlate)[0].range // { unit: 'in', least: 0.125, most: 0.75 }
  */
-export function thicknessQualified(test: TestTaken): QualifiedThickness[] {
-  switch (test.family) {
-    case 'structural': return [structural(test)]
-    case 'pressure': return test.weld === 'fillet'
-      ? [{ of: 'fillet material', filler: null, range: range(test.unit, null, null), clause: 'QW-452.5, QW-452.6', remembered: 'check before it decides' }]
-      : test.fillers.map(({ classification, depositMm, layers }) => {
-          const deposit = sizeIn(depositMm, test.unit)
-          const free = !isUnder(deposit, HALF) && layers >= 3
-          return { of: 'deposit', filler: classification, range: range(test.unit, null, free ? null : 2 * deposit.value), clause: 'QW-452.1(b)', remembered: 'sure' }
-        })
-    case 'ISO': return test.weld === 'fillet' ? [isoFillet(test)] : test.fillers.map(filler => isoDeposit(filler))
-    case 'pipeline': return [pipeline(test)]
+export function thicknessQualified(book: CodeBook, test: TestTaken): QualifiedThickness[] {
+  const outside = outsideIn(book, test)
+  const qualified = (own: Size, layers: number, of: QualifiedThickness['of'], filler: string | null): QualifiedThickness => {
+    const row = rowFor(book.thickness, test, own, outside, layers)
+    if (!row) throw new RangeError(`${book.name} has no standard test of this thickness${leastOf(book, test)}`)
+    return { of, filler, range: rangeBy(row, own), says: row.says, clause: row.clause, remembered: row.remembered }
   }
+  if (test.weld === 'fillet') return [qualified(thicknessIn(book, test), Infinity, 'fillet material', null)]
+  if (book.thicknessOf === 'coupon') return [qualified(thicknessIn(book, test), Infinity, 'groove', null)]
+  return test.fillers.map(({ classification, depositMm, layers }) => qualified(sizeIn(depositMm, unitFor(book, test)), layers, 'deposit', classification))
 }
 
-function structural(test: TestTaken): QualifiedThickness {
-  const wall = sizeIn(test.thicknessMm, test.unit)
-  if (test.weld === 'fillet') return { of: 'fillet material', filler: null, range: range(test.unit, EIGHTH[test.unit], null), clause: 'Table 4.11 (2015), 6.11 (2020)', remembered: 'sure' }
-  if (test.form === 'plate') {
-    if (isUnder(wall, THREE_EIGHTHS)) throw new RangeError('A plate thinner than 3/8 in (10 mm) is no standard test of the structural code')
-    return { of: 'groove', filler: null, range: range(test.unit, EIGHTH[test.unit], isUnder(wall, INCH) ? 2 * wall.value : null), clause: 'Table 4.11 (2015), 6.11 (2020)', remembered: 'sure' }
-  }
-  const outside = sizeIn(test.outsideMm!, test.unit)
-  const clause = { clause: 'Table 9.14 (2015), 10.13 (2020)', remembered: 'check before it decides' } as const
-  const heavy = isOver(outside, FOUR_OD) && isOver(wall, THREE_EIGHTHS)
-  return { of: 'groove', filler: null, range: heavy ? range(test.unit, THREE_SIXTEENTHS[test.unit], null) : range(test.unit, EIGHTH[test.unit], printed(3 / 4, 20)[test.unit]), ...clause }
-}
-
-function isoDeposit({ classification, depositMm }: TestTaken['fillers'][number]): QualifiedThickness {
-  const most = depositMm < THREE_MM ? Math.max(THREE_MM, 2 * depositMm) : depositMm < TWELVE_MM ? 2 * depositMm : null
-  return { of: 'deposit', filler: classification, range: range('mm', depositMm < THREE_MM ? depositMm : THREE_MM, most), clause: '5.7, Table 6', remembered: 'sure' }
-}
-
-function isoFillet({ thicknessMm }: TestTaken): QualifiedThickness {
-  const thin = thicknessMm < THREE_MM
-  return { of: 'fillet material', filler: null, range: range('mm', thin ? thicknessMm : THREE_MM, thin ? Math.max(2 * thicknessMm, THREE_MM) : null), clause: '5.7, Table 8', remembered: 'sure' }
-}
-
-const WALL_GROUPS = [printed(0.188, 4.8), printed(0.75, 19.1)] as const
-
-function pipeline({ thicknessMm, unit }: TestTaken): QualifiedThickness {
-  const wall = sizeIn(thicknessMm, unit)
-  const [thin, thick] = [WALL_GROUPS[0][unit], WALL_GROUPS[1][unit]]
-  const group = wall.value < thin ? range(unit, null, thin) : wall.value <= thick ? range(unit, thin, thick) : range(unit, thick, null)
-  return { of: 'groove', filler: null, range: group, clause: '6.2.2', remembered: 'sure' }
+/** The thinnest coupon that a book has a row for, for whoever brought a thinner one. */
+function leastOf(book: CodeBook, test: TestTaken): string {
+  const froms = book.thickness.filter(row => (row.form === 'any' || row.form === test.form) && row.weld !== 'fillet').flatMap(row => row.when.from ?? [])
+  const least = froms.sort((a, b) => a.mm - b.mm)[0]
+  return least ? `: ${sayPrinted(least, unitFor(book, test))} or more is wanted` : ''
 }

@@ -1,14 +1,14 @@
-import { familyOfCode, type Clause, type FamilyId } from './codeFamily'
+import { clauseIn, type Clause, type CodeBook, type Coverage, type Welded } from './codeBook'
 import { sayRange } from './printedSize'
 import { diameterQualified, type QualifiedDiameter } from './qualifiedDiameter'
 import { fillersQualified, type QualifiedFillers } from './qualifiedFillers'
-import { positionsTogether, type Coverage, type Welded } from './qualifiedPositions'
+import { positionsQualified, positionsTogether } from './qualifiedPositions'
 import { thicknessQualified, type QualifiedThickness } from './qualifiedThickness'
 import { testFaults, type TestTaken } from './testTaken'
 
-/** Everything that tests of one family, taken together, qualify. */
+/** Everything that tests of one book, taken together, qualify. */
 export interface Qualified {
-  readonly family: FamilyId
+  readonly book: CodeBook
   readonly positions: Coverage & { readonly clauses: readonly Clause[] }
   readonly thickness: readonly QualifiedThickness[]
   readonly diameters: readonly QualifiedDiameter[]
@@ -17,51 +17,57 @@ export interface Qualified {
   readonly progression: readonly ('up' | 'down')[]
 }
 
-const BACKING: Readonly<Record<FamilyId, readonly [withBacking: string, without: string]>> = {
-  structural: ['with backing or backgouging only', 'with backing and without'],
-  pressure: ['with backing, or welded from both sides', 'with backing and without'],
-  ISO: ['with backing, or welded from both sides', 'with backing, without, and from both sides'],
-  pipeline: ['as tested', 'as tested'],
-}
-
 /**
- * What some tests of one family qualify together.
- * @throws RangeError that says what is impossible about a test, or when they are of several families
- * @example qualifies([threeG, fourG]).positions.plateGroove // ['F', 'H', 'V', 'O'] in the structural code
+ * What some tests qualify together by a book.
+ * @throws RangeError that says what is impossible about a test, or that the book has no such test
+ * @example qualifies(STRUCTURAL, [threeG, fourG]).positions.plateGroove // ['F', 'H', 'V', 'O']
  */
-export function qualifies(tests: readonly TestTaken[]): Qualified {
-  const [first] = tests
-  if (!first) throw new RangeError('At least one test')
-  if (tests.some(test => test.family !== first.family)) throw new RangeError('Tests of one family of codes at a time')
+export function qualifies(book: CodeBook, tests: readonly TestTaken[]): Qualified {
+  if (tests.length === 0) throw new RangeError('At least one test')
   const [fault] = tests.flatMap(testFaults)
   if (fault) throw new RangeError(fault.message)
+  const foreign = tests.find(test => positionsQualified(book, test) === null)
+  if (foreign) throw new RangeError(`${book.name} has no ${foreign.position} test on ${foreign.form}`)
   return {
-    family: first.family, positions: positionsTogether(first.family, tests),
-    thickness: tests.flatMap(thicknessQualified), diameters: tests.map(diameterQualified), fillers: tests.map(fillersQualified),
-    backing: BACKING[first.family][tests.every(test => test.backing) ? 0 : 1], progression: [...new Set(tests.flatMap(test => test.progression ?? []))],
+    book, positions: positionsTogether(book, tests), thickness: tests.flatMap(test => thicknessQualified(book, test)),
+    diameters: tests.map(test => diameterQualified(book, test)), fillers: tests.map(test => fillersQualified(book, test)),
+    backing: book.backing[tests.every(test => test.backing) ? 'with' : 'without'], progression: [...new Set(tests.flatMap(test => test.progression ?? []))],
   }
 }
 
+/** A statement of what is qualified, with where it is written. */
+export interface Qualification {
+  readonly about: 'positions' | 'thickness' | 'diameter' | 'fillers' | 'backing' | 'progression'
+  readonly text: string
+  readonly clause: string
+  readonly remembered: Clause['remembered']
+}
+
 const LETTERS: Readonly<Record<Welded, string>> = { F: 'flat', H: 'horizontal', V: 'vertical', O: 'overhead' }
-const list = (letters: readonly Welded[]) => (letters.length === 4 ? 'all positions' : letters.map(letter => LETTERS[letter]).join(', '))
+/** Positions in words. @example sayPositions(['F', 'H']) // 'flat, horizontal' */
+export const sayPositions = (letters: readonly Welded[]): string => (letters.length === 4 ? 'all positions' : letters.length === 0 ? 'none' : letters.map(letter => LETTERS[letter]).join(', '))
+
+/** Grades from surest to least sure, for statements that rest on several lines. */
+const LESS_SURE: readonly Clause['remembered'][] = ['checked', 'sure', 'check before it decides', 'may be wrong']
+const leastSure = (clauses: readonly Clause[]) => LESS_SURE[Math.max(0, ...clauses.map(row => LESS_SURE.indexOf(row.remembered)))]!
 
 /**
  * What is qualified, in sentences, each with its clause.
- * @example sayQualified(qualifies([threeG]))[0] // { text: 'Grooves in plate: flat, horizontal, vertical', clause: … }
+ * @example sayQualified(qualifies(STRUCTURAL, [threeG]))[0].text // 'Grooves in plate: flat, horizontal, vertical'
  */
-export function sayQualified(qualified: Qualified): { readonly text: string, readonly clause: string, readonly remembered: Clause['remembered'] }[] {
-  const { positions, thickness, diameters, fillers, backing, progression, family } = qualified
-  const [positional] = positions.clauses
-  const from = { clause: positions.clauses.map(row => row.clause).join('; '), remembered: positional?.remembered ?? 'check before it decides' } as const
-  const unique = <T extends { text: string }>(rows: readonly T[]) => [...new Map(rows.map(row => [row.text, row])).values()]
-  return unique([
-    ...(positions.plateGroove.length > 0 ? [{ text: `Grooves in plate: ${list(positions.plateGroove)}`, ...from }] : []),
-    ...(positions.pipeGroove.length > 0 ? [{ text: `Grooves in pipe: ${list(positions.pipeGroove)}`, ...from }] : []),
-    { text: positions.fillet.length > 0 ? `Fillets: ${list(positions.fillet)}` : 'No fillets', ...from },
-    ...thickness.map(row => ({ text: `${row.of === 'deposit' ? `${row.filler} deposit` : row.of === 'groove' ? 'Thickness' : 'Fillet material'}: ${sayRange(row.range)}`, clause: row.clause, remembered: row.remembered })),
-    ...diameters.map(row => ({ text: row.range ? `Pipe: ${sayRange(row.range)}${row.says ? ` (${row.says})` : ''}` : `Pipe: none (${row.says})`, clause: row.clause, remembered: row.remembered })),
-    ...fillers.map(row => ({ text: `Fillers: ${row.groups}${row.openRoot.length > 0 ? `; open root with ${row.openRoot.join(', ')}` : ''}`, clause: row.clause, remembered: row.remembered })),
-    { text: `Backing: ${backing}`, clause: 'essential variables', remembered: 'sure' as const },
-    ...(progression.length > 0 ? [{ text: `Vertical ${progression.join(' and ')}`, clause: 'essential variables', remembered: 'sure' as const }] : []),
-  ]).map(row => ({ ...row, clause: `${familyOfCode(family).name} ${row.clause}` }))
+export function sayQualified(qualified: Qualified): Qualification[] {
+  const { book, positions, thickness, diameters, fillers, backing, progression } = qualified
+  const from = { clause: positions.clauses.map(row => clauseIn(book, row)).join('; '), remembered: leastSure(positions.clauses) }
+  const said = (about: Qualification['about'], text: string, row: Clause): Qualification => ({ about, text, clause: clauseIn(book, row), remembered: row.remembered })
+  const all: Qualification[] = [
+    ...(positions.plateGroove.length > 0 ? [{ about: 'positions' as const, text: `Grooves in plate: ${sayPositions(positions.plateGroove)}`, ...from }] : []),
+    ...(positions.pipeGroove.length > 0 ? [{ about: 'positions' as const, text: `Grooves in pipe: ${sayPositions(positions.pipeGroove)}`, ...from }] : []),
+    { about: 'positions', text: positions.fillet.length > 0 ? `Fillets: ${sayPositions(positions.fillet)}` : 'No fillets', ...from },
+    ...thickness.map(row => said('thickness', `${row.of === 'deposit' ? `${row.filler} deposit` : row.of === 'groove' ? 'Thickness' : 'Fillet material'}: ${sayRange(row.range)}`, row)),
+    ...diameters.filter(row => row.range).map(row => said('diameter', `Pipe: ${sayRange(row.range!)}${row.says ? ` (${row.says})` : ''}`, row)),
+    ...fillers.map(row => said('fillers', `Fillers: ${row.groups}${row.openRoot.length > 0 ? `; open root with ${row.openRoot.join(', ')}` : ''}`, row)),
+    said('backing', `Backing: ${backing}`, book.backing),
+    ...(progression.length > 0 ? [said('progression', `Vertical ${progression.join(' and ')}: ${book.progression.says}`, book.progression)] : []),
+  ]
+  return [...new Map(all.map(row => [row.text, row])).values()]
 }

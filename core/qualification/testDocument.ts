@@ -1,9 +1,14 @@
-import { bendVerdict, type Opening } from './bendVerdict'
-import { familyOfCode } from './codeFamily'
-import { sizeIn } from './printedSize'
-import { RETESTS } from './retest'
-import { specimenPlan, type Specimen, type SpecimenKind } from './specimens'
-import { testFaults, type TestTaken } from './testTaken'
+import { newCoupon, seamLength, type CouponDocument, type Pass, type Piece, type Ticket } from '../coupon'
+import type { HouseRules } from '../house'
+import type { FitUp } from '../setup'
+import { MM_PER_INCH } from '../units'
+import type { Opening } from './bendVerdict'
+import type { CodeBook } from './codeBook'
+import { withBendMarks } from './openingOrigin'
+import { specimenPlan, type ExaminedBy, type Specimen } from './specimens'
+import { couponOf, type TestWelder } from './testCoupon'
+import { takenWith, type TestPiece } from './testPieces'
+import { unitFor, type TestTaken } from './testTaken'
 
 /** What is looked at before the arc is struck, under test terms. */
 export const CHECKS = ['whole rods, in date', 'piece stamped', 'fit-up within limits', 'position fixed'] as const
@@ -19,111 +24,146 @@ export interface Seen {
   readonly at: string
 }
 
-/** A specimen as it came out: openings of a bend, or what was judged by hand of any other. */
+/** From a moment to a moment, UTC; no end while it goes on. */
+export interface Span {
+  readonly from: string
+  readonly to: string | null
+}
+
+/** The weld was interrupted, and the clock stood. */
+export interface Stop extends Span {
+  readonly why: string
+}
+
+/** A specimen as it came out: openings of a bend, or what was judged by hand of any other; a film's indications are its note. */
 export interface SpecimenResult extends Seen {
   readonly openings: readonly Opening[]
   readonly byHand: 'passes' | 'fails' | null
+  readonly note: string
 }
 
-/** One test, from plan to result. Lengths mm; openings in the unit of the test. A school's record, and not a certificate. */
+/** The visual: what the criteria say of the coupon as it was read, and what was signed; a signature against the criteria says why. */
+export interface Visual extends Seen {
+  readonly computed: 'passes' | 'fails'
+  readonly outcome: 'passes' | 'fails'
+  readonly failed: readonly string[]
+  readonly why: string
+}
+
+/** What a retest is of, and how many pieces are welded for it: all of them must pass. */
+export interface Retest {
+  readonly of: string
+  readonly pieces: number
+}
+
+/**
+ * One test, from plan to result. Lengths mm; openings in the unit of the test. A school's record of a test, and not a certificate.
+ * `couponId` is the coupon that the Bench reads of it; `book` says by which code book and version it is judged.
+ */
 export interface TestDocument {
   readonly schema: 1
   readonly studentId: string
   /** Local date of the test, ISO 8601. */
   readonly testDay: string
+  readonly book: { readonly id: string, readonly version: number }
+  readonly rulesVersion: number
   readonly pieceName: string
-  readonly seamMm: number
+  readonly piece: Piece
+  readonly ticket: Ticket
+  readonly passes: readonly Pass[]
+  readonly couponId: string
   readonly test: TestTaken
+  readonly examinedBy: ExaminedBy
   /** Yield strength of the base metal, MPa; it sets the former. */
   readonly yieldMpa: number
-  readonly stamp: string
-  readonly checks: Readonly<Record<CheckId, boolean>>
+  /** The school's limit of time on the clock, minutes; null where there is none. */
+  readonly limitMinutes: number | null
+  /** The failed test that this one is a retest of; null for a first try. */
+  readonly retest: Retest | null
   /** Odds of the day it was planned, 0 to 1; null when nobody asked. */
   readonly odds: number | null
+  readonly stamp: string
+  readonly checks: Readonly<Record<CheckId, boolean>>
+  /** How the joint was gauged; null when nobody kept it. */
+  readonly fitUp: FitUp | null
   readonly holds: Readonly<Record<HoldPoint, Seen | null>>
   readonly startedAt: string | null
   readonly endedAt: string | null
-  readonly visual: (Seen & { readonly outcome: 'passes' | 'fails', readonly couponId: string | null, readonly failed: readonly string[] }) | null
+  readonly stops: readonly Stop[]
+  /** When each pass was begun and ended, by its id. */
+  readonly runs: Readonly<Record<string, Span>>
+  readonly visual: Visual | null
   readonly results: Readonly<Record<string, SpecimenResult>>
   readonly notes: string
 }
 
-/** A test as it is planned. */
-export function newTest(plan: Pick<TestDocument, 'studentId' | 'testDay' | 'pieceName' | 'seamMm' | 'test' | 'odds'>): TestDocument {
+/** What is settled when a test is planned. */
+export interface TestPlanned extends Pick<TestDocument, 'book' | 'couponId' | 'odds' | 'retest' | 'limitMinutes'> {
+  readonly piece: TestPiece
+  readonly welder: TestWelder
+}
+
+/** Mild steel as a school buys it: 36 ksi, MPa. */
+const USUAL_YIELD_MPA = 250
+
+/**
+ * A test as it is planned: its piece as the Bench would open it.
+ * @throws RangeError when the piece's sizes do not go together
+ */
+export function newTest({ piece, welder, ...plan }: TestPlanned, rules: HouseRules): TestDocument {
+  const coupon = couponOf(piece, welder, rules)
+  const passes = coupon.passes!
   return {
-    schema: 1, ...plan, yieldMpa: 250, stamp: '', checks: { 'whole rods, in date': false, 'piece stamped': false, 'fit-up within limits': false, 'position fixed': false },
-    holds: { 'fit-up': null, 'root': null, 'cap': null }, startedAt: null, endedAt: null, visual: null, results: {}, notes: '',
+    schema: 1, ...plan, studentId: welder.studentId, testDay: welder.classDay, rulesVersion: welder.rulesVersion, pieceName: piece.name, piece: piece.piece, ticket: coupon.ticket, passes,
+    test: takenWith(piece, passes, rules.unit), examinedBy: 'specimens', yieldMpa: USUAL_YIELD_MPA, ...NOT_BEGUN,
   }
 }
 
-/** The specimens of a test. */
-export const specimensOf = ({ test, seamMm }: Pick<TestDocument, 'test' | 'seamMm'>): readonly Specimen[] => specimenPlan(test, seamMm).specimens
-
-const isBend = (kind: SpecimenKind) => kind === 'face' || kind === 'root' || kind === 'side'
-
-/** How one specimen came out; null while nobody has looked at it. */
-export function specimenOutcome({ test, results }: TestDocument, specimen: Specimen): { readonly outcome: 'passes' | 'fails' | 'another specimen', readonly reasons: readonly string[], readonly clause: string } | null {
-  const result = results[specimen.id]
-  if (!result) return null
-  if (!isBend(specimen.kind)) return { outcome: result.byHand ?? 'fails', reasons: result.byHand === 'fails' ? ['Judged by hand'] : [], clause: 'judged by hand, signed' }
-  return bendVerdict(test.family, test.unit, result.openings, test.form === 'pipe' ? sizeIn(test.thicknessMm, test.unit).value : null)
+/** A test before anything of it is done. */
+export const NOT_BEGUN: Pick<TestDocument, 'stamp' | 'checks' | 'fitUp' | 'holds' | 'startedAt' | 'endedAt' | 'stops' | 'runs' | 'visual' | 'results' | 'notes'> = {
+  stamp: '', checks: { 'whole rods, in date': false, 'piece stamped': false, 'fit-up within limits': false, 'position fixed': false }, fitUp: null, holds: { 'fit-up': null, 'root': null, 'cap': null },
+  startedAt: null, endedAt: null, stops: [], runs: {}, visual: null, results: {}, notes: '',
 }
 
-export type TestState = 'planned' | 'under way' | 'for visual' | 'for specimens' | 'passed' | 'failed'
+/** The test with other passes: what each filler deposits follows them. */
+export function withPasses(document: TestDocument, passes: readonly Pass[]): TestDocument {
+  const { fillers } = takenWith({ ...document, position: document.test.position, travel: document.ticket.travel }, passes, document.test.unit)
+  return { ...document, passes, test: { ...document.test, fillers } }
+}
 
-/** Where a test stands, why, and what comes next. */
-export interface TestStanding {
-  readonly state: TestState
-  readonly reasons: readonly string[]
-  readonly next: string
+/** The hold points of a test: a weld of one pass has no root to be looked at before its cap. */
+export const holdPointsOf = ({ passes }: Pick<TestDocument, 'passes'>): readonly HoldPoint[] =>
+  (passes.some(pass => pass.role === 'root') ? HOLD_POINTS : HOLD_POINTS.filter(point => point !== 'root'))
+
+/** The specimens of a test. @throws RangeError when they do not fit the piece */
+export const specimensOf = ({ test, piece, examinedBy }: Pick<TestDocument, 'test' | 'piece' | 'examinedBy'>, book: CodeBook): readonly Specimen[] => specimenPlan(book, test, seamLength(piece), examinedBy).specimens
+
+/**
+ * The coupon of a test as the Bench opens it, its passes logged with the times they were run, and what bends laid open marked on it.
+ * @param clock turns a moment into the time on the shop's wall, `18:05`
+ */
+export function testCoupon(document: TestDocument, rules: HouseRules, clock: (moment: string) => string): CouponDocument {
+  const { studentId, testDay, rulesVersion, piece, ticket, passes, runs, fitUp } = document
+  const logged = passes.map((pass): Pass => {
+    const run = runs[pass.id]
+    return run ? { ...pass, log: { ...pass.log, started: clock(run.from), ...(run.to ? { ended: clock(run.to) } : {}) } } : pass
+  })
+  return { ...newCoupon({ studentId, classDay: testDay, rulesVersion, piece, ticket, passes: logged, beadCount: 1 }, rules), mock: true, ...(fitUp ? { fitUp } : {}) }
+}
+
+/** The coupon as it was read, with what the test's bends laid open marked on it. */
+export function withOpenings(coupon: CouponDocument, document: TestDocument, book: CodeBook): CouponDocument {
+  const bends = specimensOf(document, book).flatMap(specimen => (document.results[specimen.id] ? [{ specimen, openings: document.results[specimen.id]!.openings }] : []))
+  return withBendMarks(coupon, bends, length => (unitFor(book, document.test) === 'in' ? length * MM_PER_INCH : length))
 }
 
 /**
- * Where a test stands. A failed visual ends it; a specimen that fails, fails it.
- * @example testStanding(newTest(plan)).state // 'planned'
+ * Minutes on the clock of a test so far, what it stood still left out.
+ * @param now the moment, UTC
  */
-export function testStanding(document: TestDocument): TestStanding {
-  const { startedAt, endedAt, visual, test } = document
-  const again = `Retest at once: ${RETESTS[test.family].atOnce}. Or ${RETESTS[test.family].afterTraining}.`
-  if (startedAt === null) return { state: 'planned', reasons: [], next: CHECKS.every(check => document.checks[check]) ? 'Witness the fit-up and start the clock' : 'Go through the checklist' }
-  if (endedAt === null) return { state: 'under way', reasons: [], next: document.holds.root === null ? 'Weld the root, then have it witnessed' : document.holds.cap === null ? 'Weld out, then have the cap witnessed' : 'Stop the clock' }
-  if (visual === null) return { state: 'for visual', reasons: [], next: 'Read it on the Bench, then hold it against the visual criteria' }
-  if (visual.outcome === 'fails') return { state: 'failed', reasons: visual.failed, next: again }
-  const outcomes = specimensOf(document).map(specimen => ({ specimen, out: specimenOutcome(document, specimen) }))
-  const failed = outcomes.filter(row => row.out?.outcome === 'fails')
-  if (failed.length > 0) return { state: 'failed', reasons: failed.flatMap(row => row.out!.reasons.map(reason => `${row.specimen.kind}: ${reason} (${familyOfCode(test.family).name} ${row.out!.clause})`)), next: again }
-  const open = outcomes.filter(row => row.out === null || row.out.outcome === 'another specimen')
-  if (open.length > 0) return { state: 'for specimens', reasons: open.flatMap(row => row.out?.reasons ?? []), next: `${open.length} of ${outcomes.length} specimens to do` }
-  return { state: 'passed', reasons: [`Visual and ${outcomes.length} specimens`], next: 'Print the record; keep it alive by using the process' }
-}
-
-/**
- * What cannot be as it stands, by where it is: a step before the one it needs, a specimen that is none of the piece's.
- * @returns none when the document can be kept
- * @example documentFaults({ ...planned, visual }).map(fault => fault.path) // ['visual']
- */
-export function documentFaults(document: TestDocument): { readonly path: string, readonly message: string }[] {
-  const faults: { path: string, message: string }[] = testFaults(document.test).map(({ path, message }) => ({ path: `test.${path}`, message }))
-  if (faults.length > 0) return faults
-  const say = (path: string, message: string) => faults.push({ path, message })
-  const { startedAt, endedAt, visual, holds, results, checks } = document
-  let ids: ReadonlySet<string>
-  try {
-    ids = new Set(specimensOf(document).map(specimen => specimen.id))
-  } catch (error) {
-    return [{ path: 'seamMm', message: (error as Error).message }]
-  }
-  if (startedAt !== null && !CHECKS.every(check => checks[check])) say('checks', 'The clock runs once the checklist is done')
-  if (startedAt !== null && holds['fit-up'] === null) say('holds.fit-up', 'The fit-up is witnessed before the clock runs')
-  if (startedAt !== null && document.stamp.trim() === '') say('stamp', 'The piece carries a stamp before it is welded')
-  if (endedAt !== null && (startedAt === null || endedAt < startedAt)) say('endedAt', 'The clock stops after it was started')
-  if (endedAt !== null && (holds.root === null || holds.cap === null)) say('holds', 'Root and cap are witnessed before the clock stops')
-  if (visual !== null && endedAt === null) say('visual', 'The visual comes when the piece is welded out')
-  if (visual?.outcome === 'fails' && visual.failed.length === 0) say('visual.failed', 'Say which line failed')
-  for (const [id, result] of Object.entries(results)) {
-    if (!ids.has(id)) say(`results.${id}`, 'That specimen is none of this piece’s')
-    if (visual?.outcome !== 'passes') say(`results.${id}`, 'A bend comes after a visual that passes')
-    if (result.openings.some(opening => !(opening.length >= 0))) say(`results.${id}`, 'An opening has a length')
-  }
-  return faults
+export function minutesRun({ startedAt, endedAt, stops }: Pick<TestDocument, 'startedAt' | 'endedAt' | 'stops'>, now: string): number {
+  if (startedAt === null) return 0
+  const end = Date.parse(endedAt ?? now)
+  const stood = stops.reduce((sum, stop) => sum + Math.max(0, Math.min(end, Date.parse(stop.to ?? now)) - Date.parse(stop.from)), 0)
+  return Math.max(0, end - Date.parse(startedAt) - stood) / 60_000
 }

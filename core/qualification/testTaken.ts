@@ -1,15 +1,20 @@
+import { FILLER_RODS, type Process } from '../trade'
 import type { LengthUnit } from '../units'
-import type { FamilyId } from './codeFamily'
+import type { CodeBook } from './codeBook'
+import { sizeIn, type Size } from './printedSize'
+import type { TestForm, TestPosition, TestWeld } from './testPlace'
 
-/** What is welded on a test: a groove or a fillet, in plate or pipe. */
-export type TestForm = 'plate' | 'pipe'
-export type TestWeld = 'groove' | 'fillet'
-export const TEST_POSITIONS = ['1G', '2G', '3G', '4G', '5G', '6G', '6GR', '1F', '2F', '2FR', '3F', '4F', '5F'] as const
-export type TestPosition = (typeof TEST_POSITIONS)[number]
+/** A filler with what it deposited, without the reinforcement: thickness in mm, and in how many layers. */
+export interface FillerUsed {
+  readonly classification: string
+  readonly depositMm: number
+  readonly layers: number
+  /** It made the root. */
+  readonly root: boolean
+}
 
-/** One test, as far as what it qualifies goes. Lengths mm; the house's unit says by which printed value they are held. */
+/** One test, as far as what it qualifies goes. Lengths mm; `unit` says by which printed values they are held. */
 export interface TestTaken {
-  readonly family: FamilyId
   readonly form: TestForm
   readonly weld: TestWeld
   readonly position: TestPosition
@@ -18,10 +23,23 @@ export interface TestTaken {
   readonly outsideMm: number | null
   readonly backing: boolean
   readonly progression: 'up' | 'down' | null
-  /** Each filler with what it deposited: the whole thickness where there is one. */
-  readonly fillers: readonly { readonly classification: string, readonly depositMm: number, readonly layers: number, readonly root: boolean }[]
+  readonly fillers: readonly FillerUsed[]
   readonly unit: LengthUnit
 }
+
+/** Pipe that is fixed and welded all the way round. */
+export const isRound = ({ position }: Pick<TestTaken, 'position'>): boolean => /^[56]/.test(position)
+
+/** The process a filler is welded by. @example processOf('ER70S-2') // 'GTAW' */
+export const processOf = (classification: string): Process => (FILLER_RODS.some(rod => rod.classification === classification) ? 'GTAW' : 'SMAW')
+/** The processes of a test, each once. */
+export const processesOf = ({ fillers }: Pick<TestTaken, 'fillers'>): Process[] => [...new Set(fillers.map(filler => processOf(filler.classification)))]
+
+/** In which unit a book reads a test. */
+export const unitFor = (book: Pick<CodeBook, 'unit'>, test: Pick<TestTaken, 'unit'>): LengthUnit => (book.unit === 'mm' ? 'mm' : test.unit)
+/** Thickness and outside diameter of a test as a book reads them. */
+export const thicknessIn = (book: CodeBook, test: TestTaken): Size => sizeIn(test.thicknessMm, unitFor(book, test))
+export const outsideIn = (book: CodeBook, test: TestTaken): Size | null => (test.outsideMm === null ? null : sizeIn(test.outsideMm, unitFor(book, test)))
 
 /**
  * What is impossible about a test, in words; none when it can be.
@@ -41,7 +59,7 @@ export function testFaults(test: TestTaken): { readonly path: string, readonly m
   if (test.fillers.length === 0) say('fillers', 'At least one filler was used')
   const deposited = test.fillers.reduce((sum, filler) => sum + filler.depositMm, 0)
   if (test.weld === 'groove' && Math.abs(deposited - test.thicknessMm) > 1) say('fillers', 'What the fillers deposited adds up to the thickness, without the reinforcement')
-  const vertical = /^(3|5|6)/.test(test.position)
+  const vertical = /^[356]/.test(test.position)
   if (vertical && test.progression === null) say('progression', 'Up or down is part of the test')
   if (!vertical && test.progression !== null) say('progression', `${test.position} has no up or down`)
   return faults

@@ -21,15 +21,25 @@ export interface TestHabits {
 /** Rough on purpose: common practice, until a school has tests enough to say. The day's spread goes with how alike the tries of one coupon are. */
 export const USUAL_HABITS: TestHabits = { rejectedTries: 0.4, flawMm: 20, rejectedFlaws: 0.12, groundOut: 0.7, opens: 0.6, day: 0.6 }
 
-/** What the usual share of rejected tries weighs against a student's own, in tries. */
+/** What a usual share weighs against a student's own, in tries, and in bends. */
 const USUAL_WEIGHS = 10
+/** Share of bends that usually show something open. Rough, common practice. */
+const USUAL_OPENED = 0.15
+/** However often a student's bends opened, some of what is buried does not. */
+const MOST_OPENS = 0.95
 
 /**
- * How this student's unsound work goes: the share of poor tries is the student's own, held toward the usual one while there are few.
- * @example habitsOf({ tries: 0, poor: 0 }) // USUAL_HABITS
+ * How this student's unsound work goes: the share of poor tries, and of bends that opened, are the student's own, held toward the usual ones while there are few.
+ * @param bends made of this student's tests, and how many of them opened
+ * @example habitsOf({ tries: 0, poor: 0 }, { bent: 0, opened: 0 }) // USUAL_HABITS
  */
-export const habitsOf = ({ tries, poor }: { readonly tries: number, readonly poor: number }): TestHabits =>
-  ({ ...USUAL_HABITS, rejectedTries: (poor + USUAL_WEIGHS * USUAL_HABITS.rejectedTries) / (tries + USUAL_WEIGHS) })
+export function habitsOf({ tries, poor }: { readonly tries: number, readonly poor: number }, { bent, opened }: { readonly bent: number, readonly opened: number }): TestHabits {
+  const openedOften = (opened + USUAL_WEIGHS * USUAL_OPENED) / (bent + USUAL_WEIGHS)
+  return {
+    ...USUAL_HABITS, rejectedTries: (poor + USUAL_WEIGHS * USUAL_HABITS.rejectedTries) / (tries + USUAL_WEIGHS),
+    opens: Math.min(MOST_OPENS, (USUAL_HABITS.opens * openedOften) / USUAL_OPENED),
+  }
+}
 
 export type TestStage = 'face' | 'root' | 'bend'
 

@@ -1,9 +1,9 @@
 import { elementOf, type ElementId } from '../grading'
 import { rungsInUse, type Ladder, type LadderRung, type RungState } from '../ladder'
 import { lieOf } from '../progress'
+import type { TestPiece } from '../qualification'
 import { pieceOf, type Work } from '../trade'
 import type { Help } from './helps'
-import type { TestPiece } from './testPieces'
 
 /** What a student could run next, and why. */
 export interface Proposal {

@@ -2,9 +2,10 @@ import { describe, expect, it } from 'vitest'
 import { DEFAULT_HOUSE_RULES } from '../house'
 import { climb, FULL_LADDER, rungNamed } from '../ladder'
 import { logistic, logitOf, skillFrom, standingOf, startingCurve, withPractice, type Practised, type SchoolCurves, type SkillCell, type When } from '../progress'
+import { testPieceOf, testPieces } from '../qualification'
 import { seededRandom } from '../simulate'
 import { inches } from '../units'
-import { attempt, beginOutlook, classDayAfter, forecastCoupons, gainPerHour, habitsOf, HORIZON, proposals, sayOdds, testPieceOf, testPlan, TEST_PIECES, USUAL_HABITS, whatHelps, type Help, type NextWanted, type OutlookCase, type TestHabits, type TestPlan } from '.'
+import { attempt, beginOutlook, classDayAfter, forecastCoupons, gainPerHour, habitsOf, HORIZON, proposals, sayOdds, testPlan, USUAL_HABITS, whatHelps, type Help, type NextWanted, type OutlookCase, type TestHabits, type TestPlan } from '.'
 
 const rules = DEFAULT_HOUSE_RULES
 const ALL_COUNTS: TestHabits = { ...USUAL_HABITS, rejectedTries: 1, groundOut: 0, opens: 1, day: 0 }
@@ -67,13 +68,20 @@ describe('what becomes of a flaw', () => {
 })
 
 it('a student’s own share of poor tries counts the more, the more of them there are', () => {
-  expect(habitsOf({ tries: 0, poor: 0 })).toEqual(USUAL_HABITS)
-  expect(habitsOf({ tries: 10, poor: 10 }).rejectedTries).toBeCloseTo((10 + 4) / 20, 12)
-  expect(habitsOf({ tries: 1000, poor: 900 }).rejectedTries).toBeGreaterThan(0.88)
+  const none = { bent: 0, opened: 0 }
+  expect(habitsOf({ tries: 0, poor: 0 }, none)).toEqual(USUAL_HABITS)
+  expect(habitsOf({ tries: 10, poor: 10 }, none).rejectedTries).toBeCloseTo((10 + 4) / 20, 12)
+  expect(habitsOf({ tries: 1000, poor: 900 }, none).rejectedTries).toBeGreaterThan(0.88)
+})
+it('a student whose bends opened is more likely to open again, one whose bends held less', () => {
+  const opens = (bent: number, opened: number) => habitsOf({ tries: 0, poor: 0 }, { bent, opened }).opens
+  expect(opens(10, 0)).toBeCloseTo(USUAL_HABITS.opens / 2, 12)
+  expect(opens(4, 1)).toBeCloseTo((USUAL_HABITS.opens * (1 + 1.5)) / 14 / 0.15, 12)
+  expect(opens(20, 20)).toBe(0.95)
 })
 
 describe('test pieces', () => {
-  it.each(TEST_PIECES.map(piece => piece.id))('%s asks for starts, bead and a cap, in its position, with strips inside it', (id) => {
+  it.each(testPieces('in').map(piece => piece.id))('%s asks for starts, bead and a cap, in its position, with strips inside it', (id) => {
     const plan = testPlan(testPieceOf(id), rules)
     const elements = new Set(plan.tasks.map(task => task.cell.element))
     expect([elements.has('start'), elements.has('run'), plan.tasks.some(task => task.depth === 'cap')]).toEqual([true, true, true])

@@ -1,10 +1,16 @@
-import { cardJoint, isTry, newCoupon, seamLength, showsRoot, thicknessOf, type CouponDocument, type Pass } from '../coupon'
+import { isTry, seamLength, showsRoot, type CouponDocument, type Pass } from '../coupon'
 import type { ElementId } from '../grading'
 import type { HouseRules } from '../house'
 import { lieOf, type SkillCell } from '../progress'
-import { startCurrent } from '../setup'
-import { familyOf, pieceOf, runAs } from '../trade'
-import type { BendStrip, TestPiece } from './testPieces'
+import { couponOf, isBend, NOBODY, specimenPlan, STRUCTURAL, takenWith, type BendKind, type CodeBook, type SpecimenKind, type TestPiece } from '../qualification'
+import { familyOf, pieceOf } from '../trade'
+
+/** A strip that is cut from a test piece and bent: face or root outward, or a slice on its side. Places along the seam, mm. */
+export interface BendStrip {
+  readonly bend: BendKind
+  readonly fromMm: number
+  readonly toMm: number
+}
 
 /** Where something lies in a joint: seen on the face at the end, seen at the root, or buried. */
 export type Depth = 'cap' | 'inside' | 'root'
@@ -33,12 +39,13 @@ export interface TestPlan {
 }
 
 /**
- * What a test piece asks for, as the Bench would open it: its passes, with starts, restarts, tie-ins, ends and inches of bead, in the order they are welded.
- * @throws RangeError when the piece's sizes do not go together
+ * What a test piece asks for, as the Bench would open it: its passes, with starts, restarts, tie-ins, ends and inches of bead, in the order they are welded,
+ * and where a book has its bends cut.
+ * @throws RangeError when the piece's sizes do not go together, or the book has no such test
  * @example testPlan(testPieceOf('plate-3g'), rules).tasks.filter(task => task.cell.element === 'restart').length
  */
-export function testPlan(piece: TestPiece, rules: HouseRules): TestPlan {
-  const document = openPiece(piece, rules)
+export function testPlan(piece: TestPiece, rules: HouseRules, book: CodeBook = STRUCTURAL): TestPlan {
+  const document = couponOf(piece, NOBODY, rules)
   const seamMm = seamLength(piece.piece)
   const rootSeen = showsRoot(piece.piece)
   const passes = new Map((document.passes ?? []).map(pass => [pass.id, pass]))
@@ -52,24 +59,17 @@ export function testPlan(piece: TestPiece, rules: HouseRules): TestPlan {
       .map(mark => ({ ...stretch(piece, pass, mark.atMm, mark.atMm, mark.kind === 'end' ? 'ends' : mark.kind, depth, faceHalf) }))
     return [...tries, stretch(piece, pass, bead.fromMm, bead.toMm, 'run', depth, faceHalf)]
   })
-  return {
-    piece, seamMm, rootSeen, tasks,
-    strips: piece.strips.map(({ bend, at }) => ({ bend, fromMm: at * seamMm - piece.stripMm / 2, toMm: at * seamMm + piece.stripMm / 2 })),
-  }
+  const { specimens } = specimenPlan(book, takenWith(piece, document.passes!, rules.unit), seamMm)
+  const strips = specimens.flatMap(({ kind, fromMm, toMm }) => (opensAs(kind) ? [{ bend: opensAs(kind)!, fromMm, toMm }] : []))
+  return { piece, seamMm, rootSeen, tasks, strips }
 }
+
+/** Which half a specimen lays open: a fillet is broken open at its root, a nick-break through all of it; a tensile and a macro say little of flaws. */
+const opensAs = (kind: SpecimenKind): BendKind | null => (isBend(kind) ? kind : kind === 'fillet break' ? 'root' : kind === 'nick-break' ? 'side' : null)
 
 const rootPass = (document: CouponDocument): Pass => document.passes!.find(pass => pass.role === 'root') ?? document.passes![0]!
 
 function stretch({ piece, position }: TestPiece, pass: Pass, fromMm: number, toMm: number, element: ElementId, depth: Depth, faceHalf: boolean): TestTask {
   const cell: SkillCell = { element, lie: lieOf(position), work: pieceOf(piece.kind).work, rodFamily: familyOf(pass.classification), otherHand: false, otherWay: false }
   return { cell, pass: pass.id, role: pass.role, depth, faceHalf, fromMm, toMm }
-}
-
-/** The piece as it would be opened on the Bench, whole rods, set as its card says. */
-function openPiece(test: TestPiece, rules: HouseRules): CouponDocument {
-  const { startA } = startCurrent({ classification: test.classification, diameterMm: test.diameterMm, position: runAs(test.position), joint: cardJoint(test.piece), pass: 'fill', thicknessMm: thicknessOf(test.piece) }, rules)
-  const ticket = {
-    rung: test.name, position: test.position, classification: test.classification, diameterMm: test.diameterMm, rods: 'new', currentA: startA, polarity: 'DCEP', hand: 'right', travel: test.travel, booth: null,
-  } as const
-  return newCoupon({ studentId: '', classDay: '2000-01-01', rulesVersion: 1, piece: test.piece, ticket, beadCount: 1 }, rules)
 }

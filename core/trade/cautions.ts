@@ -1,5 +1,5 @@
 /** What calls for a caution. */
-export type CautionTopic = 'always' | 'overhead' | 'vertical' | 'low hydrogen' | 'stubs' | 'quench' | 'grinding' | 'polarity change' | 'drag downhill'
+export type CautionTopic = 'always' | 'overhead' | 'vertical' | 'low hydrogen' | 'stubs' | 'quench' | 'grinding' | 'polarity change' | 'drag downhill' | 'fixed pipe' | 'cutting' | 'bend press'
 
 export interface Caution {
   readonly topic: CautionTopic
@@ -21,6 +21,9 @@ export const CAUTIONS: readonly Caution[] = [
   { topic: 'quench', text: 'Stand back from steam. Never quench a closed or oily piece; dry it before it is clamped again.' },
   { topic: 'grinding', text: 'Guard on, a wheel rated for grinding, face shield; never a cut-off wheel on its side.' },
   { topic: 'polarity change', text: 'Machine off before the leads are changed over.' },
+  { topic: 'fixed pipe', text: 'Your body goes under the work: sleeves, cap, collar shut; know where the drips fall.' },
+  { topic: 'cutting', text: 'Guard on, the piece clamped, face shield; cut edges are sharp: handling gloves.' },
+  { topic: 'bend press', text: 'Guards on the press, stand aside: a specimen can break and fly.' },
   { topic: 'drag downhill', text: 'Slag runs ahead downhill: keep the arc on its front, or it is welded in.' },
 ]
 

@@ -2,12 +2,19 @@
 CREATE TABLE test_record (
   id UUID NOT NULL PRIMARY KEY,
   student_id UUID NOT NULL REFERENCES student (id),
-  family VARCHAR(12) NOT NULL,
+  book_id VARCHAR(64) NOT NULL,
+  book_version INT UNSIGNED NOT NULL,
   position VARCHAR(4) NOT NULL,
   piece_name VARCHAR(80) NOT NULL,
+  classification VARCHAR(20) NOT NULL,
+  processes VARCHAR(20) NOT NULL,
   test_day DATE NOT NULL,
   state VARCHAR(14) NOT NULL,
   odds DOUBLE NULL,
+  retest_of UUID NULL,
+  retest_pieces TINYINT UNSIGNED NULL,
+  bent SMALLINT UNSIGNED NOT NULL,
+  opened SMALLINT UNSIGNED NOT NULL,
   version INT UNSIGNED NOT NULL,
   document JSON NOT NULL,
   saved_at DATETIME(3) NOT NULL,
@@ -25,13 +32,27 @@ CREATE TABLE test_revision (
   PRIMARY KEY (test_id, version)
 );
 
--- The process used under a witness: a qualification stands six months from the last.
+-- The process used under a witness, or its use confirmed: a qualification stands so many months from the last.
 CREATE TABLE process_use (
   id UUID NOT NULL PRIMARY KEY,
   student_id UUID NOT NULL REFERENCES student (id),
+  process ENUM('SMAW', 'GTAW') NOT NULL,
+  kind ENUM('used', 'confirmed') NOT NULL,
   used_on DATE NOT NULL,
   witness VARCHAR(80) NOT NULL,
   noted_by VARCHAR(80) NOT NULL,
   noted_at DATETIME(3) NOT NULL,
   INDEX use_by_student (student_id, used_on)
+);
+
+-- A school's own copies of code books, each version whole: a test names the version it was judged by.
+CREATE TABLE code_book (
+  id UUID NOT NULL,
+  version INT UNSIGNED NOT NULL,
+  book JSON NOT NULL,
+  retired BOOLEAN NOT NULL,
+  saved_at DATETIME(3) NOT NULL,
+  saved_by VARCHAR(80) NOT NULL,
+  why VARCHAR(400) NOT NULL,
+  PRIMARY KEY (id, version)
 );

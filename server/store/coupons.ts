@@ -5,6 +5,7 @@ import type { HouseRules } from '../../core/house'
 import { writeCause } from './causes'
 import { database, fromJson, inTransaction, isDuplicate, rows, run, toDateTime, toIso, type Queries } from './database'
 import { summarise, writeDerived, type Summary } from './derived'
+import { rulesOf } from './houseRules'
 import { noteProgress } from './progress'
 
 interface CouponRow {
@@ -68,6 +69,19 @@ async function saveOver(on: Queries, next: Next, { baseVersion, why }: CouponSav
   await run(on, 'INSERT INTO coupon_revision (coupon_id, version, document, saved_at, saved_by, why) VALUES (?, ?, ?, ?, ?, ?)',
     [next.id, before.version, before.document, before.saved_at, before.saved_by, why])
   return { saved: await write(on, next, before) }
+}
+
+/**
+ * Changes a coupon that is there, in the caller's transaction; the version before is kept, with why. Nothing is written where there is no such coupon, or the
+ * change changes nothing.
+ */
+export async function amendCoupon(on: Queries, id: string, change: (document: CouponDocument) => CouponDocument, why: string, by: Saver): Promise<void> {
+  const kept = await findCoupon(id, on)
+  if (!kept) return
+  const document = change(kept.document)
+  const text = JSON.stringify(document)
+  const rules = text === JSON.stringify(kept.document) ? null : await rulesOf(document.rulesVersion, on)
+  if (rules) await saveOver(on, { id, text, document, summary: summarise(document, rules), by }, { baseVersion: kept.version, why, document })
 }
 
 function sameDocument(kept: unknown, text: string): boolean {

@@ -10,6 +10,7 @@ import { pinOf } from './pins'
 import { timetableOf } from './sections'
 import { signOffsOf } from './signOffs'
 import { findStudent } from './students'
+import { bendsOfStudent } from './studentBends'
 
 /** What is kept of a student between two coupons. */
 interface Kept {
@@ -62,13 +63,13 @@ export async function refreshProgress(studentId: string, now: Date): Promise<voi
 export async function progressOf(studentId: string): Promise<StudentProgress | null> {
   const student = await findStudent(studentId)
   if (!student) return null
-  const [ladder, curves, { rules }, signOffs, timetable, pin] = await Promise.all([currentLadder(), schoolCurves(), currentRules(), signOffsOf([studentId]), timetableOf(student.sectionId), pinOf(studentId)])
+  const [ladder, curves, { rules }, signOffs, timetable, bends, pin] = await Promise.all([currentLadder(), schoolCurves(), currentRules(), signOffsOf([studentId]), timetableOf(student.sectionId), bendsOfStudent(studentId), pinOf(studentId)])
   const { standing, coupons } = (await keptOf([studentId], curves, rules.halfLifeDays)).get(studentId)!
   const own = signOffs.get(studentId)!
   const lately = runLately(coupons)
   return {
     student, ladder, climb: climb(ladder.ladder, coupons, own, rules.goodInARow), signOffs: own, standing, curves: curves.curves,
-    lately, perClass: lately.length === 0 ? 0 : lately.reduce((sum, day) => sum + day.rungs.length, 0) / lately.length, timetable, pin,
+    lately, perClass: lately.length === 0 ? 0 : lately.reduce((sum, day) => sum + day.rungs.length, 0) / lately.length, timetable, bends, pin,
   }
 }
 

@@ -4,6 +4,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { v7 as uuid } from 'uuid'
 import type { Browser, Page } from 'playwright-core'
 import { aCoupon } from '../../core/coupon/example'
+import { passedExample } from '../../core/qualification/example'
 import { drawLearner, seededRandom, weldCoupon } from '../../core/simulate'
 import { foundTestSchool, type School } from '../school'
 import { ADDRESS } from '../session'
@@ -13,11 +14,14 @@ const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.mi
 
 let browser: Browser
 let school: School
+const passedTest = uuid()
 beforeAll(async () => {
   school = await foundTestSchool()
   const random = seededRandom(4)
   for (let n = 0; n < 8; n++)
     await school.lead.ask('PUT', `/api/coupons/${uuid()}`, { baseVersion: 0, why: '', document: weldCoupon(aCoupon({ studentId: school.mine.id }), drawLearner(random, null), n, random) })
+  const document = { ...passedExample(school.mine.id), couponId: uuid() }
+  expect((await school.lead.ask('PUT', `/api/tests/${passedTest}`, { baseVersion: 0, document })).status).toBe(200)
   browser = await openBrowser()
 })
 afterAll(() => browser?.close())
@@ -43,6 +47,9 @@ const PAGES: readonly (readonly [name: string, path: () => string, heading: stri
   ['a record', () => `/record/${school.mine.id}`, 'Coupons'], ['the records', () => '/record', 'Whose record?'], ['the house', () => '/house', 'Accounts'], ['the house rules', () => '/house/rules', 'Example coupon'],
   ['a settings card', () => '/set-up?position=4G+overhead&joint=T', 'Watch'], ['the pad planner', () => '/set-up/pad', 'Set-up'], ['the stopwatch', () => '/set-up/clock', 'Set-up'],
   ['the drill', () => '/set-up/drill', 'Set-up'], ['rods and polarity', () => '/set-up/rods', 'Polarity'], ['a sheet of arithmetic', () => '/set-up/arithmetic?sheet=fillet', 'Fillet size and weight'],
+  ['the Board', () => '/board', 'Board'], ['the way to a test', () => `/record/${school.mine.id}/progress`, 'Oriel Tamsin'], ['a student’s tests', () => `/record/${school.mine.id}/tests`, 'How it stands'], ['the ladder', () => '/house/ladder', 'House'],
+  ['the test bay', () => '/test-bay', 'To do'], ['a test', () => `/test-bay/${passedTest}`, 'Qualifies'], ['planning a test', () => `/test-bay/plan?student=${school.mine.id}`, 'Would qualify'], ['continuity', () => '/test-bay/continuity', 'Stands'],
+  ['tests in figures', () => '/test-bay/cohort', 'Passed the first time'], ['code books', () => '/house/codes', 'AWS D1.1'],
 ]
 
 describe.each(['light', 'dark'] as const)('in the %s theme', (colorScheme) => {

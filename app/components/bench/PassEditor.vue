@@ -19,7 +19,7 @@ const unread = ref('')
 
 const isTig = computed(() => form.process === 'GTAW')
 const rods = computed(() => (isTig.value ? FILLER_RODS : ELECTRODES).map(row => row.classification))
-const sizes = computed(() => (isTig.value ? FILLER_SIZES : ROD_SIZES.map(size => size.diameterMm)).map(mm => ({ value: mm, title: `${formatFraction(mm)} in` })))
+const sizes = computed(() => (isTig.value ? FILLER_SIZES : ROD_SIZES.map(size => size.diameterMm)).map(mm => ({ value: mm, title: `${formatFraction(mm, 32)} in` })))
 const shared = computed(() => props.students.filter(student => student.id !== props.document.studentId).map(student => ({ value: student.id, title: student.name })))
 const settings = computed<Pass>(() => ({
   id: form.id, face: form.face, layer: form.layer, role: form.role, process: form.process, classification: form.classification, diameterMm: form.diameterMm,

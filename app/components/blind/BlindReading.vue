@@ -2,7 +2,7 @@
 import { readingKinds, standsUpright, type ReadingKind } from '~~/core/coupon'
 import type { HandedIn, Stage } from '~~/contract/readings'
 import { useBenchActs } from '~/composables/benchActs'
-import { useBenchKeys } from '~/composables/benchKeys'
+import { BLIND_KEYS, useBenchKeys } from '~/composables/benchKeys'
 import type { MarkKind } from '~/components/bench/markKinds'
 import { useBench } from '~/stores/bench'
 import { useReadings } from '~/stores/readings'
@@ -81,7 +81,7 @@ useBenchKeys({
       </div>
     </aside>
     <MoreMarks v-if="dialog === 'more'" :face="bench.cursorFace" @drop="drop" @close="dialog = null" />
-    <BenchKeys v-if="dialog === 'keys'" @close="dialog = null" />
+    <KeyList v-if="dialog === 'keys'" :keys="BLIND_KEYS" @close="dialog = null" />
     <ReadingEntry v-if="gauged.length > 0" :document="bench.document" :place="bench.cursor" :kinds="gauged" :unit="unit" @read="keepReadings" @close="dialog = null" />
   </div>
 </template>

@@ -11,7 +11,7 @@ const outbox = useOutbox()
 const theme = useShopTheme()
 
 const rooms = computed(() => session.isStaff
-  ? [{ to: '/', name: 'Floor' }, { to: '/bench', name: 'Bench' }, { to: '/record', name: 'Record' }, { to: '/board', name: 'Board' }, { to: '/set-up', name: 'Set-up' }, { to: '/reading-room', name: 'Practice' }, { to: '/house', name: 'House' }]
+  ? [{ to: '/', name: 'Floor' }, { to: '/bench', name: 'Bench' }, { to: '/record', name: 'Record' }, { to: '/board', name: 'Board' }, { to: '/test-bay', name: 'Test bay' }, { to: '/set-up', name: 'Set-up' }, { to: '/reading-room', name: 'Practice' }, { to: '/house', name: 'House' }]
   : [{ to: `/record/${session.me?.studentId}`, name: 'Record' }, { to: '/kiosk', name: 'Read' }, { to: '/reading-room', name: 'Practice' }])
 
 watch(() => session.me, (me) => { if (me && session.isStaff) outbox.start(me.id) }, { immediate: true })
@@ -54,7 +54,7 @@ async function leave() {
 <style scoped>
 .rail { position: sticky; top: 0; height: 100dvh; display: flex; flex-direction: column; background: var(--rail); color: var(--rail-text); }
 .name { color: #fff; font-weight: 700; padding: 16px 14px 18px; }
-a { display: flex; align-items: center; min-height: 48px; padding: 0 14px; color: inherit; text-decoration: none; font-weight: 550; border-left: 4px solid transparent; }
+a { display: flex; align-items: center; min-height: 48px; padding: 0 4px 0 14px; white-space: nowrap; color: inherit; text-decoration: none; font-weight: 550; border-left: 4px solid transparent; }
 a.here { color: #fff; border-left-color: #e2a052; background: rgba(255, 255, 255, 0.09); }
 .foot { margin-top: auto; padding: 0 0 8px; font-size: 0.8rem; line-height: 1.35; }
 .foot p { padding: 0 10px 8px 14px; }

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { CAUSES, schoolPriors } from '~~/core/reading'
 import { useLoader } from '~/composables/loader'
+import { useSaving } from '~/composables/saving'
 import { useCauses } from '~/stores/causes'
-import { messageOf } from '~/stores/request'
 import { useSession } from '~/stores/session'
 
 /** How likely each cause is before anything is seen: as shipped, and as this school's instructors have moved it. */
@@ -14,8 +14,7 @@ onMounted(load)
 
 const asking = ref(false)
 const why = ref('')
-const refused = ref('')
-const busy = ref(false)
+const { busy, refused, attempt } = useSaving()
 const said = computed(() => CAUSES.reduce((sum, { id }) => sum + (causes.said.school[id] ?? 0), 0))
 const rows = computed(() => {
   const now = schoolPriors(causes.said.school)
@@ -26,21 +25,9 @@ const percent = (chance: number) => `${(chance * 100).toFixed(1)} %`
 const day = (at: string) => new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' })
 
 async function reset() {
-  if (why.value.trim() === '') {
-    refused.value = 'Say why: it is kept'
-    return
-  }
-  busy.value = true
-  refused.value = ''
-  try {
-    await causes.reset(why.value.trim())
-    asking.value = false
-    why.value = ''
-  } catch (error) {
-    refused.value = messageOf(error)
-  } finally {
-    busy.value = false
-  }
+  if (!await attempt(why.value.trim() === '' ? 'Say why: it is kept' : '', () => causes.reset(why.value.trim()))) return
+  asking.value = false
+  why.value = ''
 }
 </script>
 

@@ -3,8 +3,8 @@ import { v7 as uuid } from 'uuid'
 import { observedOf, sayLimitRule, SHIPPED_SETS, type Criterion, type CriteriaSet } from '~~/core/criteria'
 import type { SchoolCriteria } from '~~/contract/criteria'
 import { useLoader } from '~/composables/loader'
+import { useSaving } from '~/composables/saving'
 import { useCriteria } from '~/stores/criteria'
-import { messageOf } from '~/stores/request'
 import { useSession } from '~/stores/session'
 
 /** Sets of criteria: the shipped ones to read, the school's own to edit with its code book at hand. */
@@ -17,9 +17,8 @@ onMounted(load)
 const shownId = ref(SHIPPED_SETS[0]!.id)
 const draft = shallowRef<{ set: SchoolCriteria, baseVersion: number } | null>(null)
 const why = ref('')
-const refused = ref('')
+const { busy, refused, attempt } = useSaving()
 const unread = ref('')
-const busy = ref(false)
 
 const own = computed(() => criteria.own.find(one => one.set.id === shownId.value) ?? null)
 const shown = computed<CriteriaSet>(() => own.value?.set ?? SHIPPED_SETS.find(set => set.id === shownId.value) ?? SHIPPED_SETS[0]!)
@@ -46,19 +45,12 @@ const removeLine = (index: number) => edit({ criteria: draft.value!.set.criteria
 const addLine = () => edit({ criteria: [...draft.value!.set.criteria, { id: `line ${draft.value!.set.criteria.length + 1}`, observed: 'arc strikes', limit: { is: 'none' }, appliesTo: {}, clause: 'school rule', certainty: 'common practice' }] })
 
 async function save() {
-  if (!draft.value) return
-  refused.value = unread.value || (why.value.trim() === '' ? 'Say why: it is kept with the version' : draft.value.set.name.trim() === '' ? 'Give the set a name' : '')
-  if (refused.value) return
-  busy.value = true
-  try {
-    await criteria.save(draft.value.set, why.value.trim(), draft.value.baseVersion)
-    shownId.value = draft.value.set.id
-    draft.value = null
-  } catch (error) {
-    refused.value = messageOf(error)
-  } finally {
-    busy.value = false
-  }
+  const edited = draft.value
+  if (!edited) return
+  const wrong = unread.value || (why.value.trim() === '' ? 'Say why: it is kept with the version' : edited.set.name.trim() === '' ? 'Give the set a name' : '')
+  if (!await attempt(wrong, () => criteria.save(edited.set, why.value.trim(), edited.baseVersion))) return
+  shownId.value = edited.set.id
+  draft.value = null
 }
 </script>
 

@@ -6,9 +6,9 @@ import { VueDraggable } from 'vue-draggable-plus'
 import { ladderFaults, saySignOff, SHIPPED_LADDERS, type Ladder, type LadderRung } from '~~/core/ladder'
 import type { LadderVersion } from '~~/contract/progress'
 import { useLoader } from '~/composables/loader'
+import { useSaving } from '~/composables/saving'
 import { useHouseRules } from '~/stores/houseRules'
 import { useProgress } from '~/stores/progress'
-import { messageOf } from '~/stores/request'
 import { useSession } from '~/stores/session'
 
 /** The school's ladder: rungs in order by drag or by keys, each with what it needs, trains, and when it is signed off. */
@@ -22,8 +22,7 @@ const inForce = shallowRef<LadderVersion | null>(null)
 const draft = useLocalStorage<{ baseVersion: number, ladder: Ladder } | null>('fusilis.ladderDraft', null, { serializer: { read: text => JSON.parse(text), write: value => JSON.stringify(value) } })
 const chosenId = ref('')
 const why = ref('')
-const refused = ref('')
-const busy = ref(false)
+const { busy, refused, attempt } = useSaving()
 
 const { loading, problem, load } = useLoader(async () => {
   await houseRules.load()
@@ -69,19 +68,12 @@ function leave() {
   refused.value = ''
 }
 async function save() {
-  if (!draft.value) return
-  refused.value = faults.value[0]?.message ?? (why.value.trim() === '' ? 'Say why: it is kept with the version' : '')
-  if (refused.value) return
-  busy.value = true
-  try {
-    inForce.value = await store.saveLadder({ baseVersion: draft.value.baseVersion, why: why.value.trim(), ladder: draft.value.ladder })
-    draft.value = null
-    why.value = ''
-  } catch (error) {
-    refused.value = messageOf(error)
-  } finally {
-    busy.value = false
-  }
+  const edited = draft.value
+  if (!edited) return
+  const wrong = faults.value[0]?.message ?? (why.value.trim() === '' ? 'Say why: it is kept with the version' : '')
+  if (!await attempt(wrong, async () => { inForce.value = await store.saveLadder({ baseVersion: edited.baseVersion, why: why.value.trim(), ladder: edited.ladder }) })) return
+  draft.value = null
+  why.value = ''
 }
 </script>
 

@@ -1,14 +1,15 @@
 <script setup lang="ts">
 import { useLocalStorage } from '@vueuse/core'
 import { dayNumber } from '~~/core/progress'
-import { habitsOf, proposals, testPieceOf, testPlan, TEST_PIECES } from '~~/core/readiness'
+import { testPieceOf, testPieces } from '~~/core/qualification'
+import { habitsOf, proposals, testPlan } from '~~/core/readiness'
 import type { StudentProgress } from '~~/contract/progress'
 import { today } from '~/composables/classDay'
 import { useLoader } from '~/composables/loader'
 import { useReadiness } from '~/composables/readiness'
+import { useSaving } from '~/composables/saving'
 import { useHouseRules } from '~/stores/houseRules'
 import { useProgress } from '~/stores/progress'
-import { messageOf } from '~/stores/request'
 import { useSession } from '~/stores/session'
 
 /** One student's way to a test: what to run next, how a test would go today, what would help, what the next coupon would bring. */
@@ -18,7 +19,7 @@ const houseRules = useHouseRules()
 const store = useProgress()
 const studentId = computed(() => String(route.params.id))
 const progress = shallowRef<StudentProgress | null>(null)
-const busy = ref(false)
+const { busy, refused, attempt } = useSaving()
 const ATTEMPTS = 5000
 const SEED = 20260914
 
@@ -30,14 +31,15 @@ onMounted(load)
 useHead({ title: () => `${progress.value?.student.name ?? 'Progress'} · Fusilis` })
 
 const chosen = useLocalStorage<Record<string, string>>('fusilis.testPiece', {})
+const pieces = computed(() => testPieces(houseRules.unit))
 const testId = computed({
-  get: () => (TEST_PIECES.some(piece => piece.id === chosen.value[studentId.value]) ? chosen.value[studentId.value]! : TEST_PIECES[1]!.id),
+  get: () => (pieces.value.find(piece => piece.id === chosen.value[studentId.value]) ?? pieces.value[1]!).id,
   set: (id) => { chosen.value = { ...chosen.value, [studentId.value]: id } },
 })
-const plan = computed(() => testPlan(testPieceOf(testId.value), houseRules.current.rules))
+const plan = computed(() => testPlan(testPieceOf(testId.value, houseRules.unit), houseRules.current.rules))
 const { share, result, problem: stopped, begin, cancel } = useReadiness()
 const run = () => progress.value && progress.value.standing.coupons > 0 && begin({
-  wanted: { plan: plan.value, candidate: { standing: progress.value.standing, curves: progress.value.curves, today: dayNumber(today()), more: 0 }, habits: habitsOf(progress.value.standing.unsound), seed: SEED },
+  wanted: { plan: plan.value, candidate: { standing: progress.value.standing, curves: progress.value.curves, today: dayNumber(today()), more: 0 }, habits: habitsOf(progress.value.standing.unsound, progress.value.bends), seed: SEED },
   attempts: ATTEMPTS, target: houseRules.current.rules.targetOdds,
 })
 watch([progress, testId], run)
@@ -49,16 +51,7 @@ const next = computed(() => (progress.value
     })
   : []))
 
-async function pin(rungId: string | null, over: string) {
-  busy.value = true
-  try {
-    progress.value = await store.pin(studentId.value, { rungId, over })
-  } catch (error) {
-    problem.value = messageOf(error)
-  } finally {
-    busy.value = false
-  }
-}
+const pin = (rungId: string | null, over: string) => attempt('', async () => { progress.value = await store.pin(studentId.value, { rungId, over }) })
 </script>
 
 <template>
@@ -69,12 +62,13 @@ async function pin(rungId: string | null, over: string) {
         <div><h1>{{ progress.student.name }}</h1><p>{{ progress.climb.filter(state => state.status === 'signed off').length }} of {{ progress.climb.length }} rungs signed off</p></div>
         <div class="push"><RecordTabs :student-id="studentId" /></div>
       </header>
+      <p v-if="refused" role="alert" class="alert">{{ refused }}</p>
       <PageState v-if="progress.standing.coupons === 0" empty="No coupon has been read yet: the first ones say where to begin." />
       <div v-else class="parts">
         <div class="top">
           <section class="panel outlook" aria-label="How a test would go today">
             <div class="ask">
-              <v-select v-model="testId" label="Test piece" hide-details :items="TEST_PIECES.map(piece => ({ value: piece.id, title: piece.name }))" />
+              <v-select v-model="testId" label="Test piece" hide-details :items="pieces.map(piece => ({ value: piece.id, title: piece.name }))" />
               <v-btn v-if="share !== null" variant="outlined" @click="cancel">Stop</v-btn>
               <v-btn v-else-if="!result" variant="outlined" @click="run">Run {{ ATTEMPTS.toLocaleString('en') }} attempts</v-btn>
             </div>

@@ -1,0 +1,146 @@
+import { defineStore } from 'pinia'
+import { documentFaults, type CodeBook, type TestDocument } from '~~/core/qualification'
+import type { SavedCoupon } from '~~/contract/coupon'
+import type { SavedTest } from '~~/contract/tests'
+import { useCodeBooks } from './codeBooks'
+import { useOutbox } from './outbox'
+import { RequestFailure } from './request'
+import { useTests } from './tests'
+
+interface Draft {
+  readonly baseVersion: number
+  readonly student: string
+  readonly document: TestDocument
+}
+const draftKey = (id: string) => `fusilis.test.${id}`
+const RETRY_MS = 10_000
+
+/** A test under way: every act is saved as it is done; while the server is away it is kept here and goes when it is back. */
+export const useTestRun = defineStore('testRun', () => {
+  const tests = useTests()
+  const books = useCodeBooks()
+  const outbox = useOutbox()
+
+  const id = ref('')
+  const student = ref('')
+  const document = shallowRef<TestDocument | null>(null)
+  const coupon = shallowRef<SavedCoupon | null>(null)
+  const baseVersion = ref(0)
+  const past = shallowRef<readonly TestDocument[]>([])
+  const saving = ref<'saved' | 'saving' | 'kept here' | 'someone else' | 'refused'>('saved')
+  const problem = ref('')
+  let timer = 0
+
+  const book = computed<CodeBook | null>(() => (document.value ? books.bookOf(document.value.book) : null))
+
+  /** Opens a test: what this browser could not send yet, else as the server has it; with its coupon, once that was read. */
+  async function open(testId: string): Promise<void> {
+    close()
+    id.value = testId
+    await books.load()
+    const kept = readDraft(testId)
+    const saved = kept ? await tests.find(testId).catch(() => null) : await tests.find(testId)
+    lay(kept ?? { baseVersion: saved!.version, student: saved!.student, document: saved!.document })
+    if (kept && saved && saved.version !== kept.baseVersion) saving.value = 'someone else'
+    else if (kept) void send()
+    await findCoupon()
+  }
+
+  async function findCoupon(): Promise<void> {
+    coupon.value = document.value ? await outbox.find(document.value.couponId).catch(() => null) : null
+  }
+
+  function lay({ baseVersion: version, student: name, document: doc }: Draft): void {
+    baseVersion.value = version
+    student.value = name
+    document.value = doc
+    past.value = []
+    saving.value = 'saved'
+    problem.value = ''
+  }
+
+  /** Puts a changed test in place of the one before, and sends it. What is out of order is said, and nothing changes. True when it was taken. */
+  function change(next: TestDocument): boolean {
+    if (!document.value || !book.value || next === document.value) return false
+    const [fault] = documentFaults(next, book.value)
+    problem.value = fault?.message ?? ''
+    if (fault) return false
+    past.value = [...past.value, document.value]
+    put(next)
+    return true
+  }
+  /** Takes the last act of this sitting back. */
+  function undo(): void {
+    const before = past.value.at(-1)
+    if (!before) return
+    past.value = past.value.slice(0, -1)
+    problem.value = ''
+    put(before)
+  }
+
+  function put(next: TestDocument): void {
+    document.value = next
+    localStorage.setItem(draftKey(id.value), JSON.stringify({ baseVersion: baseVersion.value, student: student.value, document: next } satisfies Draft))
+    void send()
+  }
+
+  /** Sends what stands; acts made meanwhile go after it. */
+  async function send(): Promise<void> {
+    if (saving.value === 'saving' || !document.value) return
+    window.clearTimeout(timer)
+    saving.value = 'saving'
+    const [testId, sent] = [id.value, document.value]
+    try {
+      const saved = await tests.put(testId, baseVersion.value, sent)
+      if (id.value !== testId) return
+      baseVersion.value = saved.version
+      saving.value = 'saved'
+      if (document.value === sent) localStorage.removeItem(draftKey(testId))
+      else await send()
+    } catch (error) {
+      if (id.value === testId) failed(error)
+    }
+  }
+
+  function failed(error: unknown): void {
+    if (!(error instanceof RequestFailure)) throw error
+    if (error.away) {
+      saving.value = 'kept here'
+      timer = window.setTimeout(() => void send(), RETRY_MS)
+    } else if (error.status === 409) saving.value = 'someone else'
+    else {
+      saving.value = 'refused'
+      problem.value = error.fields.map(field => field.message).join('. ') || error.message
+    }
+  }
+
+  /** Ends a conflict: what was done here goes over theirs, which stays among the revisions; or theirs stands. */
+  async function settle(choice: 'mine' | 'theirs'): Promise<void> {
+    const theirs: SavedTest = await tests.find(id.value)
+    if (choice === 'theirs') {
+      localStorage.removeItem(draftKey(id.value))
+      lay({ baseVersion: theirs.version, student: theirs.student, document: theirs.document })
+    } else {
+      baseVersion.value = theirs.version
+      saving.value = 'saved'
+      await send()
+    }
+  }
+
+  function close(): void {
+    window.clearTimeout(timer)
+    id.value = ''
+    document.value = null
+    coupon.value = null
+  }
+
+  return { id, baseVersion, student, document, book, coupon, past, saving, problem, open, findCoupon, change, undo, settle, close }
+})
+
+function readDraft(testId: string): Draft | null {
+  try {
+    return JSON.parse(localStorage.getItem(draftKey(testId)) ?? 'null') as Draft | null
+  } catch {
+    return null
+  }
+}

@@ -1,0 +1,34 @@
+import { defineEventHandler } from 'h3'
+import { documentFaults, type CodeBook, type TestDocument } from '../../../../core/qualification'
+import { testSaveSchema, type SavedTest, type TestSave } from '../../../../contract/tests'
+import { idIn, requireStaff } from '../../../http/access'
+import { readAs } from '../../../http/readAs'
+import { refuse } from '../../../http/refuse'
+import { findBook } from '../../../store/codeBooks'
+import { findStudent } from '../../../store/students'
+import { saveTest } from '../../../store/tests'
+
+/** Saves a test whole; what is out of order by its book is refused, and nothing of it is kept. */
+export default defineEventHandler(async (event): Promise<SavedTest> => {
+  const me = await requireStaff(event)
+  const id = idIn(event, 'test')
+  const save = await readAs<TestSave>(event, testSaveSchema)
+  const { document } = save
+  if (!await findStudent(document.studentId)) throw notAccepted('studentId', 'There is no such student')
+  const book = await bookOf(document)
+  const [fault] = documentFaults(document, book)
+  if (fault) throw notAccepted(fault.path, fault.message)
+  const saved = await saveTest(id, save, book, { id: me.id, name: me.name, now: new Date() })
+  if (!saved) throw refuse(409, 'Saved by someone else', 'Somebody saved this test meanwhile. Load it, and do it again on that.')
+  return saved
+})
+
+const notAccepted = (path: string, message: string) => refuse(422, 'Not accepted', `${message}.`, [{ path: `document.${path}`, message }])
+
+async function bookOf({ book }: TestDocument): Promise<CodeBook> {
+  try {
+    return await findBook(book)
+  } catch (error) {
+    throw notAccepted('book', (error as Error).message)
+  }
+}
