@@ -30,6 +30,7 @@ export const useTestRun = defineStore('testRun', () => {
   const saving = ref<'saved' | 'saving' | 'kept here' | 'someone else' | 'refused'>('saved')
   const problem = ref('')
   let timer = 0
+  let underway: Promise<void> | null = null
 
   const book = computed<CodeBook | null>(() => (document.value ? books.bookOf(document.value.book) : null))
 
@@ -37,12 +38,12 @@ export const useTestRun = defineStore('testRun', () => {
   async function open(testId: string): Promise<void> {
     close()
     id.value = testId
-    await books.load()
+    await Promise.all([books.load(), underway])
     const kept = readDraft(testId)
-    const saved = kept ? await tests.find(testId).catch(() => null) : await tests.find(testId)
-    lay(kept ?? { baseVersion: saved!.version, student: saved!.student, document: saved!.document })
-    if (kept && saved && saved.version !== kept.baseVersion) saving.value = 'someone else'
-    else if (kept) void send()
+    const { version, ...saved } = kept ? { ...kept, version: kept.baseVersion } : await tests.find(testId)
+    if (id.value !== testId) return
+    lay({ ...saved, baseVersion: version })
+    if (kept) send()
     await findCoupon()
   }
 
@@ -80,23 +81,27 @@ export const useTestRun = defineStore('testRun', () => {
 
   function put(next: TestDocument): void {
     document.value = next
-    localStorage.setItem(draftKey(id.value), JSON.stringify({ baseVersion: baseVersion.value, student: student.value, document: next } satisfies Draft))
-    void send()
+    keepDraft(id.value, { baseVersion: baseVersion.value, student: student.value, document: next })
+    send()
   }
 
-  /** Sends what stands; acts made meanwhile go after it. */
-  async function send(): Promise<void> {
-    if (saving.value === 'saving' || !document.value) return
+  function send(): void {
     window.clearTimeout(timer)
+    underway ??= deliver(id.value).finally(() => { underway = null })
+  }
+
+  /** Sends what is kept of a test until nothing is: acts made meanwhile go after, even when the page was left. */
+  async function deliver(testId: string): Promise<void> {
     saving.value = 'saving'
-    const [testId, sent] = [id.value, document.value]
     try {
-      const saved = await tests.put(testId, baseVersion.value, sent)
-      if (id.value !== testId) return
-      baseVersion.value = saved.version
-      saving.value = 'saved'
-      if (document.value === sent) localStorage.removeItem(draftKey(testId))
-      else await send()
+      for (let draft = readDraft(testId); draft; draft = readDraft(testId)) {
+        const { version } = await tests.put(testId, draft.baseVersion, draft.document)
+        const later = readDraft(testId)
+        if (JSON.stringify(later?.document) === JSON.stringify(draft.document)) localStorage.removeItem(draftKey(testId))
+        else if (later) keepDraft(testId, { ...later, baseVersion: version })
+        if (id.value === testId) baseVersion.value = version
+      }
+      if (id.value === testId) saving.value = 'saved'
     } catch (error) {
       if (id.value === testId) failed(error)
     }
@@ -106,7 +111,7 @@ export const useTestRun = defineStore('testRun', () => {
     if (!(error instanceof RequestFailure)) throw error
     if (error.away) {
       saving.value = 'kept here'
-      timer = window.setTimeout(() => void send(), RETRY_MS)
+      timer = window.setTimeout(send, RETRY_MS)
     } else if (error.status === 409) saving.value = 'someone else'
     else {
       saving.value = 'refused'
@@ -122,8 +127,7 @@ export const useTestRun = defineStore('testRun', () => {
       lay({ baseVersion: theirs.version, student: theirs.student, document: theirs.document })
     } else {
       baseVersion.value = theirs.version
-      saving.value = 'saved'
-      await send()
+      put(document.value!)
     }
   }
 
@@ -137,6 +141,9 @@ export const useTestRun = defineStore('testRun', () => {
   return { id, baseVersion, student, document, book, coupon, past, saving, problem, open, findCoupon, change, undo, settle, close }
 })
 
+function keepDraft(testId: string, draft: Draft): void {
+  localStorage.setItem(draftKey(testId), JSON.stringify(draft))
+}
 function readDraft(testId: string): Draft | null {
   try {
     return JSON.parse(localStorage.getItem(draftKey(testId)) ?? 'null') as Draft | null

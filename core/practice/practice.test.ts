@@ -55,6 +55,15 @@ describe('what told', () => {
   })
 })
 
+it('never tells two sizes apart that read alike on the gauge', () => {
+  for (const card of BEAD_CARDS)
+    for (let shown = 0; shown < 20; shown++)
+      for (const line of tellsOf(card, beadOf({ card, shown, known: 4 }, RIGHT), RIGHT, 'in')) {
+        const [, here, right] = /: (.+?)(?: high)?, where (.+) is right$/.exec(line) ?? []
+        if (here !== undefined) expect(here, line).not.toBe(right)
+      }
+})
+
 describe('choices', () => {
   it('hold the truth and its likest rivals, the same after a reload, changes shuffled apart', () => {
     for (const card of BEAD_CARDS) {

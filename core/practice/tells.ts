@@ -52,14 +52,16 @@ export function lookOf(bead: ShownBead): BeadLook {
 export function tellsOf(card: BeadCardId, bead: ShownBead, right: Omit<RightBead, 'level'>, unit: LengthUnit): string[] {
   const look = lookOf(bead)
   const say = (mm: number) => formatLength(mm, unit)
+  /** What the gauge does not show is not told: two sizes that read alike are alike. */
+  const read = (mm: number, rightMm: number, weight: number) => (say(mm) === say(rightMm) ? 0 : weight)
   const [wide, high] = [look.widthMm / right.widthMm, look.heightMm / right.heightMm]
   const even = (look.toMm - look.fromMm) / look.widthMm
   const both = Math.min(look.undercut.upper, look.undercut.lower)
   const found: [string, number][] = [
-    [`Wide: ${say(look.widthMm)}, where ${say(right.widthMm)} is right`, wide - 1.12],
-    [`Narrow: ${say(look.widthMm)}, where ${say(right.widthMm)} is right`, 0.9 - wide],
-    [`High: ${say(look.heightMm)}, where ${say(right.heightMm)} is right`, high - 1.12],
-    [`Flat: ${say(look.heightMm)} high, where ${say(right.heightMm)} is right`, 0.9 - high],
+    [`Wide: ${say(look.widthMm)}, where ${say(right.widthMm)} is right`, read(look.widthMm, right.widthMm, wide - 1.12)],
+    [`Narrow: ${say(look.widthMm)}, where ${say(right.widthMm)} is right`, read(look.widthMm, right.widthMm, 0.9 - wide)],
+    [`High: ${say(look.heightMm)}, where ${say(right.heightMm)} is right`, read(look.heightMm, right.heightMm, high - 1.12)],
+    [`Flat: ${say(look.heightMm)} high, where ${say(right.heightMm)} is right`, read(look.heightMm, right.heightMm, 0.9 - high)],
     ['Ripples long and pointed', look.bow / RIGHT_BOW - 1.25],
     ['Ripples blunt and close', 0.75 - look.bow / RIGHT_BOW],
     [`Width swings from ${say(look.fromMm)} to ${say(look.toMm)}`, even - 0.28 - Math.max(0, look.growsMm / look.widthMm)],

@@ -36,7 +36,7 @@ async function upTo(page: Page, press: (...keys: string[]) => Promise<void>, say
     if (says.test(label)) return
     if (label.startsWith('Stamp')) await press('Enter', 'o', 'b', '1', 'Enter')
     else await press('Enter')
-    await expect.poll(() => button.innerText()).not.toBe(label)
+    await expect.poll(() => button.innerText(), { timeout: 10_000 }).not.toBe(label)
   }
   throw new Error(`never came to ${says}`)
 }
@@ -181,7 +181,7 @@ describe('afterwards', () => {
     await page.goto(`${ADDRESS}/test-bay/continuity`)
     await page.getByRole('button', { name: 'Used: Odo Brant, SMAW' }).click()
     await page.getByLabel('Witness').fill('')
-    await page.keyboard.press('Enter')
+    await page.getByLabel('Witness').press('Enter')
     await page.getByText('This is missing').waitFor()
     await page.getByLabel('Witness').fill('Tobias')
     await page.getByRole('button', { name: 'Save' }).click()

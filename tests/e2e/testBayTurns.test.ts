@@ -115,6 +115,29 @@ describe('two instructors at one test', () => {
   })
 })
 
+describe('a slow network', () => {
+  it('loses nothing when the page is left before it has answered, and asks nobody', async () => {
+    const id = await kept({ ...aTest(student), stamp: 'RH 2' })
+    const page = await at(id)
+    await page.route(`**/api/tests/${id}`, async (route) => {
+      if (route.request().method() === 'PUT') await new Promise(done => setTimeout(done, 700))
+      await route.continue()
+    })
+    await page.keyboard.press('Enter')
+    await page.keyboard.press('Enter')
+    await page.keyboard.press('b')
+    await page.getByRole('button', { name: /^Save, back to the test/ }).waitFor()
+    await page.goBack()
+    await next(page).getByRole('button', { name: /^Seen: fit-up within limits/ }).waitFor()
+    await page.keyboard.press('Enter')
+    await next(page).getByRole('button', { name: /^Seen: position fixed/ }).waitFor()
+    await expect.poll(async () => (await testOf(id)).checks, { timeout: 5000 }).toMatchObject({ 'piece stamped': true, 'fit-up within limits': true })
+    expect(await page.getByRole('dialog').count()).toBe(0)
+    expect(await page.evaluate(key => localStorage.getItem(key), `fusilis.test.${id}`)).toBeNull()
+    await page.context().close()
+  })
+})
+
 describe('planning for pipe', () => {
   it('proposes a 6G pipe, says what pieces a book has no test for, and draws four specimens at 45 degrees', async () => {
     const page = await teaching(browser, 'tobias', section)

@@ -43,6 +43,31 @@ describe('a test', () => {
     expect((await school.student.ask('GET', `/api/students/${student}/tests`)).status).toBe(403)
   })
 
+  it('of several who save it at once over the same version, one gets it; the same sent twice is one', async () => {
+    const id = uuid()
+    const document = planned()
+    await put(id, document)
+    const answers = await Promise.all(Array.from({ length: 6 }, (_, n) => put(id, { ...document, notes: `by ${n}` }, 1)))
+    expect(answers.map(answer => answer.status).sort()).toEqual([200, 409, 409, 409, 409, 409])
+    const won = answers.find(answer => answer.status === 200)!.body
+    const again = await Promise.all([put(id, won.document, 1), put(id, won.document, 1)])
+    expect(again.map(({ status, body }) => [status, body.version])).toEqual([[200, 2], [200, 2]])
+    expect((await school.lead.ask<SavedTest>('GET', `/api/tests/${id}`)).body).toMatchObject({ version: 2, document: { notes: won.document.notes } })
+  })
+
+  it('what its bends lay open and its results are kept together or not at all', async () => {
+    const id = uuid()
+    const document = welded()
+    const coupon = testCoupon(document, rules, moment => moment.slice(11, 16))
+    await school.instructor.ask('PUT', `/api/coupons/${document.couponId}`, { baseVersion: 0, why: '', document: coupon })
+    await put(id, document)
+    const opened = (notes: string) => put(id, { ...document, notes, results: { 'face-1': bent(0.2), 'root-2': bent() } }, 1)
+    const answers = await Promise.all([opened('one'), opened('two'), opened('three')])
+    expect(answers.filter(answer => answer.status === 200)).toHaveLength(1)
+    const after = (await school.lead.ask<SavedCoupon>('GET', `/api/coupons/${document.couponId}`)).body
+    expect([after.version, after.document.marks.filter(mark => mark.kind === 'flaw').length]).toEqual([2, 1])
+  })
+
   it.each([
     ['a bend before the visual', { results: { 'face-1': bent() } }, 'document.results.face-1', /after a visual/], ['a result on an unwitnessed test', { visual: welded(planned()).visual }, 'document.visual', /witnessed and welded out/],
     ['a start with nobody’s initials', { startedAt: seen.at }, 'document.checks', /checklist/], ['a fillet position on a groove', { test: { ...aTest().test, position: '3F' as const } }, 'document.test.position', /position of fillets/],

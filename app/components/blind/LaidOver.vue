@@ -62,7 +62,7 @@ const say = (row: Compared) => {
 .sign { fill: none; stroke: currentColor; stroke-width: 1; stroke-linejoin: round; }
 g .sign { stroke: #14191c; }
 .under { fill: none; stroke: #fff; stroke-width: 2.2; stroke-opacity: 0.85; }
-.lists { display: grid; gap: 12px; }
+.lists { display: grid; grid-template-columns: minmax(0, 1fr); gap: 12px; }
 h3 { display: flex; gap: 8px; align-items: center; font-weight: 700; }
 li { padding: 3px 0 3px 30px; font-size: 0.95rem; }
 @media (max-width: 700px) { .over { grid-template-columns: minmax(0, 1fr); } }

@@ -196,9 +196,9 @@ h1 a { color: inherit; text-decoration: none; }
 .acts { display: flex; flex-wrap: wrap; gap: 8px; }
 .key { margin-left: 8px; }
 .alert { color: var(--poor); font-weight: 600; padding-bottom: 10px; }
-.parts { display: grid; gap: 16px; }
+.parts { display: grid; grid-template-columns: minmax(0, 1fr); gap: 16px; }
 .pair { display: grid; grid-template-columns: minmax(0, 1fr) minmax(0, 1.45fr); gap: 16px; align-items: start; }
-.column { display: grid; gap: 16px; }
+.column { display: grid; grid-template-columns: minmax(0, 1fr); gap: 16px; }
 .cuts, .gives { padding: 16px; display: grid; gap: 12px; align-content: start; }
 .cut-head { display: flex; justify-content: space-between; align-items: center; gap: 12px; }
 .by { max-width: 190px; }

@@ -52,7 +52,7 @@ function calendar() {
 </template>
 
 <style scoped>
-.lists { display: grid; gap: 16px; }
+.lists { display: grid; grid-template-columns: minmax(0, 1fr); gap: 16px; }
 .list { padding: 14px 16px; overflow-x: auto; }
 .list h2 { padding-bottom: 6px; }
 </style>

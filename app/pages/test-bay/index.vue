@@ -55,7 +55,7 @@ usePageKeys({ N: () => navigateTo('/test-bay/plan') })
 
 <style scoped>
 .key { margin-left: 10px; }
-.lists { display: grid; gap: 16px; }
+.lists { display: grid; grid-template-columns: minmax(0, 1fr); gap: 16px; }
 .find { max-width: 320px; }
 .list { padding: 14px 16px; }
 .list h2 { padding-bottom: 6px; }

@@ -168,7 +168,7 @@ usePageKeys({ 'Enter': plan, '/': () => { choosing.value = true } }, () => choos
 .key { margin-left: 10px; }
 .alert { color: var(--poor); font-weight: 600; padding-bottom: 10px; }
 .three { display: grid; grid-template-columns: 330px minmax(0, 1fr) minmax(0, 1.1fr); gap: 16px; align-items: start; }
-.left { display: grid; gap: 16px; }
+.left { display: grid; grid-template-columns: minmax(0, 1fr); gap: 16px; }
 .day { padding: 16px; display: grid; grid-template-columns: 1.6fr 1fr; gap: 10px; }
 .outcome { padding: 16px; display: grid; grid-template-columns: minmax(0, 1fr); gap: 12px; }
 @media (max-width: 1100px) { .three { grid-template-columns: minmax(0, 1fr) minmax(0, 1fr); } .outcome { grid-column: 1 / -1; } }

@@ -64,7 +64,7 @@ const print = () => window.print()
 </template>
 
 <style scoped>
-.parts { display: grid; gap: 16px; }
+.parts { display: grid; grid-template-columns: minmax(0, 1fr); gap: 16px; }
 .pair { display: grid; grid-template-columns: minmax(0, 1fr) 250px; gap: 16px; }
 .common { padding: 16px; }
 

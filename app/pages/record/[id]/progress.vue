@@ -93,7 +93,7 @@ const pin = (rungId: string | null, over: string) => attempt('', async () => { p
 </template>
 
 <style scoped>
-.parts { display: grid; gap: 16px; }
+.parts { display: grid; grid-template-columns: minmax(0, 1fr); gap: 16px; }
 .top { display: grid; grid-template-columns: minmax(0, 2fr) minmax(280px, 1fr); gap: 16px; }
 .outlook, .why { padding: 18px; display: grid; gap: 16px; align-content: start; }
 .ask { display: flex; gap: 12px; align-items: center; }

@@ -59,7 +59,7 @@ const rows = computed(() => (bay.value ? continuityRows(bay.value, books.bookOf,
 </template>
 
 <style scoped>
-.parts { display: grid; gap: 16px; }
+.parts { display: grid; grid-template-columns: minmax(0, 1fr); gap: 16px; }
 section { padding: 16px; display: grid; gap: 10px; overflow-x: auto; }
 li { display: grid; grid-template-columns: 24px 110px minmax(0, 1.4fr) minmax(0, 1fr) auto; gap: 12px; align-items: center; min-height: 44px; border-top: 1px solid var(--line); }
 li a { color: inherit; }
