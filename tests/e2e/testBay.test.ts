@@ -60,7 +60,9 @@ describe('a plate test in 3G and 4G', () => {
     await page.getByLabel('Name or booth').waitFor()
     await press('o', 'd', 'o', 'Enter')
     await page.getByText('Odo Brant, right hand').waitFor()
-    await page.getByRole('region', { name: 'What they would qualify' }).getByText('Thickness: 1/8 to 3/4 in').waitFor()
+    const would = page.getByRole('region', { name: 'What they would qualify' })
+    await would.getByText('Thickness: 1/8 to 3/4 in').waitFor()
+    expect(await would.getByRole('table').evaluate(table => table.parentElement!.scrollWidth - table.parentElement!.clientWidth), 'its table fits').toBe(0)
     await press('Enter')
     await step(page, /^Stamp the piece/)
 

@@ -44,6 +44,6 @@ function on(what: 'plate' | 'pipe') {
 .letters > span { color: var(--quiet); font-size: 0.9rem; }
 .letters .v-btn-toggle { display: flex; height: 44px; }
 .letters .v-btn { flex: 1; padding: 0 2px; min-width: 0; font-size: 0.82rem; }
-.letters .v-btn--active { background: rgb(var(--v-theme-on-surface)); color: rgb(var(--v-theme-surface)); }
+.wanted .v-btn--active { background: rgb(var(--v-theme-on-surface)); color: rgb(var(--v-theme-surface)); }
 .row { display: grid; grid-template-columns: repeat(auto-fit, minmax(110px, 1fr)); gap: 10px; align-items: center; }
 </style>

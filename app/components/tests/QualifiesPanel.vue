@@ -36,8 +36,8 @@ const spoken = computed(() => said.value.filter(row => row.about === 'positions'
 
 <style scoped>
 .qualifies { display: grid; grid-template-columns: minmax(0, 1fr); gap: 10px; overflow-x: auto; }
-th, td { padding: 5px 3px; font-weight: 400; text-align: center; border-top: 1px solid var(--line); }
-thead th { border-top: 0; color: var(--quiet); font-size: 0.84rem; font-weight: 600; }
+th, td { padding: 5px 2px; font-weight: 400; text-align: center; border-top: 1px solid var(--line); }
+thead th { border-top: 0; color: var(--quiet); font-size: 0.78rem; font-weight: 600; }
 tbody th { text-align: left; font-weight: 550; white-space: nowrap; padding-left: 0; }
 .yes { display: inline-block; width: 16px; height: 16px; border-radius: 8px; background: var(--temper-blue); vertical-align: middle; }
 .no { display: inline-block; width: 12px; height: 2px; background: var(--quiet); opacity: 0.6; vertical-align: middle; }
