@@ -3,7 +3,10 @@ import { fusilisThemes } from './app/assets/themes'
 
 const { version } = JSON.parse(readFileSync(new URL('package.json', import.meta.url), 'utf8')) as { version: string }
 
-/** Strict transport and request upgrades only where the school serves through TLS; over plain HTTP they would cut tablets off. */
+/**
+ * Strict transport and request upgrades only where the school serves through TLS; over plain HTTP they would cut
+ * tablets off.
+ */
 const throughTls = process.env.FUSILIS_TLS === '1'
 
 export default defineNuxtConfig({
@@ -23,7 +26,10 @@ export default defineNuxtConfig({
       link: [{ rel: 'icon', type: 'image/svg+xml', href: '/icon.svg' }],
     },
   },
-  runtimeConfig: { version, session: { maxAge: 60 * 60 * 12, password: '', cookie: { sameSite: 'lax', secure: throughTls } } },
+  runtimeConfig: {
+    version,
+    session: { maxAge: 60 * 60 * 12, password: '', cookie: { sameSite: 'lax', secure: throughTls } },
+  },
   nitro: {
     errorHandler: '~~/server/http/errorHandler.ts',
     compressPublicAssets: { gzip: true, brotli: true },

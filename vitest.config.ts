@@ -7,9 +7,33 @@ export default defineConfig({
   resolve: { alias: { '~~': root, '~': `${root}app` } },
   test: {
     projects: [
-      { extends: true, test: { name: 'unit', include: ['core/**/*.test.ts', 'contract/**/*.test.ts', 'app/**/*.test.ts', 'demo/**/*.test.ts'] } },
-      { extends: true, test: { name: 'server', include: ['tests/server/*.test.ts'], fileParallelism: false, testTimeout: 30_000, hookTimeout: 60_000 } },
-      { extends: true, test: { name: 'e2e', include: ['tests/e2e/*.test.ts'], fileParallelism: false, testTimeout: 90_000, hookTimeout: 90_000 } },
+      {
+        extends: true,
+        test: {
+          name: 'unit',
+          include: ['core/**/*.test.ts', 'contract/**/*.test.ts', 'app/**/*.test.ts', 'demo/**/*.test.ts'],
+        },
+      },
+      {
+        extends: true,
+        test: {
+          name: 'server',
+          include: ['tests/server/*.test.ts'],
+          fileParallelism: false,
+          testTimeout: 30_000,
+          hookTimeout: 60_000,
+        },
+      },
+      {
+        extends: true,
+        test: {
+          name: 'e2e',
+          include: ['tests/e2e/*.test.ts'],
+          fileParallelism: false,
+          testTimeout: 90_000,
+          hookTimeout: 90_000,
+        },
+      },
     ],
   },
 })

@@ -4,11 +4,13 @@ import { main } from './say.mjs'
 import { withScratchSchool } from './scratchSchool.mjs'
 
 /** Speed, as ratios of two things measured side by side in one run. `--quick` grows a tenth of the large school. */
-await main(() => withScratchSchool(async ({ env, serveDemo }) => {
-  await runTask('benchPlan', [], { show: true })
-  await runTask('benchReading', [], { show: true })
-  await runTask('benchProgress', [], { show: true })
-  await runTask('benchStore', process.argv.slice(2), { env, show: true })
-  const server = await serveDemo()
-  await runTask('benchPage', [], { env: { ...env, FUSILIS_URL: server.address }, show: true }).finally(server.stop)
-}))
+await main(() =>
+  withScratchSchool(async ({ env, serveDemo }) => {
+    await runTask('benchPlan', [], { show: true })
+    await runTask('benchReading', [], { show: true })
+    await runTask('benchProgress', [], { show: true })
+    await runTask('benchStore', process.argv.slice(2), { env, show: true })
+    const server = await serveDemo()
+    await runTask('benchPage', [], { env: { ...env, FUSILIS_URL: server.address }, show: true }).finally(server.stop)
+  }),
+)

@@ -13,9 +13,13 @@ async function digest() {
   for (const source of SOURCES) {
     const path = `${ROOT}${source}`
     const files = (await stat(path)).isDirectory()
-      ? (await readdir(path, { recursive: true, withFileTypes: true })).filter(entry => entry.isFile()).map(entry => `${entry.parentPath ?? entry.path}/${entry.name}`).sort()
+      ? (await readdir(path, { recursive: true, withFileTypes: true }))
+          .filter(entry => entry.isFile())
+          .map(entry => `${entry.parentPath ?? entry.path}/${entry.name}`)
+          .sort()
       : [path]
-    for (const file of files) if (!file.endsWith('.test.ts')) hash.update(file.slice(ROOT.length)).update(await readFile(file))
+    for (const file of files)
+      if (!file.endsWith('.test.ts')) hash.update(file.slice(ROOT.length)).update(await readFile(file))
   }
   return hash.digest('hex')
 }
@@ -23,7 +27,9 @@ async function digest() {
 /** Builds the application, when its sources changed since the last build. */
 export async function needBuild() {
   const sources = await digest()
-  if (existsSync(STAMP) && await readFile(STAMP, 'utf8') === sources) return
-  await step('Building the application (about a minute)', () => run('npx', ['nuxt', 'build'], { env: { NODE_ENV: 'production' } }))
+  if (existsSync(STAMP) && (await readFile(STAMP, 'utf8')) === sources) return
+  await step('Building the application (about a minute)', () =>
+    run('npx', ['nuxt', 'build'], { env: { NODE_ENV: 'production' } }),
+  )
   await writeFile(STAMP, sources)
 }

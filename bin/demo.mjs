@@ -16,13 +16,25 @@ await main(async () => {
   await needBuild()
   const database = process.env.FUSILIS_DB_URL
     ? { url: process.env.FUSILIS_DB_URL, stop: async () => {} }
-    : await step('Starting MariaDB', () => startMariadb(dir), 'is another demo running from this folder? Stop it first.')
+    : await step(
+        'Starting MariaDB',
+        () => startMariadb(dir),
+        'is another demo running from this folder? Stop it first.',
+      )
   const env = { FUSILIS_DB_URL: database.url }
   try {
     await step('Bringing the database up to date', () => runTask('migrate', [], { env }))
     await step('Filling the demo school, if it is empty', () => runTask('fillDemo', [], { env }))
-    const server = await serve({ dir, url: database.url, port: Number(process.env.PORT ?? 3000), host: process.env.HOST ?? '127.0.0.1', env: { FUSILIS_DEMO: '1' } })
-    console.log(`\n  ${server.address}\n\n  sign in as   maren (lead)   tobias (instructor)   oriel (student)\n  password     gannet-quay-demo\n\n  Ctrl-C stops it.`)
+    const server = await serve({
+      dir,
+      url: database.url,
+      port: Number(process.env.PORT ?? 3000),
+      host: process.env.HOST ?? '127.0.0.1',
+      env: { FUSILIS_DEMO: '1' },
+    })
+    console.log(
+      `\n  ${server.address}\n\n  sign in as   maren (lead)   tobias (instructor)   oriel (student)\n  password     gannet-quay-demo\n\n  Ctrl-C stops it.`,
+    )
     await untilStopped(server, database.stop)
   } catch (error) {
     await database.stop()

@@ -8,8 +8,14 @@ await main(async () => {
   const own = !process.env.FUSILIS_DB_URL
   if (own) await needDebian('mariadb-server')
   await needNpm()
-  const database = own ? await step('Starting MariaDB', () => startMariadb(`${ROOT}.data/dev`)) : { url: process.env.FUSILIS_DB_URL, stop: async () => {} }
-  const env = { FUSILIS_DB_URL: database.url, FUSILIS_DEMO: '1', NUXT_SESSION_PASSWORD: 'only-for-development-on-this-machine' }
+  const database = own
+    ? await step('Starting MariaDB', () => startMariadb(`${ROOT}.data/dev`))
+    : { url: process.env.FUSILIS_DB_URL, stop: async () => {} }
+  const env = {
+    FUSILIS_DB_URL: database.url,
+    FUSILIS_DEMO: '1',
+    NUXT_SESSION_PASSWORD: 'only-for-development-on-this-machine',
+  }
   try {
     await step('Bringing the database up to date', () => runTask('migrate', [], { env }))
     await step('Filling the demo school, if it is empty', () => runTask('fillDemo', [], { env }))

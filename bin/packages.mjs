@@ -16,17 +16,27 @@ export async function needDebian(...names) {
     const [command, ...rest] = [...sudo, 'env', 'DEBIAN_FRONTEND=noninteractive', 'apt-get', '-q', ...args]
     return run(command, rest)
   }
-  await step(`Installing ${missing.join(', ')} (some minutes)`, async () => {
-    await apt('update')
-    await apt('install', '-y', '--no-install-recommends', ...missing)
-  }, advice)
+  await step(
+    `Installing ${missing.join(', ')} (some minutes)`,
+    async () => {
+      await apt('update')
+      await apt('install', '-y', '--no-install-recommends', ...missing)
+    },
+    advice,
+  )
 }
 
 /** Installs the npm packages of the lock file, when they are not the ones installed. */
 export async function needNpm() {
-  const lock = createHash('sha256').update(await readFile(`${ROOT}package-lock.json`)).digest('hex')
+  const lock = createHash('sha256')
+    .update(await readFile(`${ROOT}package-lock.json`))
+    .digest('hex')
   const stamp = `${ROOT}node_modules/.fusilis-lock`
-  if (existsSync(stamp) && await readFile(stamp, 'utf8') === lock) return
-  await step('Installing npm packages', () => run('npm', ['ci', '--no-audit', '--no-fund']), 'check the network, then run this again.')
+  if (existsSync(stamp) && (await readFile(stamp, 'utf8')) === lock) return
+  await step(
+    'Installing npm packages',
+    () => run('npm', ['ci', '--no-audit', '--no-fund']),
+    'check the network, then run this again.',
+  )
   await writeFile(stamp, lock)
 }

@@ -9,7 +9,8 @@ import { serve } from './serve.mjs'
 
 /**
  * The built application over the demo school in a database that is thrown away.
- * @param {(school: { env: Record<string, string>, serveDemo: () => Promise<{ address: string, stop: () => Promise<void> }> }) => Promise<void>} work
+ * @param {(school: { env: Record<string, string>, serveDemo: () => Promise<{ address: string, stop: () =>
+ *   Promise<void> }> }) => Promise<void>} work
  * @param {{ durable?: boolean }} options durable: whether the database waits for its disk, as a school's does
  */
 export async function withScratchSchool(work, { durable = true } = {}) {
@@ -20,8 +21,14 @@ export async function withScratchSchool(work, { durable = true } = {}) {
   const database = await step('Starting a scratch MariaDB', () => startMariadb(dir, { durable }))
   const env = { FUSILIS_DB_URL: database.url }
   try {
-    await step('Growing the demo school', async () => { await runTask('migrate', [], { env }); await runTask('fillDemo', [], { env }) })
-    await work({ env, serveDemo: async () => serve({ dir, url: database.url, port: await freePort(), env: { FUSILIS_DEMO: '1' } }) })
+    await step('Growing the demo school', async () => {
+      await runTask('migrate', [], { env })
+      await runTask('fillDemo', [], { env })
+    })
+    await work({
+      env,
+      serveDemo: async () => serve({ dir, url: database.url, port: await freePort(), env: { FUSILIS_DEMO: '1' } }),
+    })
   } finally {
     await database.stop()
     await rm(dir, { recursive: true, force: true })

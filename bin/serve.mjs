@@ -24,34 +24,66 @@ async function answers(address) {
 /** Starts the built server and waits until it answers. */
 export async function serve({ dir, url, port, host = '127.0.0.1', env = {} }) {
   const server = spawn(process.execPath, ['.output/server/index.mjs'], {
-    cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'], detached: true,
-    env: { ...process.env, FUSILIS_DB_URL: url, NUXT_SESSION_PASSWORD: await sessionPassword(dir), PORT: String(port), HOST: host, NITRO_PORT: String(port), NITRO_HOST: host, ...env },
+    cwd: ROOT,
+    stdio: ['ignore', 'pipe', 'pipe'],
+    detached: true,
+    env: {
+      ...process.env,
+      FUSILIS_DB_URL: url,
+      NUXT_SESSION_PASSWORD: await sessionPassword(dir),
+      PORT: String(port),
+      HOST: host,
+      NITRO_PORT: String(port),
+      NITRO_HOST: host,
+      ...env,
+    },
   })
   let log = ''
-  const keep = (chunk) => { log = (log + chunk).slice(-8000) }
+  const keep = chunk => {
+    log = (log + chunk).slice(-8000)
+  }
   server.stdout.on('data', keep)
   server.stderr.on('data', keep)
   let over = false
-  const ended = new Promise(resolve => server.on('close', (code) => { over = true; resolve(code) }))
+  const ended = new Promise(resolve =>
+    server.on('close', code => {
+      over = true
+      resolve(code)
+    }),
+  )
   const address = `http://${host === '0.0.0.0' ? '127.0.0.1' : host}:${port}`
   for (let tries = 0; !(await answers(address)); tries++) {
     if (over || tries > 300) {
       server.kill('SIGTERM')
       const taken = /EADDRINUSE/.test(log)
-      throw Object.assign(new Error(taken ? `Port ${port} is taken` : 'The server did not start'), { output: taken ? '' : log, advice: taken ? `choose another, like PORT=${port + 1}.` : '' })
+      throw Object.assign(new Error(taken ? `Port ${port} is taken` : 'The server did not start'), {
+        output: taken ? '' : log,
+        advice: taken ? `choose another, like PORT=${port + 1}.` : '',
+      })
     }
     await new Promise(resolve => setTimeout(resolve, 100))
   }
-  return { address, ended, log: () => log, stop: async () => { if (!over) server.kill('SIGTERM'); await ended } }
+  return {
+    address,
+    ended,
+    log: () => log,
+    stop: async () => {
+      if (!over) server.kill('SIGTERM')
+      await ended
+    },
+  }
 }
 
 /** Waits for Ctrl-C or the server's own end, then stops everything in order. */
 export async function untilStopped(server, ...stops) {
-  const asked = new Promise((resolve) => { for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.once(signal, resolve) })
+  const asked = new Promise(resolve => {
+    for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.once(signal, resolve)
+  })
   const code = await Promise.race([asked, server.ended])
   process.stdout.write('\nStopping … ')
   await server.stop()
   for (const stop of stops) await stop()
   process.stdout.write('stopped.\n')
-  if (typeof code === 'number' && code !== 0) throw Object.assign(new Error(`The server ended with ${code}`), { output: server.log() })
+  if (typeof code === 'number' && code !== 0)
+    throw Object.assign(new Error(`The server ended with ${code}`), { output: server.log() })
 }

@@ -28,11 +28,16 @@ async function check(what, work) {
 async function vitest(project, env = {}) {
   const dir = await mkdtemp(`${tmpdir()}/fusilis-test-`)
   const report = `${dir}/report.json`
-  await run('npx', ['vitest', 'run', ...files, '--project', project, '--reporter=dot', '--reporter=json', `--outputFile=${report}`], { env: { NO_COLOR: '1', ...env }, show: true }).catch(() => {})
+  await run(
+    'npx',
+    ['vitest', 'run', ...files, '--project', project, '--reporter=dot', '--reporter=json', `--outputFile=${report}`],
+    { env: { NO_COLOR: '1', ...env }, show: true },
+  ).catch(() => {})
   const result = await readFile(report, 'utf8').then(JSON.parse, () => null)
   counts.passed += result?.numPassedTests ?? 0
-  const failed = (result?.numFailedTests ?? 0)
-  const brokenFiles = result?.testResults.filter(file => file.status === 'failed' && file.assertionResults.length === 0).length ?? 1
+  const failed = result?.numFailedTests ?? 0
+  const brokenFiles =
+    result?.testResults.filter(file => file.status === 'failed' && file.assertionResults.length === 0).length ?? 1
   counts.failed += failed + brokenFiles
   await rm(dir, { recursive: true, force: true })
 }
@@ -61,13 +66,15 @@ await main(async () => {
   if (wanted !== 'unit') await needDebian('mariadb-server', ...(asked('e2e') ? ['chromium'] : []))
   await step('Preparing', () => run('npx', ['nuxt', 'prepare']))
   if (wanted === 'all') {
-    await check('Lint', () => run('npx', ['eslint', '.']))
+    await check('Lint', () => run('npm', ['run', '--silent', 'lint']))
     await check('Types', () => run('npx', ['nuxt', 'typecheck']))
   }
   if (asked('unit')) await vitest('unit')
   if (asked('server') || asked('e2e')) await needBuild()
   for (const kind of ['server', 'e2e']) if (asked(kind)) await withServer(env => vitest(kind, env))
-}).catch(() => { counts.failed++ })
+}).catch(() => {
+  counts.failed++
+})
 if (process.exitCode) counts.failed++
 console.log(`\n${counts.passed} passed, ${counts.failed} failed`)
 if (counts.failed > 0) process.exitCode = 1

@@ -7,7 +7,7 @@ export interface CausesSaid {
   readonly school: CauseCounts
   readonly students: Readonly<Record<string, CauseCounts>>
   /** When the school last began to count anew; null when it never did. */
-  readonly reset: { readonly at: string, readonly by: string, readonly why: string } | null
+  readonly reset: { readonly at: string; readonly by: string; readonly why: string } | null
 }
 
 /** The body of `POST /api/causes/reset`. */

@@ -26,21 +26,31 @@ describe('a coupon on the wire', () => {
   })
 
   it('whatever a student welds is taken and comes back the same', () => {
-    fc.assert(fc.property(fc.integer({ min: 0, max: 1e6 }), fc.integer({ min: 0, max: 60 }), (seed, coupons) => {
-      const random = seededRandom(seed)
-      const welded = weldCoupon(aCoupon(), drawLearner(random, null), coupons, random)
-      expect(couponSchema.validateSync(JSON.parse(JSON.stringify(welded)))).toEqual(welded)
-    }), { numRuns: 60 })
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 1e6 }), fc.integer({ min: 0, max: 60 }), (seed, coupons) => {
+        const random = seededRandom(seed)
+        const welded = weldCoupon(aCoupon(), drawLearner(random, null), coupons, random)
+        expect(couponSchema.validateSync(JSON.parse(JSON.stringify(welded)))).toEqual(welded)
+      }),
+      { numRuns: 60 },
+    )
   })
 
   it('takes the kinds that a discontinuity has, and no other’s', () => {
-    const withForm = (flaw: 'crack' | 'porosity' | 'undercut', form: string) => wrong(putMark(aCoupon(), aFlaw({ flaw, form, side: null, sizeMm: null }))).join()
+    const withForm = (flaw: 'crack' | 'porosity' | 'undercut', form: string) =>
+      wrong(putMark(aCoupon(), aFlaw({ flaw, form, side: null, sizeMm: null }))).join()
     expect([withForm('crack', 'crater'), withForm('porosity', 'linear')]).toEqual(['', ''])
-    for (const [flaw, form] of [['crack', 'linear'], ['undercut', 'crater'], ['porosity', '']] as const) expect(withForm(flaw, form)).toMatch(/form.*is no kind of this discontinuity/)
+    for (const [flaw, form] of [
+      ['crack', 'linear'],
+      ['undercut', 'crater'],
+      ['porosity', ''],
+    ] as const)
+      expect(withForm(flaw, form)).toMatch(/form.*is no kind of this discontinuity/)
   })
 
   it('takes a long reading from the plate’s edge, and no long reading else', () => {
-    const reading = (of: string, valueMm: number) => wrong(changed({ marks: [{ id: 'r', kind: 'reading', of, beadId: 'b1', atMm: 10, valueMm }] })).join()
+    const reading = (of: string, valueMm: number) =>
+      wrong(changed({ marks: [{ id: 'r', kind: 'reading', of, beadId: 'b1', atMm: 10, valueMm }] })).join()
     expect(reading('edge to toe', 90)).toBe('')
     expect(reading('width', 90)).toMatch(/at most 60 mm/)
     expect(reading('edge to toe', 1001)).toMatch(/at most 1000 mm/)
@@ -50,8 +60,12 @@ describe('a coupon on the wire', () => {
     const plate = aCoupon().piece
     expect(wrong(changed({ piece: { ...plate, kind: 'restart strip', everyMm: inches(1) } }))).toEqual([])
     expect(wrong(changed({ piece: { ...plate, kind: 'arc-strike plate' } }))).toEqual([])
-    expect(wrong(changed({ piece: { ...plate, kind: 'restart strip', everyMm: 1 } })).join()).toMatch(/everyMm.*at least 6 mm/)
-    expect(wrong(changed({ piece: { ...plate, kind: 'anvil' } })).join()).toMatch(/choose from pad, arc-strike plate, restart strip/)
+    expect(wrong(changed({ piece: { ...plate, kind: 'restart strip', everyMm: 1 } })).join()).toMatch(
+      /everyMm.*at least 6 mm/,
+    )
+    expect(wrong(changed({ piece: { ...plate, kind: 'anvil' } })).join()).toMatch(
+      /choose from pad, arc-strike plate, restart strip/,
+    )
   })
 
   it('takes an emoji and any script in words', () => {
@@ -79,28 +93,61 @@ describe('a coupon on the wire', () => {
   ])('refuses %s, at its field', (_, change, message) => expect(wrong(changed(change)).join('\n')).toMatch(message))
 
   it('refuses what is not a coupon at all', () => {
-    for (const nothing of [null, [], 'coupon', { beads: 7 }]) expect(() => couponSaveSchema.validateSync({ baseVersion: 0, why: '', document: nothing })).toThrow(ValidationError)
+    for (const nothing of [null, [], 'coupon', { beads: 7 }])
+      expect(() => couponSaveSchema.validateSync({ baseVersion: 0, why: '', document: nothing })).toThrow(
+        ValidationError,
+      )
   })
 })
 
 describe('a joint on the wire', () => {
   const pipe = aJoint()
   const fitUp: FitUp = {
-    bare: { leftMm: 3.2, rightMm: 3.2 }, afterFirstTack: { leftMm: 3.2, rightMm: 2.4 }, afterSecondTack: null, misalignmentMm: 0, presetDegrees: 3, leftDegrees: null,
-    bevelDegrees: { left: 30, right: 30 }, landMm: 2.4, tacks: [{ atMm: 6, lengthMm: 12.7, feathered: true }], surface: 'bright metal', clamp: null,
+    bare: { leftMm: 3.2, rightMm: 3.2 },
+    afterFirstTack: { leftMm: 3.2, rightMm: 2.4 },
+    afterSecondTack: null,
+    misalignmentMm: 0,
+    presetDegrees: 3,
+    leftDegrees: null,
+    bevelDegrees: { left: 30, right: 30 },
+    landMm: 2.4,
+    tacks: [{ atMm: 6, lengthMm: 12.7, feathered: true }],
+    surface: 'bright metal',
+    clamp: null,
   }
-  const logged = { ...pipe, fitUp, passes: pipe.passes!.map((pass, n) => (n === 0 ? { ...pass, process: 'GTAW' as const, classification: 'ER70S-2', diameterMm: inches(3 / 32), polarity: 'DCEN' as const, log: { cleaned: 'brush' as const, interpassC: 120, started: '18:05', ended: '18:20' } } : pass)) }
+  const logged = {
+    ...pipe,
+    fitUp,
+    passes: pipe.passes!.map((pass, n) =>
+      n === 0
+        ? {
+            ...pass,
+            process: 'GTAW' as const,
+            classification: 'ER70S-2',
+            diameterMm: inches(3 / 32),
+            polarity: 'DCEN' as const,
+            log: { cleaned: 'brush' as const, interpassC: 120, started: '18:05', ended: '18:20' },
+          }
+        : pass,
+    ),
+  }
 
-  it.each(PIECES.map(row => row.kind))('%s is taken in each of its positions, and comes back as it went', (kind) => {
+  it.each(PIECES.map(row => row.kind))('%s is taken in each of its positions, and comes back as it went', kind => {
     for (const position of positionsFor(kind)) {
       const sent = aJoint(usualPiece(kind), { position, travel: positionOf(position).travel[0]! })
       expect(couponSchema.validateSync(JSON.parse(JSON.stringify(sent)))).toEqual(sent)
     }
   })
-  it('its fit-up and its log are kept as they were', () => expect(couponSchema.validateSync(JSON.parse(JSON.stringify(logged)))).toEqual(logged))
+  it('its fit-up and its log are kept as they were', () =>
+    expect(couponSchema.validateSync(JSON.parse(JSON.stringify(logged)))).toEqual(logged))
 
   it('its answers, its cause and what was advised are kept as they were', () => {
-    const answered = { ...pipe, answers: { 'rod glows': 'yes', 'keyhole grew': 'no' }, trueCause: 'gap wide', advised: 'Step out and back' }
+    const answered = {
+      ...pipe,
+      answers: { 'rod glows': 'yes', 'keyhole grew': 'no' },
+      trueCause: 'gap wide',
+      advised: 'Step out and back',
+    }
     expect(couponSchema.validateSync(JSON.parse(JSON.stringify(answered)))).toEqual(answered)
   })
 
@@ -110,21 +157,80 @@ describe('a joint on the wire', () => {
   })
 
   it.each<[string, (document: CouponDocument) => unknown, RegExp]>([
-    ['5G on a pad', () => ({ ...aCoupon(), ticket: { ...aCoupon().ticket, position: '5G' } }), /ticket.position: A pad is welded in 1G, 2G, 3G or 4G/],
-    ['E7024 overhead', () => ({ ...aCoupon(), ticket: { ...aCoupon().ticket, position: '4G', classification: 'E7024' } }), /ticket.classification: E7024/],
-    ['a pipe nobody keeps', document => ({ ...document, piece: { ...document.piece, pipe: '5 Sch 40' } }), /piece.pipe.*choose from 2 Sch 40/],
+    [
+      '5G on a pad',
+      () => ({ ...aCoupon(), ticket: { ...aCoupon().ticket, position: '5G' } }),
+      /ticket.position: A pad is welded in 1G, 2G, 3G or 4G/,
+    ],
+    [
+      'E7024 overhead',
+      () => ({ ...aCoupon(), ticket: { ...aCoupon().ticket, position: '4G', classification: 'E7024' } }),
+      /ticket.classification: E7024/,
+    ],
+    [
+      'a pipe nobody keeps',
+      document => ({ ...document, piece: { ...document.piece, pipe: '5 Sch 40' } }),
+      /piece.pipe.*choose from 2 Sch 40/,
+    ],
     ['a joint with no passes', ({ passes: _, ...document }) => document, /passes: A joint has passes/],
     ['a pad with passes', document => ({ ...aCoupon(), passes: document.passes }), /passes: A plate has no passes/],
-    ['a bead of no pass', document => ({ ...document, beads: document.beads.map((bead, n) => (n === 1 ? { ...bead, passId: 'p9' } : bead)) }), /beads\[1\].passId: This bead is of no pass/],
-    ['two passes with one id', document => ({ ...document, passes: document.passes!.map(pass => ({ ...pass, id: 'p1' })) }), /Two passes have the same id/],
-    ['a bare rod for SMAW', document => ({ ...document, passes: document.passes!.map(pass => ({ ...pass, classification: 'ER70S-2' })) }), /not a rod of this process/],
-    ['concavity on the face', document => putMark(document, { ...newFlaw(document, 'f', 'root concavity', { beadId: 'root-side', atMm: 50 }), beadId: 'p3-right' }), /Root concavity is read on the root side/],
-    ['spatter on the root', document => putMark(document, { ...newFlaw(document, 'f', 'spatter', { beadId: 'root-side', atMm: 50 }) }), /Spatter is read on the face/],
-    ['a bead past 12 o’clock', document => ({ ...document, beads: document.beads.map((bead, n) => (n === 2 ? { ...bead, toMm: 400 } : bead)) }), /runs off the pipe, which is 189.5 mm round/],
-    ['an answer to what is not asked', document => ({ ...document, answers: { crooked: 'yes' } }), /crooked is nothing that is asked/],
+    [
+      'a bead of no pass',
+      document => ({
+        ...document,
+        beads: document.beads.map((bead, n) => (n === 1 ? { ...bead, passId: 'p9' } : bead)),
+      }),
+      /beads\[1\].passId: This bead is of no pass/,
+    ],
+    [
+      'two passes with one id',
+      document => ({ ...document, passes: document.passes!.map(pass => ({ ...pass, id: 'p1' })) }),
+      /Two passes have the same id/,
+    ],
+    [
+      'a bare rod for SMAW',
+      document => ({ ...document, passes: document.passes!.map(pass => ({ ...pass, classification: 'ER70S-2' })) }),
+      /not a rod of this process/,
+    ],
+    [
+      'concavity on the face',
+      document =>
+        putMark(document, {
+          ...newFlaw(document, 'f', 'root concavity', { beadId: 'root-side', atMm: 50 }),
+          beadId: 'p3-right',
+        }),
+      /Root concavity is read on the root side/,
+    ],
+    [
+      'spatter on the root',
+      document => putMark(document, { ...newFlaw(document, 'f', 'spatter', { beadId: 'root-side', atMm: 50 }) }),
+      /Spatter is read on the face/,
+    ],
+    [
+      'a bead past 12 o’clock',
+      document => ({ ...document, beads: document.beads.map((bead, n) => (n === 2 ? { ...bead, toMm: 400 } : bead)) }),
+      /runs off the pipe, which is 189.5 mm round/,
+    ],
+    [
+      'an answer to what is not asked',
+      document => ({ ...document, answers: { crooked: 'yes' } }),
+      /crooked is nothing that is asked/,
+    ],
     ['an answer that is none', document => ({ ...document, answers: { 'rod glows': 'perhaps' } }), /is yes or no/],
-    ['a cause that nobody keeps', document => ({ ...document, trueCause: 'the moon' }), /trueCause is no cause that is kept/],
-    ['a time that is none', document => ({ ...document, passes: document.passes!.map(pass => ({ ...pass, log: { started: '25:00' } })) }), /time like 18:30/],
-    ['a gap under nothing', document => ({ ...document, fitUp: { ...fitUp, misalignmentMm: -1 } }), /fitUp.misalignmentMm is 0 or more/],
+    [
+      'a cause that nobody keeps',
+      document => ({ ...document, trueCause: 'the moon' }),
+      /trueCause is no cause that is kept/,
+    ],
+    [
+      'a time that is none',
+      document => ({ ...document, passes: document.passes!.map(pass => ({ ...pass, log: { started: '25:00' } })) }),
+      /time like 18:30/,
+    ],
+    [
+      'a gap under nothing',
+      document => ({ ...document, fitUp: { ...fitUp, misalignmentMm: -1 } }),
+      /fitUp.misalignmentMm is 0 or more/,
+    ],
   ])('refuses %s, with why', (_, change, said) => expect(wrong(change(pipe)).join('\n')).toMatch(said))
 })

@@ -17,17 +17,34 @@ const verdict = () => oneOf<Verdict>(['move on', 'run it again', 'start over'], 
 
 export const ticketSchema = object({
   rung: label(80),
-  position: oneOf(POSITIONS.map(row => row.id), 'a position'),
-  classification: oneOf(ELECTRODES.map(row => row.classification), 'a rod'),
-  diameterMm: number().strict().required('${path} is missing').test(
-    'size', `\${path} is no rod size that is kept; choose from ${ROD_SIZES.map(size => `${size.name} in`).join(', ')}`,
-    value => ROD_SIZES.some(size => Math.abs(size.diameterMm - (value ?? 0)) < 0.01)),
+  position: oneOf(
+    POSITIONS.map(row => row.id),
+    'a position',
+  ),
+  classification: oneOf(
+    ELECTRODES.map(row => row.classification),
+    'a rod',
+  ),
+  diameterMm: number()
+    .strict()
+    .required('${path} is missing')
+    .test(
+      'size',
+      `\${path} is no rod size that is kept; choose from ${ROD_SIZES.map(size => `${size.name} in`).join(', ')}`,
+      value => ROD_SIZES.some(size => Math.abs(size.diameterMm - (value ?? 0)) < 0.01),
+    ),
   rods: oneOf(['new', 'stubs'] as const, 'a kind of rod'),
   currentA: amperes(),
   polarity: oneOf(['DCEP', 'DCEN', 'AC'] as const, 'a polarity'),
   hand: oneOf(['right', 'left'] as const, 'a hand'),
   travel: oneOf(['left to right', 'right to left', 'up', 'down'] as const, 'a direction'),
-  booth: number().strict().nullable().defined().integer('${path} is a whole number').min(1, '${path} is 1 or more').max(999, '${path} is at most 999'),
+  booth: number()
+    .strict()
+    .nullable()
+    .defined()
+    .integer('${path} is a whole number')
+    .min(1, '${path} is 1 or more')
+    .max(999, '${path} is at most 999'),
   hoursOut: number().strict().optional().min(0, '${path} is 0 h or more').max(1000, '${path} is at most 1000 h'),
 }).exact('${properties} does not belong on a ticket')
 
@@ -39,30 +56,53 @@ const beadSchema = object({
   toMm: millimetres().required(),
   passId: key().optional(),
   face: string().strict().optional().oneOf(['face', 'far side', 'root'], '${path} is face, far side or root'),
-  arcSeconds: number().strict().optional().moreThan(0, '${path} is more than 0 s').max(3600, '${path} is at most 3600 s'),
+  arcSeconds: number()
+    .strict()
+    .optional()
+    .moreThan(0, '${path} is more than 0 s')
+    .max(3600, '${path} is at most 3600 s'),
 }).exact()
 
 const place = { id: key(), beadId: key(), atMm: millimetres().required('${path} is missing') }
 
-const tryMark = (kind: TryKind) => object({
-  ...place,
-  kind: oneOf([kind], 'a mark'),
-  degree: degree(),
-  fault: string().strict().nullable().defined().oneOf([null, ...FAULTS[kind]], `\${path} is not a fault of a ${kind}`),
-  rod: oneOf(['new', 'stub'] as const, 'a kind of rod'),
-}).exact()
+const tryMark = (kind: TryKind) =>
+  object({
+    ...place,
+    kind: oneOf([kind], 'a mark'),
+    degree: degree(),
+    fault: string()
+      .strict()
+      .nullable()
+      .defined()
+      .oneOf([null, ...FAULTS[kind]], `\${path} is not a fault of a ${kind}`),
+    rod: oneOf(['new', 'stub'] as const, 'a kind of rod'),
+  }).exact()
 
 /** A kind that the discontinuity beside it has. */
-const form = () => string().strict().optional().test('form', '${path} is no kind of this discontinuity', function (value) {
-  return value === undefined || DISCONTINUITIES.some(row => row.id === this.parent.flaw && row.forms?.some(one => one.id === value))
-})
+const form = () =>
+  string()
+    .strict()
+    .optional()
+    .test('form', '${path} is no kind of this discontinuity', function (value) {
+      return (
+        value === undefined ||
+        DISCONTINUITIES.some(row => row.id === this.parent.flaw && row.forms?.some(one => one.id === value))
+      )
+    })
 
 const flawMark = object({
   ...place,
   kind: oneOf(['flaw'] as const, 'a mark'),
-  flaw: oneOf(DISCONTINUITIES.map(row => row.id), 'a discontinuity'),
+  flaw: oneOf(
+    DISCONTINUITIES.map(row => row.id),
+    'a discontinuity',
+  ),
   toMm: millimetres().required(),
-  side: string().strict().nullable().defined().oneOf([null, 'upper', 'lower', 'both'], '${path} is upper, lower or both'),
+  side: string()
+    .strict()
+    .nullable()
+    .defined()
+    .oneOf([null, 'upper', 'lower', 'both'], '${path} is upper, lower or both'),
   severity: number().strict().required().oneOf([1, 2, 3], '${path} is 1, 2 or 3'),
   sizeMm: millimetres().nullable().defined().min(0, '${path} is not less than 0').max(100, '${path} is at most 100 mm'),
   form: form(),
@@ -73,29 +113,51 @@ const readingMark = object({
   ...place,
   kind: oneOf(['reading'] as const, 'a mark'),
   of: oneOf(READING_KINDS, 'a reading'),
-  valueMm: millimetres().required().moreThan(0, '${path} is more than 0').when('of', { is: 'edge to toe', then: most => most.max(1000, '${path} is at most 1000 mm'), otherwise: most => most.max(60, '${path} is at most 60 mm') }),
+  valueMm: millimetres()
+    .required()
+    .moreThan(0, '${path} is more than 0')
+    .when('of', {
+      is: 'edge to toe',
+      then: most => most.max(1000, '${path} is at most 1000 mm'),
+      otherwise: most => most.max(60, '${path} is at most 60 mm'),
+    }),
 }).exact()
 
 const MARK_SCHEMAS: Readonly<Record<Mark['kind'], Schema>> = {
-  'start': tryMark('start'), 'restart': tryMark('restart'), 'tie-in': tryMark('tie-in'), 'end': tryMark('end'),
-  'flaw': flawMark, 'reading': readingMark,
+  'start': tryMark('start'),
+  'restart': tryMark('restart'),
+  'tie-in': tryMark('tie-in'),
+  'end': tryMark('end'),
+  'flaw': flawMark,
+  'reading': readingMark,
 }
 
 const unknownMark = mixed().test('kind', '${path} is no mark that is kept', () => false)
 
 const markSchema = lazy((value: unknown) => {
   const kind = (value as { kind?: unknown } | null)?.kind
-  return typeof kind === 'string' && Object.hasOwn(MARK_SCHEMAS, kind) ? MARK_SCHEMAS[kind as Mark['kind']] : unknownMark
+  return typeof kind === 'string' && Object.hasOwn(MARK_SCHEMAS, kind)
+    ? MARK_SCHEMAS[kind as Mark['kind']]
+    : unknownMark
 })
 
 /** Answers by sign: only signs that can be asked about. */
-const answersSchema = object(Object.fromEntries(SIGNS.filter(sign => sign.ask !== null).map(({ id }) =>
-  [id, string<'yes' | 'no'>().strict().optional().oneOf(['yes', 'no'], '${path} is yes or no')])))
-  .exact('${properties} is nothing that is asked').default(undefined).optional()
+const answersSchema = object(
+  Object.fromEntries(
+    SIGNS.filter(sign => sign.ask !== null).map(({ id }) => [
+      id,
+      string<'yes' | 'no'>().strict().optional().oneOf(['yes', 'no'], '${path} is yes or no'),
+    ]),
+  ),
+)
+  .exact('${properties} is nothing that is asked')
+  .default(undefined)
+  .optional()
 
 /**
  * The coupon document as it crosses the wire. Besides the shape it checks that everything lies where it can:
- * a piece that can be welded so, beads on it and of a pass it has, marks on their bead, spans the right way round, ids used once.
+ * a piece that can be welded so, beads on it and of a pass it has, marks on their bead, spans the right way round,
+ * ids used once.
  */
 export const couponSchema = object({
   schema: number().strict().required().oneOf([1], '${path} is version 1'),
@@ -107,30 +169,52 @@ export const couponSchema = object({
   ticket: ticketSchema.required(),
   passes: passesSchema,
   fitUp: fitUpSchema,
-  beads: array(beadSchema.required()).strict().required().min(1, 'A coupon has at least one bead').max(MOST_BEADS, `A coupon has at most ${MOST_BEADS} beads`),
+  beads: array(beadSchema.required())
+    .strict()
+    .required()
+    .min(1, 'A coupon has at least one bead')
+    .max(MOST_BEADS, `A coupon has at most ${MOST_BEADS} beads`),
   marks: array(markSchema).strict().required().max(MOST_MARKS, `A coupon has at most ${MOST_MARKS} marks`),
   cleanUp: degree(),
   notes: string().strict().defined().max(MOST_NOTES, `\${path} is at most ${MOST_NOTES} characters`),
   advised: string().strict().optional().max(400, '${path} is at most 400 characters'),
   answers: answersSchema,
-  trueCause: string().strict().optional().oneOf(CAUSES.map(cause => cause.id), '${path} is no cause that is kept'),
+  trueCause: string()
+    .strict()
+    .optional()
+    .oneOf(
+      CAUSES.map(cause => cause.id),
+      '${path} is no cause that is kept',
+    ),
   nextRun: string().strict().nullable().defined().max(400, '${path} is at most 400 characters'),
-  overrule: object({ verdict: verdict(), reason: label(400) }).nullable().defined(),
-}).exact('${properties} does not belong on a coupon')
+  overrule: object({ verdict: verdict(), reason: label(400) })
+    .nullable()
+    .defined(),
+})
+  .exact('${properties} does not belong on a coupon')
   .test('geometry', '', function (value) {
     const document = value as unknown as CouponDocument
-    const wrong = isWhole(document) ? misfit(document) ?? misplaced(document) : null
-    return wrong ? this.createError({ message: wrong.message, path: this.path ? `${this.path}.${wrong.path}` : wrong.path }) : true
+    const wrong = isWhole(document) ? (misfit(document) ?? misplaced(document)) : null
+    return wrong
+      ? this.createError({ message: wrong.message, path: this.path ? `${this.path}.${wrong.path}` : wrong.path })
+      : true
   })
 
 const ROUNDING = 1e-6
 
-interface Wrong { path: string, message: string }
+interface Wrong {
+  path: string
+  message: string
+}
 
 /** A piece, position, rod and passes that do not go together. */
 function misfit(document: CouponDocument): Wrong | null {
   const [first] = refusals(document)
-  if (first) return { path: first.field === 'piece' || first.field === 'passes' ? first.field : `ticket.${first.field}`, message: first.why }
+  if (first)
+    return {
+      path: first.field === 'piece' || first.field === 'passes' ? first.field : `ticket.${first.field}`,
+      message: first.why,
+    }
   const { piece, passes, beads } = document
   if (isPlate(piece)) return passes ? { path: 'passes', message: 'A plate has no passes' } : null
   if (!passes) return { path: 'passes', message: 'A joint has passes' }
@@ -142,7 +226,11 @@ function misfit(document: CouponDocument): Wrong | null {
 
 /** Whether what the checks across fields look at is there; what is missing has its own message. */
 const isWhole = ({ piece, ticket, passes, beads, marks }: CouponDocument): boolean =>
-  pieceSchema.isValidSync(piece) && ticketSchema.isValidSync(ticket) && passesSchema.isValidSync(passes) && Array.isArray(beads) && Array.isArray(marks)
+  pieceSchema.isValidSync(piece) &&
+  ticketSchema.isValidSync(ticket) &&
+  passesSchema.isValidSync(passes) &&
+  Array.isArray(beads) &&
+  Array.isArray(marks)
 
 function misplaced(document: CouponDocument): Wrong | null {
   const { beads, marks, piece } = document
@@ -153,8 +241,16 @@ function misplaced(document: CouponDocument): Wrong | null {
   for (const [index, bead] of beads.entries()) {
     const path = `beads[${index}]`
     if (bead.toMm <= bead.fromMm) return { path: `${path}.toMm`, message: `Bead ${index + 1} ends before it begins` }
-    if (bead.toMm > strip.lengthMm + ROUNDING) return { path: `${path}.toMm`, message: `Bead ${index + 1} runs off the ${what}, which is ${sizeOf(strip.lengthMm)} mm ${strip.round ? 'round' : 'long'}` }
-    if (bead.offsetMm < 0 || bead.offsetMm > strip.widthMm) return { path: `${path}.offsetMm`, message: `Bead ${index + 1} lies beside the ${what}, which is ${sizeOf(strip.widthMm)} mm wide` }
+    if (bead.toMm > strip.lengthMm + ROUNDING)
+      return {
+        path: `${path}.toMm`,
+        message: `Bead ${index + 1} runs off the ${what}, which is ${sizeOf(strip.lengthMm)} mm ${strip.round ? 'round' : 'long'}`,
+      }
+    if (bead.offsetMm < 0 || bead.offsetMm > strip.widthMm)
+      return {
+        path: `${path}.offsetMm`,
+        message: `Bead ${index + 1} lies beside the ${what}, which is ${sizeOf(strip.widthMm)} mm wide`,
+      }
   }
   const ids = new Set<string>()
   for (const [index, mark] of marks.entries()) {
@@ -165,12 +261,18 @@ function misplaced(document: CouponDocument): Wrong | null {
     const bead = lanes.get(mark.beadId)
     if (!bead) return { path: `${path}.beadId`, message: 'This mark is on no bead of the coupon' }
     if (mark.atMm < bead.fromMm - ROUNDING || mark.atMm > bead.toMm + ROUNDING)
-      return { path: `${path}.atMm`, message: `${mark.atMm} mm is not on its bead, which runs from ${bead.fromMm} to ${bead.toMm} mm` }
+      return {
+        path: `${path}.atMm`,
+        message: `${mark.atMm} mm is not on its bead, which runs from ${bead.fromMm} to ${bead.toMm} mm`,
+      }
     if (mark.kind !== 'flaw') continue
     const { on, name } = DISCONTINUITIES.find(row => row.id === mark.flaw) ?? { on: 'both', name: '' }
-    if (on !== 'both' && (bead.face === 'root') !== (on === 'root')) return { path: `${path}.flaw`, message: `${name} is read on the ${on === 'root' ? 'root side' : 'face'}` }
-    if (mark.toMm < mark.atMm - ROUNDING) return { path: `${path}.toMm`, message: 'The span is turned round: it ends before it begins' }
-    if (mark.toMm > bead.toMm + ROUNDING) return { path: `${path}.toMm`, message: `The span runs past the end of its bead at ${bead.toMm} mm` }
+    if (on !== 'both' && (bead.face === 'root') !== (on === 'root'))
+      return { path: `${path}.flaw`, message: `${name} is read on the ${on === 'root' ? 'root side' : 'face'}` }
+    if (mark.toMm < mark.atMm - ROUNDING)
+      return { path: `${path}.toMm`, message: 'The span is turned round: it ends before it begins' }
+    if (mark.toMm > bead.toMm + ROUNDING)
+      return { path: `${path}.toMm`, message: `The span runs past the end of its bead at ${bead.toMm} mm` }
   }
   return null
 }

@@ -13,16 +13,25 @@ function wrong(set: unknown, why: unknown = 'our code book'): string {
     return (error as ValidationError).inner.map(one => `${one.path}: ${one.message}`).join('\n')
   }
 }
-const line = (change: object) => ({ ...own, criteria: own.criteria.map((one, n) => (n === 2 ? { ...one, ...change } : one)) })
+const line = (change: object) => ({
+  ...own,
+  criteria: own.criteria.map((one, n) => (n === 2 ? { ...one, ...change } : one)),
+})
 
 it.each(SHIPPED_SETS.map(set => [set.name, set]))('%s can be copied, and comes back as it went', (_, set) => {
   const copy = { ...set, supersedes: set.id, retired: false }
   expect(wrong(copy)).toBe('')
-  expect(criteriaSaveSchema.validateSync({ baseVersion: 0, why: 'x', set: JSON.parse(JSON.stringify(copy)) }).set).toEqual(copy)
+  expect(
+    criteriaSaveSchema.validateSync({ baseVersion: 0, why: 'x', set: JSON.parse(JSON.stringify(copy)) }).set,
+  ).toEqual(copy)
 })
 
 it.each([
-  ['a limit under nothing', line({ limit: { is: 'at most', in: -1, mm: 1 } }), /criteria\[2\].limit.in is a number of inches, 0 to 1000/],
+  [
+    'a limit under nothing',
+    line({ limit: { is: 'at most', in: -1, mm: 1 } }),
+    /criteria\[2\].limit.in is a number of inches, 0 to 1000/,
+  ],
   ['a limit nobody keeps', line({ limit: { is: 'roughly' } }), /is no limit that is kept/],
   ['something that is not observed', line({ observed: 'beauty' }), /is not an observation that is kept/],
   ['a line without a clause', line({ clause: ' ' }), /criteria\[2\].clause/],

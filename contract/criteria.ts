@@ -2,32 +2,62 @@ import { array, boolean, lazy, mixed, number, object, string, type Schema } from
 import { OBSERVED, SHIPPED_SETS, type CriteriaSet, type Limit } from '../core/criteria'
 import { label, millimetres, oneOf } from './fields'
 
-const amount = (what: string) => number().strict().required('${path} is missing').test('finite', `\${path} is ${what}, 0 to 1000`, value => value !== undefined && value >= 0 && value <= 1000)
+const amount = (what: string) =>
+  number()
+    .strict()
+    .required('${path} is missing')
+    .test('finite', `\${path} is ${what}, 0 to 1000`, value => value !== undefined && value >= 0 && value <= 1000)
 const inch = () => amount('a number of inches')
 const mm = () => amount('a number of millimetres')
-const share = () => number().strict().required('${path} is missing').min(0, '${path} is 0 or more').max(10, '${path} is at most 10')
+const share = () =>
+  number().strict().required('${path} is missing').min(0, '${path} is 0 or more').max(10, '${path} is at most 10')
 
-const step = object({ to: object({ in: inch(), mm: mm() }).exact().nullable().defined(), under: boolean().strict().required(), in: inch(), mm: mm() }).exact()
+const step = object({
+  to: object({ in: inch(), mm: mm() }).exact().nullable().defined(),
+  under: boolean().strict().required(),
+  in: inch(),
+  mm: mm(),
+}).exact()
 
 const LIMITS: Readonly<Record<Limit['is'], Schema>> = {
   'none': object({ is: oneOf(['none'], 'a limit') }).exact(),
   'at most': object({ is: oneOf(['at most'], 'a limit'), in: inch(), mm: mm() }).exact(),
-  'at most a share': object({ is: oneOf(['at most a share'], 'a limit'), of: oneOf(['thickness', 'width', 'throat'] as const, 'a size'), share: share(), plusMm: mm(), mostMm: millimetres().nullable().defined().min(0) }).exact(),
-  'steps by width': object({ is: oneOf(['steps by width'], 'a limit'), steps: array(step.required()).strict().required().min(1).max(6) }).exact(),
+  'at most a share': object({
+    is: oneOf(['at most a share'], 'a limit'),
+    of: oneOf(['thickness', 'width', 'throat'] as const, 'a size'),
+    share: share(),
+    plusMm: mm(),
+    mostMm: millimetres().nullable().defined().min(0),
+  }).exact(),
+  'steps by width': object({
+    is: oneOf(['steps by width'], 'a limit'),
+    steps: array(step.required()).strict().required().min(1).max(6),
+  }).exact(),
   'less of': object({ is: oneOf(['less of'], 'a limit'), share: share(), in: inch(), mm: mm() }).exact(),
 }
 const limitSchema = lazy((value: unknown) => {
   const is = (value as { is?: unknown } | null)?.is
-  return typeof is === 'string' && Object.hasOwn(LIMITS, is) ? LIMITS[is as Limit['is']] : mixed().required().test('is', '${path} is no limit that is kept', () => false)
+  return typeof is === 'string' && Object.hasOwn(LIMITS, is)
+    ? LIMITS[is as Limit['is']]
+    : mixed()
+        .required()
+        .test('is', '${path} is no limit that is kept', () => false)
 })
 
 const criterionSchema = object({
   id: label(80),
-  observed: oneOf(OBSERVED.map(row => row.id), 'an observation'),
+  observed: oneOf(
+    OBSERVED.map(row => row.id),
+    'an observation',
+  ),
   limit: limitSchema,
   appliesTo: object({
-    weld: string().strict().optional().oneOf(['groove', 'fillet'], '${path} is groove or fillet'), overMm: millimetres().optional().min(0), upToMm: millimetres().optional().min(0),
-  }).exact().required(),
+    weld: string().strict().optional().oneOf(['groove', 'fillet'], '${path} is groove or fillet'),
+    overMm: millimetres().optional().min(0),
+    upToMm: millimetres().optional().min(0),
+  })
+    .exact()
+    .required(),
   clause: label(120),
   certainty: oneOf(['published', 'common practice', 'from memory, check your copy'] as const, 'a grade of certainty'),
 }).exact()
@@ -60,10 +90,26 @@ export const criteriaSaveSchema = object({
   baseVersion: number().strict().required('${path} is missing').integer().min(0),
   why: label(400),
   set: object({
-    id: label(80), name: label(80), edition: label(80),
-    supersedes: string().strict().nullable().defined().oneOf([null, ...SHIPPED_SETS.map(set => set.id)], '${path} is no shipped set'),
+    id: label(80),
+    name: label(80),
+    edition: label(80),
+    supersedes: string()
+      .strict()
+      .nullable()
+      .defined()
+      .oneOf([null, ...SHIPPED_SETS.map(set => set.id)], '${path} is no shipped set'),
     retired: boolean().strict().required(),
-    criteria: array(criterionSchema.required()).strict().required().min(1, 'A set has at least one line').max(60, 'A set has at most 60 lines')
-      .test('once', 'Two lines have the same id', lines => new Set(lines?.map(line => line?.id)).size === (lines?.length ?? 0)),
-  }).exact().required('${path} is missing'),
+    criteria: array(criterionSchema.required())
+      .strict()
+      .required()
+      .min(1, 'A set has at least one line')
+      .max(60, 'A set has at most 60 lines')
+      .test(
+        'once',
+        'Two lines have the same id',
+        lines => new Set(lines?.map(line => line?.id)).size === (lines?.length ?? 0),
+      ),
+  })
+    .exact()
+    .required('${path} is missing'),
 }).exact()

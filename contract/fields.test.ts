@@ -2,14 +2,25 @@ import { describe, expect, it } from 'vitest'
 import { day, label, millimetres, timeOfDay, uuid } from './fields'
 
 describe('a day', () => {
-  it.each(['2000-01-01', '2024-02-29', '2026-12-31', '2100-12-31'])('may be %s', value => expect(day().isValidSync(value)).toBe(true))
-  it.each(['1999-12-31', '2101-01-01', '2100-02-29', '2026-13-01', '2026-04-31', '2026-4-1', 'today', '', 20260101])('may not be %s', value => expect(day().isValidSync(value)).toBe(false))
+  it.each(['2000-01-01', '2024-02-29', '2026-12-31', '2100-12-31'])('may be %s', value =>
+    expect(day().isValidSync(value)).toBe(true),
+  )
+  it.each(['1999-12-31', '2101-01-01', '2100-02-29', '2026-13-01', '2026-04-31', '2026-4-1', 'today', '', 20260101])(
+    'may not be %s',
+    value => expect(day().isValidSync(value)).toBe(false),
+  )
 })
 
 describe('an id', () => {
   it('is a UUID of version 7', () => {
     expect(uuid().isValidSync('01900000-0000-7000-8000-000000000001')).toBe(true)
-    for (const other of ['01900000-0000-4000-8000-000000000001', '01900000-0000-7000-7000-000000000001', '7', "'; DROP TABLE coupon; --"]) expect(uuid().isValidSync(other)).toBe(false)
+    for (const other of [
+      '01900000-0000-4000-8000-000000000001',
+      '01900000-0000-7000-7000-000000000001',
+      '7',
+      "'; DROP TABLE coupon; --",
+    ])
+      expect(uuid().isValidSync(other)).toBe(false)
   })
 })
 
@@ -21,7 +32,13 @@ describe('a label', () => {
 })
 
 describe('a time of day', () => {
-  it.each([['00:00', true], ['23:59', true], ['24:00', false], ['9:30', false], ['12:60', false]])('%s: %s', (value, good) => expect(timeOfDay().isValidSync(value)).toBe(good))
+  it.each([
+    ['00:00', true],
+    ['23:59', true],
+    ['24:00', false],
+    ['9:30', false],
+    ['12:60', false],
+  ])('%s: %s', (value, good) => expect(timeOfDay().isValidSync(value)).toBe(good))
 })
 
 describe('a length', () => {

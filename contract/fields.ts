@@ -8,9 +8,16 @@ const ISO_DAY = /^\d{4}-\d{2}-\d{2}$/
 
 /** A local date, ISO 8601, between 2000 and 2100. */
 export const day = () =>
-  string().strict().test('day', '${path} is a date like 2026-09-14, between 2000 and 2100', value =>
-    value === undefined || value === null
-    || (ISO_DAY.test(value) && value >= FIRST_DAY && value <= LAST_DAY && isCalendarDay(value)))
+  string()
+    .strict()
+    .test(
+      'day',
+      '${path} is a date like 2026-09-14, between 2000 and 2100',
+      value =>
+        value === undefined ||
+        value === null ||
+        (ISO_DAY.test(value) && value >= FIRST_DAY && value <= LAST_DAY && isCalendarDay(value)),
+    )
 
 function isCalendarDay(value: string): boolean {
   const moment = new Date(`${value}T00:00:00Z`)
@@ -19,26 +26,54 @@ function isCalendarDay(value: string): boolean {
 
 /** An id made by UUID v7. */
 export const uuid = () =>
-  string().strict().matches(/^[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/, '${path} is not an id')
+  string()
+    .strict()
+    .matches(/^[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/, '${path} is not an id')
 
 /** A short text a person typed: trimmed, not blank, no control characters. Any script and any sign is welcome. */
 export const label = (most: number) =>
-  string().strict(false).trim().required('${path} is missing').max(most, `\${path} is at most ${most} characters`)
+  string()
+    .strict(false)
+    .trim()
+    .required('${path} is missing')
+    .max(most, `\${path} is at most ${most} characters`)
     .matches(/^[^\p{Cc}]*$/u, '${path} holds characters that cannot be shown')
 
 /** A time of day, `18:30`. */
-export const timeOfDay = () => string().strict().matches(/^([01]\d|2[0-3]):[0-5]\d$/, '${path} is a time like 18:30')
+export const timeOfDay = () =>
+  string()
+    .strict()
+    .matches(/^([01]\d|2[0-3]):[0-5]\d$/, '${path} is a time like 18:30')
 
 /** A finite length in millimetres. */
-export const millimetres = () => number().strict().typeError('${path} is a number of millimetres').test(
-  'finite', '${path} is a number of millimetres', value => value === undefined || value === null || Number.isFinite(value))
+export const millimetres = () =>
+  number()
+    .strict()
+    .typeError('${path} is a number of millimetres')
+    .test(
+      'finite',
+      '${path} is a number of millimetres',
+      value => value === undefined || value === null || Number.isFinite(value),
+    )
 
 /** One of some words. */
 export const oneOf = <T extends string>(values: readonly T[], what: string) =>
-  string<T>().strict().required('${path} is missing').oneOf([...values], `\${path} is not ${what} that is kept; choose from ${values.join(', ')}`)
+  string<T>()
+    .strict()
+    .required('${path} is missing')
+    .oneOf([...values], `\${path} is not ${what} that is kept; choose from ${values.join(', ')}`)
 
 /** An id made from a place or by a browser. */
-export const key = () => string().strict().required().matches(/^[\w-]{1,64}$/, '${path} is not an id')
+export const key = () =>
+  string()
+    .strict()
+    .required()
+    .matches(/^[\w-]{1,64}$/, '${path} is not an id')
 
 export const amperes = () =>
-  number().strict().required('${path} is missing').integer('${path} is a whole number of amperes').min(10, '${path} is at least 10 A').max(500, '${path} is at most 500 A')
+  number()
+    .strict()
+    .required('${path} is missing')
+    .integer('${path} is a whole number of amperes')
+    .min(10, '${path} is at least 10 A')
+    .max(500, '${path} is at most 500 A')

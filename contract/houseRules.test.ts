@@ -10,7 +10,9 @@ async function faults(rules: unknown): Promise<Record<string, string>> {
     return {}
   } catch (error) {
     const { inner, path, message } = error as ValidationError
-    return Object.fromEntries((inner.length > 0 ? inner : [{ path, message }]).map(one => [one.path ?? '', one.message]))
+    return Object.fromEntries(
+      (inner.length > 0 ? inner : [{ path, message }]).map(one => [one.path ?? '', one.message]),
+    )
   }
 }
 const changed = (path: string, value: unknown) => writeRule(DEFAULT_HOUSE_RULES, path, value)
@@ -24,11 +26,17 @@ describe('house rules on the wire', () => {
   })
 
   it.each([
-    ['overlap', { low: 0.3, high: 2 }, 'overlap.high', 'from 10 % to 80 %'], ['overlap', { low: 0.6, high: 0.4 }, 'overlap', 'low end'], ['pass.starts', -1, 'pass.starts', 'from 0 % to 100 %'],
-    ['stubMm', 0, 'stubMm', 'from 1/2 in to 8 in'], ['ways.cooling', 'in the sea', 'ways.cooling', 'choose from quench practice plates'], ['goodInARow', 2.5, 'goodInARow', 'whole number'],
-    ['unit', 'furlong', 'unit', 'choose from in; mm'], ['exposureHours', 'long', 'exposureHours', 'from 0.5 h to 12 h'],
+    ['overlap', { low: 0.3, high: 2 }, 'overlap.high', 'from 10 % to 80 %'],
+    ['overlap', { low: 0.6, high: 0.4 }, 'overlap', 'low end'],
+    ['pass.starts', -1, 'pass.starts', 'from 0 % to 100 %'],
+    ['stubMm', 0, 'stubMm', 'from 1/2 in to 8 in'],
+    ['ways.cooling', 'in the sea', 'ways.cooling', 'choose from quench practice plates'],
+    ['goodInARow', 2.5, 'goodInARow', 'whole number'],
+    ['unit', 'furlong', 'unit', 'choose from in; mm'],
+    ['exposureHours', 'long', 'exposureHours', 'from 0.5 h to 12 h'],
     ['beadWidth', { by: 'core diameter', low: 3, high: 2 }, 'beadWidth.high', 'not under the narrowest, 3 × core'],
-    ['windows', [{ ...WINDOW, highA: 90 }], 'windows[0].highA', 'ends over where it begins'], ['windows', [WINDOW, WINDOW], 'windows', 'same rod'],
+    ['windows', [{ ...WINDOW, highA: 90 }], 'windows[0].highA', 'ends over where it begins'],
+    ['windows', [WINDOW, WINDOW], 'windows', 'same rod'],
     ['windows', [{ ...WINDOW, classification: 'E1' }], 'windows[0].classification', 'a rod that is kept'],
   ])('%s of %j is refused at its field, with what would be right', async (path, value, at, words) => {
     expect((await faults(changed(path, value)))[at]).toContain(words)
@@ -45,7 +53,9 @@ describe('house rules on the wire', () => {
   })
 
   it('asks why a version is saved', async () => {
-    await expect(rulesSaveSchema.validate({ baseVersion: 1, why: ' ', rules: DEFAULT_HOUSE_RULES })).rejects.toThrow(/why is missing/)
+    await expect(rulesSaveSchema.validate({ baseVersion: 1, why: ' ', rules: DEFAULT_HOUSE_RULES })).rejects.toThrow(
+      /why is missing/,
+    )
   })
 })
 
@@ -59,9 +69,14 @@ describe('a file of house rules', () => {
     const read = await readRulesFile(JSON.stringify({ format: 'fusilis-house-rules', rules: older }))
     expect((read as { rules: HouseRules }).rules.arcCores).toBe(arcCores)
   })
-  it.each([['not json', /not JSON/], ['{"format":"other"}', /does not hold/], ['null', /does not hold/], [writeRulesFile(changed('overlap', { low: 0.3, high: 9 })), /from 10 % to 80 %/], [writeRulesFile(changed('pass', null)), /./]])(
-    'says what is wrong with %.30s', async (text, words) => {
-      const read = await readRulesFile(text)
-      expect('faults' in read && read.faults.map(fault => fault.message).join()).toMatch(words)
-    })
+  it.each([
+    ['not json', /not JSON/],
+    ['{"format":"other"}', /does not hold/],
+    ['null', /does not hold/],
+    [writeRulesFile(changed('overlap', { low: 0.3, high: 9 })), /from 10 % to 80 %/],
+    [writeRulesFile(changed('pass', null)), /./],
+  ])('says what is wrong with %.30s', async (text, words) => {
+    const read = await readRulesFile(text)
+    expect('faults' in read && read.faults.map(fault => fault.message).join()).toMatch(words)
+  })
 })

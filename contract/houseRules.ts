@@ -1,5 +1,15 @@
 import { array, lazy, number, object, string, ValidationError, type AnyObject, type Schema } from 'yup'
-import { completeRules, DEFAULT_HOUSE_RULES, rulesCatalogue, sayQuantity, sayRange, writeRule, type Between, type HouseRules, type RuleLine } from '../core/house'
+import {
+  completeRules,
+  DEFAULT_HOUSE_RULES,
+  rulesCatalogue,
+  sayQuantity,
+  sayRange,
+  writeRule,
+  type Between,
+  type HouseRules,
+  type RuleLine,
+} from '../core/house'
 import { ELECTRODES, PAD_POSITIONS, ROD_SIZES } from '../core/trade'
 import type { LengthUnit } from '../core/units'
 import { label } from './fields'
@@ -16,24 +26,64 @@ function numberOf(line: Extract<RuleLine, { quantity: unknown }>, unit: LengthUn
 }
 
 function schemaOf(line: RuleLine, unit: LengthUnit): Schema {
-  if (line.kind === 'choice') return string().strict().required(`${line.name} is missing`).oneOf([...line.choices], `${line.name}: choose from ${sayRange(line, unit)}`)
+  if (line.kind === 'choice')
+    return string()
+      .strict()
+      .required(`${line.name} is missing`)
+      .oneOf([...line.choices], `${line.name}: choose from ${sayRange(line, unit)}`)
   if (line.kind === 'number') return numberOf(line, unit)
-  return object({ low: numberOf(line, unit), high: numberOf(line, unit) }).exact().required(`${line.name} is missing`)
-    .test('order', `${line.name}: the low end is not over the high one`, value => !value || Number((value as Between).low) <= Number((value as Between).high))
+  return object({ low: numberOf(line, unit), high: numberOf(line, unit) })
+    .exact()
+    .required(`${line.name} is missing`)
+    .test(
+      'order',
+      `${line.name}: the low end is not over the high one`,
+      value => !value || Number((value as Between).low) <= Number((value as Between).high),
+    )
 }
 
 const windowSchema = object({
-  classification: string().strict().required().oneOf(ELECTRODES.map(row => row.classification), 'Choose a rod that is kept'),
-  diameterMm: number().strict().required().test('size', 'Choose a size that is kept', value => ROD_SIZES.some(size => Math.abs(size.diameterMm - (value ?? 0)) < 0.01)),
-  position: string().strict().required().oneOf(PAD_POSITIONS.map(row => row.id), 'Choose a position that is kept'),
-  lowA: number().strict().required().integer().min(10, 'A window begins at 10 A or more').max(500, 'A window begins at 500 A at most'),
-  highA: number().strict().required().integer().max(500, 'A window ends at 500 A at most').test('order', 'A window ends over where it begins', function (value) {
-    return value === undefined || value > Number(this.parent.lowA)
-  }),
+  classification: string()
+    .strict()
+    .required()
+    .oneOf(
+      ELECTRODES.map(row => row.classification),
+      'Choose a rod that is kept',
+    ),
+  diameterMm: number()
+    .strict()
+    .required()
+    .test('size', 'Choose a size that is kept', value =>
+      ROD_SIZES.some(size => Math.abs(size.diameterMm - (value ?? 0)) < 0.01),
+    ),
+  position: string()
+    .strict()
+    .required()
+    .oneOf(
+      PAD_POSITIONS.map(row => row.id),
+      'Choose a position that is kept',
+    ),
+  lowA: number()
+    .strict()
+    .required()
+    .integer()
+    .min(10, 'A window begins at 10 A or more')
+    .max(500, 'A window begins at 500 A at most'),
+  highA: number()
+    .strict()
+    .required()
+    .integer()
+    .max(500, 'A window ends at 500 A at most')
+    .test('order', 'A window ends over where it begins', function (value) {
+      return value === undefined || value > Number(this.parent.lowA)
+    }),
 }).exact()
 
-const windowsSchema = array(windowSchema.required()).strict().required('windows are missing').max(MOST_WINDOWS, `At most ${MOST_WINDOWS} windows`)
-  .test('once', 'Two windows are for the same rod, size and position', (rows) => {
+const windowsSchema = array(windowSchema.required())
+  .strict()
+  .required('windows are missing')
+  .max(MOST_WINDOWS, `At most ${MOST_WINDOWS} windows`)
+  .test('once', 'Two windows are for the same rod, size and position', rows => {
     const keys = (rows ?? []).map(row => `${row.classification} ${row.diameterMm} ${row.position}`)
     return new Set(keys).size === keys.length
   })
@@ -49,17 +99,32 @@ function rulesShape(value: unknown): Schema {
     if (inner === undefined) shape[key] = schemaOf(line, unit)
     else shape[key] = { ...(shape[key] as Record<string, Schema> | undefined), [inner]: schemaOf(line, unit) }
   }
-  return object(Object.fromEntries(Object.entries(shape).map(([key, schema]) => [key, isSchema(schema) ? schema : object(schema).exact().required(`${key} is missing`)])))
-    .exact('${properties} does not belong in house rules').required('The rules are missing')
+  return object(
+    Object.fromEntries(
+      Object.entries(shape).map(([key, schema]) => [
+        key,
+        isSchema(schema) ? schema : object(schema).exact().required(`${key} is missing`),
+      ]),
+    ),
+  )
+    .exact('${properties} does not belong in house rules')
+    .required('The rules are missing')
     .test('width', '', function (checked: AnyObject) {
       const width = checked.beadWidth as HouseRules['beadWidth'] | undefined
       if (!width || (width.by === 'length' ? width.lowMm <= width.highMm : width.low <= width.high)) return true
-      const [low, high] = width.by === 'length' ? [sayQuantity(width.lowMm, 'length', unit), 'beadWidth.highMm'] : [sayQuantity(width.low, 'core diameters', unit), 'beadWidth.high']
-      return this.createError({ path: this.path ? `${this.path}.${high}` : high, message: `Widest bead: not under the narrowest, ${low}` })
+      const [low, high] =
+        width.by === 'length'
+          ? [sayQuantity(width.lowMm, 'length', unit), 'beadWidth.highMm']
+          : [sayQuantity(width.low, 'core diameters', unit), 'beadWidth.high']
+      return this.createError({
+        path: this.path ? `${this.path}.${high}` : high,
+        message: `Widest bead: not under the narrowest, ${low}`,
+      })
     })
 }
 
-const isSchema = (value: Schema | Record<string, Schema>): value is Schema => typeof (value as Schema).validate === 'function'
+const isSchema = (value: Schema | Record<string, Schema>): value is Schema =>
+  typeof (value as Schema).validate === 'function'
 
 /** House rules as they cross the wire: every line present, inside its range, and nothing else. */
 export const houseRulesSchema = lazy(rulesShape)
@@ -88,21 +153,38 @@ export function writeRulesFile(rules: HouseRules): string {
 export type RulesFileRead = { readonly rules: HouseRules } | { readonly faults: readonly FieldError[] }
 
 /**
- * Reads a file of house rules. Lines it lacks, from before they existed, get their default; anything wrong is named line by line, and nothing is taken.
+ * Reads a file of house rules. Lines it lacks, from before they existed, get their default; anything wrong is named
+ * line by line, and nothing is taken.
  */
 export async function readRulesFile(text: string): Promise<RulesFileRead> {
-  let file: { format?: unknown, rules?: unknown }
+  let file: { format?: unknown; rules?: unknown }
   try {
     file = JSON.parse(text) as typeof file
   } catch {
     return { faults: [{ path: '', message: 'This file is not JSON' }] }
   }
-  if (file === null || typeof file !== 'object' || file.format !== FORMAT || typeof file.rules !== 'object' || file.rules === null)
+  if (
+    file === null ||
+    typeof file !== 'object' ||
+    file.format !== FORMAT ||
+    typeof file.rules !== 'object' ||
+    file.rules === null
+  )
     return { faults: [{ path: 'format', message: 'This file does not hold house rules' }] }
   try {
-    return { rules: await houseRulesSchema.validate(completeRules(file.rules as Partial<HouseRules>), { abortEarly: false }) as HouseRules }
+    return {
+      rules: (await houseRulesSchema.validate(completeRules(file.rules as Partial<HouseRules>), {
+        abortEarly: false,
+      })) as HouseRules,
+    }
   } catch (error) {
-    if (!(error instanceof ValidationError)) return { faults: [{ path: '', message: 'This file does not hold house rules' }] }
-    return { faults: (error.inner.length > 0 ? error.inner : [error]).map(one => ({ path: one.path ?? '', message: one.message })) }
+    if (!(error instanceof ValidationError))
+      return { faults: [{ path: '', message: 'This file does not hold house rules' }] }
+    return {
+      faults: (error.inner.length > 0 ? error.inner : [error]).map(one => ({
+        path: one.path ?? '',
+        message: one.message,
+      })),
+    }
   }
 }

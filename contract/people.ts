@@ -27,17 +27,29 @@ export interface Section extends SectionFields {
 
 export const sectionSchema = object({
   name: label(80),
-  meetings: array(object({
-    weekday: string<Weekday>().strict().required().oneOf([...WEEKDAYS], '${path} is one of Mon to Sun'),
-    from: timeOfDay().required('${path} is missing'),
-    to: timeOfDay().required('${path} is missing').test('after', 'A meeting ends after it begins', function (to) {
-      return !to || !this.parent.from || to > this.parent.from
-    }),
-  }).required()).strict().required().max(14, 'A section meets at most 14 times a week'),
+  meetings: array(
+    object({
+      weekday: string<Weekday>()
+        .strict()
+        .required()
+        .oneOf([...WEEKDAYS], '${path} is one of Mon to Sun'),
+      from: timeOfDay().required('${path} is missing'),
+      to: timeOfDay()
+        .required('${path} is missing')
+        .test('after', 'A meeting ends after it begins', function (to) {
+          return !to || !this.parent.from || to > this.parent.from
+        }),
+    }).required(),
+  )
+    .strict()
+    .required()
+    .max(14, 'A section meets at most 14 times a week'),
   termFrom: day().required('${path} is missing'),
-  termTo: day().required('${path} is missing').test('after', 'The term ends after it begins', function (to) {
-    return !to || !this.parent.termFrom || to > this.parent.termFrom
-  }),
+  termTo: day()
+    .required('${path} is missing')
+    .test('after', 'The term ends after it begins', function (to) {
+      return !to || !this.parent.termFrom || to > this.parent.termFrom
+    }),
 }).exact()
 
 export interface StudentFields {
@@ -53,8 +65,16 @@ export interface Student extends StudentFields {
   readonly id: string
 }
 
-const hand = () => string<Hand>().strict().required('${path} is missing').oneOf(['right', 'left'], '${path} is right or left')
-const booth = () => number().strict().nullable().defined().integer('${path} is a whole number').min(1, '${path} is 1 or more').max(999, '${path} is at most 999')
+const hand = () =>
+  string<Hand>().strict().required('${path} is missing').oneOf(['right', 'left'], '${path} is right or left')
+const booth = () =>
+  number()
+    .strict()
+    .nullable()
+    .defined()
+    .integer('${path} is a whole number')
+    .min(1, '${path} is 1 or more')
+    .max(999, '${path} is at most 999')
 
 export const studentSchema = object({
   name: label(80),
@@ -68,8 +88,15 @@ export const studentSchema = object({
 /** Students read from a file; all go in or none. */
 export const rosterImportSchema = object({
   sectionId: uuid().required('${path} is missing'),
-  students: array(object({ name: label(80), hand: hand(), startDate: day().required('${path} is missing'), booth: booth() }).exact().required())
-    .strict().required().min(1, 'There is nobody to import').max(500, 'At most 500 students at a time'),
+  students: array(
+    object({ name: label(80), hand: hand(), startDate: day().required('${path} is missing'), booth: booth() })
+      .exact()
+      .required(),
+  )
+    .strict()
+    .required()
+    .min(1, 'There is nobody to import')
+    .max(500, 'At most 500 students at a time'),
 }).exact()
 
 export interface RosterImport {
@@ -79,17 +106,37 @@ export interface RosterImport {
 
 const PASSWORD_LEAST = 10
 
-const username = () => string().strict(false).trim().lowercase().required('${path} is missing')
-  .matches(/^[a-z0-9][a-z0-9._-]{1,39}$/, '${path} is 2 to 40 letters, digits, dots or dashes')
-const password = () => string().strict().required('${path} is missing').min(PASSWORD_LEAST, `\${path} is at least ${PASSWORD_LEAST} characters`).max(200, '${path} is at most 200 characters')
+const username = () =>
+  string()
+    .strict(false)
+    .trim()
+    .lowercase()
+    .required('${path} is missing')
+    .matches(/^[a-z0-9][a-z0-9._-]{1,39}$/, '${path} is 2 to 40 letters, digits, dots or dashes')
+const password = () =>
+  string()
+    .strict()
+    .required('${path} is missing')
+    .min(PASSWORD_LEAST, `\${path} is at least ${PASSWORD_LEAST} characters`)
+    .max(200, '${path} is at most 200 characters')
 
 export const signInSchema = object({
-  username: string().strict(false).trim().lowercase().required('Type your user name').max(80, 'That user name is too long'),
+  username: string()
+    .strict(false)
+    .trim()
+    .lowercase()
+    .required('Type your user name')
+    .max(80, 'That user name is too long'),
   password: string().strict().required('Type your password').max(200, 'That password is too long'),
 }).exact()
 
 /** The first lead instructor of a new school. */
-export const firstLeadSchema = object({ school: label(80), name: label(80), username: username(), password: password() }).exact()
+export const firstLeadSchema = object({
+  school: label(80),
+  name: label(80),
+  username: username(),
+  password: password(),
+}).exact()
 
 export interface AccountFields {
   readonly name: string
@@ -106,10 +153,16 @@ export interface Account extends AccountFields {
 const accountShape = {
   name: label(80),
   username: username(),
-  role: string<Role>().strict().required('${path} is missing').oneOf(['lead', 'instructor', 'student'], '${path} is lead, instructor or student'),
-  studentId: uuid().nullable().defined().test('student', 'Choose the student whose account this is', function (id) {
-    return this.parent.role === 'student' ? id !== null : id === null
-  }),
+  role: string<Role>()
+    .strict()
+    .required('${path} is missing')
+    .oneOf(['lead', 'instructor', 'student'], '${path} is lead, instructor or student'),
+  studentId: uuid()
+    .nullable()
+    .defined()
+    .test('student', 'Choose the student whose account this is', function (id) {
+      return this.parent.role === 'student' ? id !== null : id === null
+    }),
   active: boolean().strict().required(),
 }
 export const newAccountSchema = object({ ...accountShape, password: password() }).exact()
@@ -125,13 +178,18 @@ export interface Me {
 
 /** A student on the floor: who, where, and how the last coupon came out. */
 export interface FloorStudent extends Student {
-  readonly last: null | (RunAgain & {
-    readonly couponId: string
-    readonly classDay: string
-    readonly savedAt: string
-    readonly verdict: Verdict
-    readonly nextRun: string
-  })
-  /** The coupon that the student has read already and that waits for the instructor, as it lies, without the student's marks. */
-  readonly selfRead: null | { readonly couponId: string, readonly document: CouponDocument }
+  readonly last:
+    | null
+    | (RunAgain & {
+        readonly couponId: string
+        readonly classDay: string
+        readonly savedAt: string
+        readonly verdict: Verdict
+        readonly nextRun: string
+      })
+  /**
+   * The coupon that the student has read already and that waits for the instructor, as it lies, without the
+   * student's marks.
+   */
+  readonly selfRead: null | { readonly couponId: string; readonly document: CouponDocument }
 }

@@ -7,49 +7,96 @@ import { PIECES, POSITIONS, positionsFor, type PieceKind } from '../core/trade'
 import { key, label, oneOf, uuid } from './fields'
 import type { Student } from './people'
 
-const whole = (low: number, high: number) => number().strict().required('${path} is missing').integer('${path} is a whole number').min(low, `\${path} is at least ${low}`).max(high, `\${path} is at most ${high}`)
-const share = () => number().strict().required('${path} is missing').moreThan(0, '${path} is over 0').lessThan(1, '${path} is under 1')
-const element = () => oneOf(ELEMENTS.map(row => row.id), 'an element')
+const whole = (low: number, high: number) =>
+  number()
+    .strict()
+    .required('${path} is missing')
+    .integer('${path} is a whole number')
+    .min(low, `\${path} is at least ${low}`)
+    .max(high, `\${path} is at most ${high}`)
+const share = () =>
+  number().strict().required('${path} is missing').moreThan(0, '${path} is over 0').lessThan(1, '${path} is under 1')
+const element = () =>
+  oneOf(
+    ELEMENTS.map(row => row.id),
+    'an element',
+  )
 
 const RULES: Readonly<Record<SignOffRule['by'], Schema>> = {
   'in a row': object({ by: string().required(), good: whole(1, 20).nullable().defined() }).exact(),
   'of the last': object({
-    by: string().required(), good: whole(1, 12), last: whole(1, 12).test('most', 'last is not under good', function (value) { return value >= Number(this.parent.good) }),
+    by: string().required(),
+    good: whole(1, 12),
+    last: whole(1, 12).test('most', 'last is not under good', function (value) {
+      return value >= Number(this.parent.good)
+    }),
   }).exact(),
   'enough evidence': object({ by: string().required(), element: element(), rate: share(), sure: share() }).exact(),
   'LC-CUSUM': object({
-    by: string().required(), element: element(), acceptable: share(), limit: number().strict().required().min(0.5, '${path} is at least 0.5').max(5, '${path} is at most 5'),
-    unacceptable: share().test('order', 'unacceptable is over acceptable', function (value) { return value > Number(this.parent.acceptable) }),
+    by: string().required(),
+    element: element(),
+    acceptable: share(),
+    limit: number().strict().required().min(0.5, '${path} is at least 0.5').max(5, '${path} is at most 5'),
+    unacceptable: share().test('order', 'unacceptable is over acceptable', function (value) {
+      return value > Number(this.parent.acceptable)
+    }),
   }).exact(),
 }
 const signOffRule = lazy((value: unknown) => {
   const by = (value as { by?: unknown } | null)?.by
-  return typeof by === 'string' && Object.hasOwn(RULES, by) ? RULES[by as SignOffRule['by']] : mixed().required().test('by', '${path} is no rule that is kept', () => false)
+  return typeof by === 'string' && Object.hasOwn(RULES, by)
+    ? RULES[by as SignOffRule['by']]
+    : mixed()
+        .required()
+        .test('by', '${path} is no rule that is kept', () => false)
 })
 
 const rungSchema = object({
-  id: key(), name: label(60), piece: oneOf(PIECES.map(row => row.kind), 'a piece'),
-  position: oneOf(POSITIONS.map(row => row.id), 'a position').test('fits', '${path} does not go with the piece', function (value) {
-    return !PIECES.some(row => row.kind === this.parent.piece) || positionsFor(this.parent.piece as PieceKind).includes(value)
+  id: key(),
+  name: label(60),
+  piece: oneOf(
+    PIECES.map(row => row.kind),
+    'a piece',
+  ),
+  position: oneOf(
+    POSITIONS.map(row => row.id),
+    'a position',
+  ).test('fits', '${path} does not go with the piece', function (value) {
+    return (
+      !PIECES.some(row => row.kind === this.parent.piece) ||
+      positionsFor(this.parent.piece as PieceKind).includes(value)
+    )
   }),
-  open: boolean().strict().required(), rods: oneOf(['new', 'stubs'] as const, 'a choice of rods'), hand: oneOf(['own', 'other'] as const, 'a hand'), coupons: whole(1, 60),
-  needs: array(key()).strict().required().max(10, 'A rung needs at most 10 others'), trains: array(element().required()).strict().required().max(ELEMENTS.length),
-  signOff: signOffRule, retired: boolean().strict().required(),
+  open: boolean().strict().required(),
+  rods: oneOf(['new', 'stubs'] as const, 'a choice of rods'),
+  hand: oneOf(['own', 'other'] as const, 'a hand'),
+  coupons: whole(1, 60),
+  needs: array(key()).strict().required().max(10, 'A rung needs at most 10 others'),
+  trains: array(element().required()).strict().required().max(ELEMENTS.length),
+  signOff: signOffRule,
+  retired: boolean().strict().required(),
 }).exact()
 
 export const ladderSchema = object({
   name: label(80),
   rungs: array(rungSchema.required()).strict().required('rungs are missing').max(80, 'A ladder has at most 80 rungs'),
-}).exact().test('sound', '', function (value) {
-  const [fault] = Array.isArray(value?.rungs) && value.rungs.every(rung => Array.isArray(rung?.needs) && rung.signOff) ? ladderFaults(value as unknown as Ladder) : []
-  return fault ? this.createError({ path: this.path ? `${this.path}.${fault.path}` : fault.path, message: fault.message }) : true
 })
+  .exact()
+  .test('sound', '', function (value) {
+    const [fault] =
+      Array.isArray(value?.rungs) && value.rungs.every(rung => Array.isArray(rung?.needs) && rung.signOff)
+        ? ladderFaults(value as unknown as Ladder)
+        : []
+    return fault
+      ? this.createError({ path: this.path ? `${this.path}.${fault.path}` : fault.path, message: fault.message })
+      : true
+  })
 
 /** The ladder in force. Version 1 is the shipped one, saved by nobody. */
 export interface LadderVersion {
   readonly version: number
   readonly ladder: Ladder
-  readonly saved: { readonly at: string, readonly by: string, readonly why: string } | null
+  readonly saved: { readonly at: string; readonly by: string; readonly why: string } | null
 }
 export const FIRST_LADDER: LadderVersion = { version: 1, ladder: FULL_LADDER, saved: null }
 
@@ -59,7 +106,11 @@ export interface LadderSave {
   readonly why: string
   readonly ladder: Ladder
 }
-export const ladderSaveSchema = object({ baseVersion: whole(1, 1e9), why: label(400), ladder: ladderSchema.required('${path} is missing') }).exact()
+export const ladderSaveSchema = object({
+  baseVersion: whole(1, 1e9),
+  why: label(400),
+  ladder: ladderSchema.required('${path} is missing'),
+}).exact()
 
 /** The body of `PUT /api/sign-offs/:id`. `why` may be empty where the rule is met and the time is right. */
 export interface SignOffSave {
@@ -67,7 +118,11 @@ export interface SignOffSave {
   readonly rungId: string
   readonly why: string
 }
-export const signOffSchema = object({ studentId: uuid().required('${path} is missing'), rungId: key(), why: string().strict(false).trim().defined('${path} is missing').max(400, '${path} is at most 400 characters') }).exact()
+export const signOffSchema = object({
+  studentId: uuid().required('${path} is missing'),
+  rungId: key(),
+  why: string().strict(false).trim().defined('${path} is missing').max(400, '${path} is at most 400 characters'),
+}).exact()
 /** The body of `POST /api/sign-offs/:id/take-back`. */
 export const takeBackSchema = object({ why: label(400) }).exact()
 
@@ -90,7 +145,14 @@ export interface NextPin {
   readonly at: string
 }
 /** The body of `PUT /api/students/:id/pin`; null takes the pin out. */
-export const pinSchema = object({ rungId: string().strict().nullable().defined().matches(/^[\w-]{1,64}$/, '${path} is not an id'), over: string().strict().defined().max(80) }).exact()
+export const pinSchema = object({
+  rungId: string()
+    .strict()
+    .nullable()
+    .defined()
+    .matches(/^[\w-]{1,64}$/, '${path} is not an id'),
+  over: string().strict().defined().max(80),
+}).exact()
 export interface PinSave {
   readonly rungId: string | null
   readonly over: string
@@ -109,13 +171,13 @@ export interface StudentProgress {
   readonly perClass: number
   readonly timetable: Timetable
   /** Bends of this student's tests, and how many of them opened. */
-  readonly bends: { readonly bent: number, readonly opened: number }
+  readonly bends: { readonly bent: number; readonly opened: number }
   readonly pin: NextPin | null
 }
 
 /** A student's row on the Board. */
 export interface BoardRow {
-  readonly student: { readonly id: string, readonly name: string, readonly booth: number | null }
+  readonly student: { readonly id: string; readonly name: string; readonly booth: number | null }
   readonly climb: readonly RungState[]
   /** Local date of the last coupon; null before the first. */
   readonly lastDay: string | null
@@ -138,10 +200,10 @@ export interface ReportRow {
   readonly coupons: number
   /** Length of bead welded, as counted. */
   readonly weldedMm: number
-  readonly signedOff: readonly { readonly rung: string, readonly by: string, readonly at: string }[]
+  readonly signedOff: readonly { readonly rung: string; readonly by: string; readonly at: string }[]
   readonly current: string | null
   /** What the next coupon is expected to bring where the last was run. */
-  readonly rates: readonly { readonly element: string, readonly rate: number, readonly coupons: number }[]
+  readonly rates: readonly { readonly element: string; readonly rate: number; readonly coupons: number }[]
 }
 
 export interface SectionReport {

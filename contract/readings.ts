@@ -25,7 +25,7 @@ export interface ReadingSave {
 /** A coupon as somebody read it blind. */
 export interface BlindReading extends ReadingSave {
   readonly id: string
-  readonly reader: { readonly kind: 'student' | 'instructor', readonly id: string, readonly name: string }
+  readonly reader: { readonly kind: 'student' | 'instructor'; readonly id: string; readonly name: string }
   readonly madeAt: string
 }
 
@@ -35,11 +35,20 @@ export interface HandedIn {
   readonly reference: CouponDocument | null
 }
 
-/** What a student may read: the next coupon, laid out as the last, and those of late not read yet, with the moment (`at`) at which each was last handed in or saved. */
+/**
+ * What a student may read: the next coupon, laid out as the last, and those of late not read yet, with the moment
+ * (`at`) at which each was last handed in or saved.
+ */
 export interface OpenToRead {
   readonly student: Student
   readonly next: RunAgain | null
-  readonly coupons: readonly { readonly couponId: string, readonly classDay: string, readonly at: string, readonly document: CouponDocument, readonly read: readonly Stage[] }[]
+  readonly coupons: readonly {
+    readonly couponId: string
+    readonly classDay: string
+    readonly at: string
+    readonly document: CouponDocument
+    readonly read: readonly Stage[]
+  }[]
 }
 
 /** How one reading agreed with the instructor's. */
@@ -55,11 +64,26 @@ export interface ReadingSummary {
 
 /** How two of the school's readers agree, and what waits for a second reader. */
 export interface ReadersAgreement {
-  readonly pairs: readonly { readonly first: string, readonly second: string, readonly coupons: number, readonly tally: Tally }[]
-  readonly waiting: readonly { readonly couponId: string, readonly classDay: string, readonly student: string, readonly rung: string, readonly readBy: string }[]
+  readonly pairs: readonly {
+    readonly first: string
+    readonly second: string
+    readonly coupons: number
+    readonly tally: Tally
+  }[]
+  readonly waiting: readonly {
+    readonly couponId: string
+    readonly classDay: string
+    readonly student: string
+    readonly rung: string
+    readonly readBy: string
+  }[]
 }
 
-const code = () => string().strict().required('${path} is missing').matches(/^\d{4}$/, '${path} is four digits')
+const code = () =>
+  string()
+    .strict()
+    .required('${path} is missing')
+    .matches(/^\d{4}$/, '${path} is four digits')
 
 /** The body of `PUT /api/students/:id/code`. */
 export const studentCodeSchema = object({ code: code() }).exact()
@@ -73,6 +97,6 @@ export const kioskStudentSchema = object({ studentId: uuid().required('${path} i
 /** The shared tablet: who may read at it, and who does. */
 export interface Kiosk {
   readonly section: string
-  readonly students: readonly { readonly id: string, readonly name: string, readonly hasCode: boolean }[]
+  readonly students: readonly { readonly id: string; readonly name: string; readonly hasCode: boolean }[]
   readonly studentId: string | null
 }

@@ -28,8 +28,8 @@ export interface PadGridCell {
   readonly hand: Hand
   readonly travel: Travel
   readonly coupons: number
-  readonly starts: { readonly tried: number, readonly sound: number }
-  readonly restarts: { readonly tried: number, readonly sound: number }
+  readonly starts: { readonly tried: number; readonly sound: number }
+  readonly restarts: { readonly tried: number; readonly sound: number }
 }
 
 export interface StudentRecord {
@@ -38,10 +38,10 @@ export interface StudentRecord {
   readonly coupons: number
   readonly evidence: readonly EvidenceSum[]
   readonly days: readonly DayPoint[]
-  readonly flaws: readonly { readonly flaw: string, readonly count: number }[]
+  readonly flaws: readonly { readonly flaw: string; readonly count: number }[]
   readonly grid: readonly PadGridCell[]
   /** Causes as instructors said them, the commonest first. */
-  readonly causes: readonly { readonly cause: string, readonly count: number }[]
+  readonly causes: readonly { readonly cause: string; readonly count: number }[]
 }
 
 export interface CouponSummary {
@@ -63,7 +63,7 @@ export interface CouponPage {
 export interface RulesVersion {
   readonly version: number
   readonly rules: HouseRules
-  readonly saved: { readonly at: string, readonly by: string, readonly why: string } | null
+  readonly saved: { readonly at: string; readonly by: string; readonly why: string } | null
 }
 
 export interface Health {
@@ -76,5 +76,10 @@ export interface Health {
 export interface Welcome {
   readonly school: string | null
   readonly needsFirstLead: boolean
-  readonly demo: readonly { readonly username: string, readonly password: string, readonly name: string, readonly role: string }[]
+  readonly demo: readonly {
+    readonly username: string
+    readonly password: string
+    readonly name: string
+    readonly role: string
+  }[]
 }

@@ -52,12 +52,23 @@ interface Rung {
   readonly diameterMm: number
 }
 
-const joint = (rung: string, position: PositionId, piece: Piece, diameterMm = inches(1 / 8)): Rung => ({ rung, position, piece, diameterMm })
+const joint = (rung: string, position: PositionId, piece: Piece, diameterMm = inches(1 / 8)): Rung => ({
+  rung,
+  position,
+  piece,
+  diameterMm,
+})
 
 /** The ladder the made-up school climbs: each rung is left after three good coupons in a row, or after long enough. */
 const RUNGS: readonly Rung[] = [
-  joint('flat pad', '1G', PLATE), joint('square butt', '1G', usualPiece('square butt')), joint('horizontal pad', '2G', PLATE), joint('T fillet 2F', '2F', usualPiece('T')),
-  joint('vertical pad', '3G', PLATE), joint('T fillet 3F', '3F', usualPiece('T')), joint('overhead pad', '4G', PLATE), joint('T fillet 4F', '4F', usualPiece('T')),
+  joint('flat pad', '1G', PLATE),
+  joint('square butt', '1G', usualPiece('square butt')),
+  joint('horizontal pad', '2G', PLATE),
+  joint('T fillet 2F', '2F', usualPiece('T')),
+  joint('vertical pad', '3G', PLATE),
+  joint('T fillet 3F', '3F', usualPiece('T')),
+  joint('overhead pad', '4G', PLATE),
+  joint('T fillet 4F', '4F', usualPiece('T')),
   joint('V with backing 3G', '3G', usualPiece('plate groove'), inches(3 / 32)),
   joint('open root 3G', '3G', usualPiece('plate groove', true), inches(3 / 32)),
   joint('pipe 2G', '2G', usualPiece('pipe butt'), inches(3 / 32)),
@@ -66,17 +77,27 @@ const RUNGS: readonly Rung[] = [
 ]
 /** How long depends on the student. */
 const longEnough = (place: number) => 5 + (place % 4)
-/** Whoever has a habit to unlearn is kept on a rung for longer: in every class somebody pads flat while others are overhead. */
+/**
+ * Whoever has a habit to unlearn is kept on a rung for longer: in every class somebody pads flat while others are
+ * overhead.
+ */
 const LONG_WITH_HABIT = 16
 
-const SECTIONS: readonly { name: string, days: readonly Weekday[], from: string, to: string }[] = [
+const SECTIONS: readonly { name: string; days: readonly Weekday[]; from: string; to: string }[] = [
   { name: 'Evening A', days: ['Mon', 'Wed'], from: '18:00', to: '21:30' },
   { name: 'Evening B', days: ['Tue', 'Thu'], from: '18:00', to: '21:30' },
   { name: 'Day C', days: ['Mon', 'Tue', 'Thu'], from: '08:30', to: '12:00' },
 ]
 
 /** Habits by place on the roster: one long-arcs, one avoids restarts, and so on; the rest have none. */
-const HABITS: Readonly<Record<number, Habit>> = { 0: 'avoids restarts', 1: 'long arc', 3: 'runs hot', 14: 'leans the rod', 20: 'long arc', 29: 'hurries the ends' }
+const HABITS: Readonly<Record<number, Habit>> = {
+  0: 'avoids restarts',
+  1: 'long arc',
+  3: 'runs hot',
+  14: 'leans the rod',
+  20: 'long arc',
+  29: 'hurries the ends',
+}
 const LEFT_HANDED = new Set([2, 13, 30])
 
 const WEEKDAYS: readonly Weekday[] = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat']
@@ -96,19 +117,33 @@ export function growSchool(seed: number, lastDay: string): DemoSection[] {
   const end = new Date(`${lastDay}T00:00:00Z`)
   const start = addDays(end, -7 * WEEKS + 1)
   return SECTIONS.map(({ name, days, from, to }, index) => ({
-    fields: { name, meetings: days.map(weekday => ({ weekday, from, to })), termFrom: isoDay(start), termTo: isoDay(addDays(end, 42)) },
+    fields: {
+      name,
+      meetings: days.map(weekday => ({ weekday, from, to })),
+      termFrom: isoDay(start),
+      termTo: isoDay(addDays(end, 42)),
+    },
     students: STUDENT_NAMES.slice(index * 12, index * 12 + 12).map((student, place) =>
-      growStudent({ name: student, place: index * 12 + place, booth: place + 1, openings: openingsOf(start, end, days, from) }, random)),
+      growStudent(
+        { name: student, place: index * 12 + place, booth: place + 1, openings: openingsOf(start, end, days, from) },
+        random,
+      ),
+    ),
   }))
 }
 
 /** The moments at which a section's classes open, first to last. */
 function openingsOf(start: Date, end: Date, days: readonly Weekday[], from: string): Date[] {
-  const all = Array.from({ length: 7 * WEEKS }, (_, n) => addDays(start, n)).filter(day => day <= end && days.includes(WEEKDAYS[day.getUTCDay()]!))
+  const all = Array.from({ length: 7 * WEEKS }, (_, n) => addDays(start, n)).filter(
+    day => day <= end && days.includes(WEEKDAYS[day.getUTCDay()]!),
+  )
   return all.map(day => new Date(`${isoDay(day)}T${from}:00Z`))
 }
 
-function growStudent({ name, place, booth, openings }: { name: string, place: number, booth: number, openings: readonly Date[] }, random: Random): DemoStudent {
+function growStudent(
+  { name, place, booth, openings }: { name: string; place: number; booth: number; openings: readonly Date[] },
+  random: Random,
+): DemoStudent {
   const learner = drawLearner(random, HABITS[place] ?? null)
   const hand: Hand = LEFT_HANDED.has(place) ? 'left' : 'right'
   const coupons: DemoCoupon[] = []
@@ -120,18 +155,34 @@ function growStudent({ name, place, booth, openings }: { name: string, place: nu
   for (let n = 0; n < total; n++) {
     const { position } = RUNGS[rung]!
     const lies = runAs(position)
-    const ticket = ticketFor(rungFor(n, RUNGS[rung]!), { hand, booth, learner, stubs: n % 6 === 5, cellulosic: RUNGS[rung]!.rung === 'horizontal pad' && n % 4 === 3 }, random)
+    const ticket = ticketFor(
+      rungFor(n, RUNGS[rung]!),
+      { hand, booth, learner, stubs: n % 6 === 5, cellulosic: RUNGS[rung]!.rung === 'horizontal pad' && n % 4 === 3 },
+      random,
+    )
     const meeting = Math.floor((n * openings.length) / total)
     const nth = n - Math.ceil((meeting * total) / openings.length)
-    const savedAt = new Date(openings[meeting]!.getTime() + (20 + nth * BETWEEN_COUPONS + Math.floor(random.uniform() * 35)) * 60_000)
-    const expected = newCoupon({ studentId: '', classDay: isoDay(savedAt), rulesVersion: 2, ...pieceFor(n, RUNGS[rung]!), ticket }, SCHOOL_RULES)
+    const savedAt = new Date(
+      openings[meeting]!.getTime() + (20 + nth * BETWEEN_COUPONS + Math.floor(random.uniform() * 35)) * 60_000,
+    )
+    const expected = newCoupon(
+      { studentId: '', classDay: isoDay(savedAt), rulesVersion: 2, ...pieceFor(n, RUNGS[rung]!), ticket },
+      SCHOOL_RULES,
+    )
     const tries = done.get(lies) ?? 0
-    const document = said(fittedUp(weldCoupon(expected, learner, tries, random, SCHOOL_RULES), seededRandom(1000 * place + n)), learner.habit, n)
+    const document = said(
+      fittedUp(weldCoupon(expected, learner, tries, random, SCHOOL_RULES), seededRandom(1000 * place + n)),
+      learner.habit,
+      n,
+    )
     coupons.push({ document, savedAt })
     done.set(lies, tries + 1)
     onRung += 1
     goodInARow = gradeCoupon(document, SCHOOL_RULES).verdict === 'move on' ? goodInARow + 1 : 0
-    if (rung < RUNGS.length - 1 && (goodInARow >= 3 || onRung >= (learner.habit ? LONG_WITH_HABIT : longEnough(place)))) {
+    if (
+      rung < RUNGS.length - 1 &&
+      (goodInARow >= 3 || onRung >= (learner.habit ? LONG_WITH_HABIT : longEnough(place)))
+    ) {
       rung += 1
       goodInARow = 0
       onRung = 0
@@ -142,31 +193,65 @@ function growStudent({ name, place, booth, openings }: { name: string, place: nu
 
 /** What the instructor saw a habit to be, on every seventh coupon of whoever has one. */
 const SEEN_AS: Readonly<Record<Exclude<Habit, null>, CauseId>> = {
-  'long arc': 'arc long', 'avoids restarts': 'too short in crater', 'runs hot': 'current high', 'leans the rod': 'travel angle', 'hurries the ends': 'crater left',
+  'long arc': 'arc long',
+  'avoids restarts': 'too short in crater',
+  'runs hot': 'current high',
+  'leans the rod': 'travel angle',
+  'hurries the ends': 'crater left',
 }
-const said = (document: CouponDocument, habit: Habit, n: number): CouponDocument => (habit && n % 7 === 3 ? { ...document, trueCause: SEEN_AS[habit] } : document)
+const said = (document: CouponDocument, habit: Habit, n: number): CouponDocument =>
+  habit && n % 7 === 3 ? { ...document, trueCause: SEEN_AS[habit] } : document
 
-/** Grooves come with their fit-up, by a chance of its own, so that nobody welds otherwise for it: gauged at both ends, a 32nd off now and then, one tack in six not feathered. */
+/**
+ * Grooves come with their fit-up, by a chance of its own, so that nobody welds otherwise for it: gauged at both
+ * ends, a 32nd off now and then, one tack in six not feathered.
+ */
 function fittedUp(document: CouponDocument, random: Random): CouponDocument {
   if (!hasGroove(document.piece)) return document
   const { gapMm, landMm, includedDegrees } = document.piece.groove
   const near = (mm: number) => Math.max(0, mm + inches(random.pick([-1, 0, 0, 0, 0, 1]) / 32))
-  const tacks = [inches(1 / 4), seamLength(document.piece) / 2].map(atMm => ({ atMm, lengthMm: inches(1 / 2), feathered: !random.chance(1 / 6) }))
+  const tacks = [inches(1 / 4), seamLength(document.piece) / 2].map(atMm => ({
+    atMm,
+    lengthMm: inches(1 / 2),
+    feathered: !random.chance(1 / 6),
+  }))
   const bare = { leftMm: gapMm, rightMm: gapMm }
-  return { ...document, fitUp: {
-    bare, afterFirstTack: { leftMm: gapMm, rightMm: near(gapMm) }, afterSecondTack: { leftMm: gapMm, rightMm: near(gapMm) }, misalignmentMm: random.chance(0.1) ? inches(3 / 32) : 0,
-    presetDegrees: 3, leftDegrees: random.pick([-1, 0, 1, 2]), bevelDegrees: { left: includedDegrees / 2, right: includedDegrees / 2 }, landMm, tacks, surface: 'bright metal', clamp: 'on bare metal, near',
-  } }
+  return {
+    ...document,
+    fitUp: {
+      bare,
+      afterFirstTack: { leftMm: gapMm, rightMm: near(gapMm) },
+      afterSecondTack: { leftMm: gapMm, rightMm: near(gapMm) },
+      misalignmentMm: random.chance(0.1) ? inches(3 / 32) : 0,
+      presetDegrees: 3,
+      leftDegrees: random.pick([-1, 0, 1, 2]),
+      bevelDegrees: { left: includedDegrees / 2, right: includedDegrees / 2 },
+      landMm,
+      tacks,
+      surface: 'bright metal',
+      clamp: 'on bare metal, near',
+    },
+  }
 }
 
 const isDrill = (n: number) => n < ARC_STRIKE_PLATES || n % 12 === 11
 
 /** A drill goes by its own name, and is run on a plate as the rung lies. */
 const rungFor = (n: number, rung: Rung): Rung =>
-  (isDrill(n) ? { rung: n < ARC_STRIKE_PLATES ? 'arc strikes' : 'restart strip', position: runAs(rung.position), piece: PLATE, diameterMm: inches(1 / 8) } : rung)
+  isDrill(n)
+    ? {
+        rung: n < ARC_STRIKE_PLATES ? 'arc strikes' : 'restart strip',
+        position: runAs(rung.position),
+        piece: PLATE,
+        diameterMm: inches(1 / 8),
+      }
+    : rung
 
-/** The first plates are arc strikes; on stub days there is a restart strip now and then; all else is the rung's own piece, pads growing by a bead. */
-function pieceFor(n: number, rung: Rung): { piece: Piece, beadCount: number } {
+/**
+ * The first plates are arc strikes; on stub days there is a restart strip now and then; all else is the rung's own
+ * piece, pads growing by a bead.
+ */
+function pieceFor(n: number, rung: Rung): { piece: Piece; beadCount: number } {
   if (n < ARC_STRIKE_PLATES) return { piece: { ...PLATE, kind: 'arc-strike plate', everyMm: inches(1) }, beadCount: 12 }
   if (isDrill(n)) return { piece: { ...PLATE, kind: 'restart strip', everyMm: inches(1) }, beadCount: 3 }
   return { piece: rung.piece, beadCount: rung.piece.kind === 'pad' ? 6 + Math.min(4, Math.floor(n / 16)) : 1 }
@@ -182,12 +267,29 @@ interface Slip {
 
 function ticketFor({ rung, position, piece, diameterMm }: Rung, slip: Slip, random: Random): Ticket {
   const classification = slip.cellulosic ? 'E6010' : 'E7018'
-  const { startA } = startCurrent({ classification, diameterMm, position: runAs(position), joint: 'pad', pass: 'bead', thicknessMm: thicknessOf(piece) }, SCHOOL_RULES)
+  const { startA } = startCurrent(
+    {
+      classification,
+      diameterMm,
+      position: runAs(position),
+      joint: 'pad',
+      pass: 'bead',
+      thicknessMm: thicknessOf(piece),
+    },
+    SCHOOL_RULES,
+  )
   const hot = slip.learner.habit === 'runs hot' ? 14 : 0
   const ways = positionOf(position).travel
   return {
-    rung: slip.stubs && rung !== 'restart strip' ? `${rung}, stubs` : rung, position, classification, diameterMm, rods: slip.stubs ? 'stubs' : 'new',
-    currentA: Math.round((startA + hot + 5 * random.normal()) / 5) * 5, polarity: 'DCEP', hand: slip.hand,
-    travel: ways[0] === 'up' ? 'up' : slip.hand === 'left' ? ways[1]! : ways[0]!, booth: slip.booth,
+    rung: slip.stubs && rung !== 'restart strip' ? `${rung}, stubs` : rung,
+    position,
+    classification,
+    diameterMm,
+    rods: slip.stubs ? 'stubs' : 'new',
+    currentA: Math.round((startA + hot + 5 * random.normal()) / 5) * 5,
+    polarity: 'DCEP',
+    hand: slip.hand,
+    travel: ways[0] === 'up' ? 'up' : slip.hand === 'left' ? ways[1]! : ways[0]!,
+    booth: slip.booth,
   }
 }

@@ -5,7 +5,10 @@ import type { Random } from '../core/simulate'
 const PRACTICE = { everyDays: 6, aSitting: 7, named: { first: 0.45, last: 0.88 }, changedToo: 0.85 }
 const A_DAY_MS = 86_400_000
 
-/** A student's answers between two moments, oldest first: sittings of some minutes, shown what the reading room would show. */
+/**
+ * A student's answers between two moments, oldest first: sittings of some minutes, shown what the reading room
+ * would show.
+ */
 export function practiceAnswers(from: Date, to: Date, random: Random): BeadAnswer[] {
   const answers: BeadAnswer[] = []
   for (let day = from; day < to; day = new Date(day.getTime() + PRACTICE.everyDays * A_DAY_MS)) {

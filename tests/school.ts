@@ -10,38 +10,97 @@ export interface School {
   readonly other: Student
 }
 
-const must = <T>(answer: { status: number, body: unknown }): T => {
+const must = <T>(answer: { status: number; body: unknown }): T => {
   if (answer.status >= 300) throw new Error(`${answer.status} ${JSON.stringify(answer.body)}`)
   return answer.body as T
 }
 
-/** A small school of the Gannet Quay kind: one lead, one instructor, a section with two students, one of them with an account. Made once a database. */
+/**
+ * A small school of the Gannet Quay kind: one lead, one instructor, a section with two students, one of them with
+ * an account. Made once a database.
+ */
 export async function foundTestSchool(): Promise<School> {
   const lead = new Visitor()
-  const founded = await lead.ask('POST', '/api/first-lead', { school: 'Gannet Quay Trades Hall', name: 'Maren Holt', username: 'maren', password: PASSWORD })
+  const founded = await lead.ask('POST', '/api/first-lead', {
+    school: 'Gannet Quay Trades Hall',
+    name: 'Maren Holt',
+    username: 'maren',
+    password: PASSWORD,
+  })
   if (founded.status !== 201) await lead.signIn('maren')
   const sections = must<Section[]>(await lead.ask('GET', '/api/sections'))
-  const section = sections.find(one => one.name === 'Evening T') ?? must<Section>(await lead.ask('POST', '/api/sections', {
-    name: 'Evening T', meetings: [{ weekday: 'Mon', from: '18:00', to: '21:00' }], termFrom: '2026-09-01', termTo: '2026-12-18',
-  }))
+  const section =
+    sections.find(one => one.name === 'Evening T') ??
+    must<Section>(
+      await lead.ask('POST', '/api/sections', {
+        name: 'Evening T',
+        meetings: [{ weekday: 'Mon', from: '18:00', to: '21:00' }],
+        termFrom: '2026-09-01',
+        termTo: '2026-12-18',
+      }),
+    )
   const students = must<Student[]>(await lead.ask('GET', `/api/sections/${section.id}/students`))
-  const student = async (name: string, booth: number) => students.find(one => one.name === name)
-    ?? must<Student>(await lead.ask('POST', '/api/students', { name, hand: 'right', sectionId: section.id, startDate: '2026-09-01', booth, active: true }))
+  const student = async (name: string, booth: number) =>
+    students.find(one => one.name === name) ??
+    must<Student>(
+      await lead.ask('POST', '/api/students', {
+        name,
+        hand: 'right',
+        sectionId: section.id,
+        startDate: '2026-09-01',
+        booth,
+        active: true,
+      }),
+    )
   const mine = await student('Oriel Tamsin', 1)
   const other = await student('Pavo Lindqvar', 2)
   const accounts = must<Account[]>(await lead.ask('GET', '/api/accounts'))
   const account = async (username: string, role: string, studentId: string | null) => {
     if (!accounts.some(one => one.username === username))
-      must(await lead.ask('POST', '/api/accounts', { name: username, username, role, studentId, active: true, password: PASSWORD }))
+      must(
+        await lead.ask('POST', '/api/accounts', {
+          name: username,
+          username,
+          role,
+          studentId,
+          active: true,
+          password: PASSWORD,
+        }),
+      )
     return new Visitor().signIn(username)
   }
-  return { lead, instructor: await account('tobias', 'instructor', null), student: await account('oriel', 'student', mine.id), section, mine, other }
+  return {
+    lead,
+    instructor: await account('tobias', 'instructor', null),
+    student: await account('oriel', 'student', mine.id),
+    section,
+    mine,
+    other,
+  }
 }
 
-/** A section of its own with one student, so that a test teaches nobody else's class. Its name sorts after the first section's. */
-export async function addClass(school: School, name: string, studentName: string): Promise<{ section: Section, student: Student }> {
+/**
+ * A section of its own with one student, so that a test teaches nobody else's class. Its name sorts after the first
+ * section's.
+ */
+export async function addClass(
+  school: School,
+  name: string,
+  studentName: string,
+): Promise<{ section: Section; student: Student }> {
   const meetings = [{ weekday: 'Tue', from: '18:00', to: '21:00' }]
-  const section = must<Section>(await school.lead.ask('POST', '/api/sections', { name, meetings, termFrom: '2026-09-01', termTo: '2026-12-18' }))
-  const student = must<Student>(await school.lead.ask('POST', '/api/students', { name: studentName, hand: 'right', sectionId: section.id, startDate: '2026-09-01', booth: 5, active: true }))
+  const section = must<Section>(
+    await school.lead.ask('POST', '/api/sections', { name, meetings, termFrom: '2026-09-01', termTo: '2026-12-18' }),
+  )
+  const student = must<Student>(
+    await school.lead.ask('POST', '/api/students', {
+      name: studentName,
+      hand: 'right',
+      sectionId: section.id,
+      startDate: '2026-09-01',
+      booth: 5,
+      active: true,
+    }),
+  )
   return { section, student }
 }

@@ -10,10 +10,20 @@ export interface Answer<T = Record<string, unknown>> {
 export class Visitor {
   private cookie = ''
 
-  async ask<T = Record<string, unknown>>(method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<Answer<T>> {
+  async ask<T = Record<string, unknown>>(
+    method: string,
+    path: string,
+    body?: unknown,
+    headers: Record<string, string> = {},
+  ): Promise<Answer<T>> {
     const response = await fetch(`${ADDRESS}${path}`, {
       method,
-      headers: { origin: ADDRESS, ...(this.cookie ? { cookie: this.cookie } : {}), ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...headers },
+      headers: {
+        origin: ADDRESS,
+        ...(this.cookie ? { cookie: this.cookie } : {}),
+        ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+        ...headers,
+      },
       body: body === undefined ? undefined : typeof body === 'string' ? body : JSON.stringify(body),
     })
     const set = response.headers.getSetCookie()[0]

@@ -4,7 +4,13 @@ import { useIntervalFn } from '@vueuse/core'
 export function useArcClock() {
   const struckAt = ref<number | null>(null)
   const now = ref(0)
-  const { pause, resume } = useIntervalFn(() => { now.value = performance.now() }, 100, { immediate: false })
+  const { pause, resume } = useIntervalFn(
+    () => {
+      now.value = performance.now()
+    },
+    100,
+    { immediate: false },
+  )
 
   function strike(): void {
     now.value = performance.now()

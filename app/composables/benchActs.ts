@@ -1,5 +1,26 @@
 import { v7 as uuid } from 'uuid'
-import { FAULTS, isFlaw, isTry, moveMark, newFlaw, newReading, newTry, placeAlong, placeOver, putMark, removeMark, setDegree, stretchSpan, tryMeant, turnForm, turnSide, type Mark, type Place, type ReadingKind, type TryMark } from '~~/core/coupon'
+import {
+  FAULTS,
+  isFlaw,
+  isTry,
+  moveMark,
+  newFlaw,
+  newReading,
+  newTry,
+  placeAlong,
+  placeOver,
+  putMark,
+  removeMark,
+  setDegree,
+  stretchSpan,
+  tryMeant,
+  turnForm,
+  turnSide,
+  type Mark,
+  type Place,
+  type ReadingKind,
+  type TryMark,
+} from '~~/core/coupon'
 import { discontinuityOf } from '~~/core/trade'
 import { inches } from '~~/core/units'
 import type { MarkKind } from '~/components/bench/markKinds'
@@ -12,7 +33,10 @@ export const LARGE_STEP = inches(1 / 2)
 export function useBenchActs() {
   const bench = useBench()
 
-  /** Drops what a letter stands for at the cursor; on a mark of it that is selected already it turns to the next fault or form. */
+  /**
+   * Drops what a letter stands for at the cursor; on a mark of it that is selected already it turns to the next
+   * fault or form.
+   */
   function drop(kind: MarkKind, askReading: (of: 'across' | 'over') => void): void {
     const { document, cursor, selected } = bench
     if (!document) return
@@ -22,9 +46,14 @@ export function useBenchActs() {
       const mark = newFlaw(document, uuid(), kind.flaw, { ...cursor })
       return bench.edit(putMark(document, mark), mark.id)
     }
-    if (selected && isTry(selected) && selected.kind === kind.kind && selected.degree !== 'sound') return nextFault(selected)
+    if (selected && isTry(selected) && selected.kind === kind.kind && selected.degree !== 'sound')
+      return nextFault(selected)
     const meant = tryMeant(document, kind.kind, cursor)
-    const mark = meant ? (meant.degree === 'sound' ? setDegree(meant, 3) : meant) : newTry(uuid(), kind.kind, { ...cursor }, document.ticket.rods === 'stubs' ? 'stub' : 'new')
+    const mark = meant
+      ? meant.degree === 'sound'
+        ? setDegree(meant, 3)
+        : meant
+      : newTry(uuid(), kind.kind, { ...cursor }, document.ticket.rods === 'stubs' ? 'stub' : 'new')
     bench.edit(putMark(document, mark), mark.id)
     bench.moveCursor({ beadId: mark.beadId, atMm: mark.atMm })
   }
@@ -41,7 +70,7 @@ export function useBenchActs() {
   }
 
   /** Keeps what the gauge read at the cursor, all of it as one step. */
-  function addReadings(read: readonly { of: ReadingKind, valueMm: number }[]): void {
+  function addReadings(read: readonly { of: ReadingKind; valueMm: number }[]): void {
     if (!bench.document || read.length === 0) return
     const marks = read.map(({ of, valueMm }) => newReading(uuid(), of, { ...bench.cursor }, valueMm))
     bench.edit(marks.reduce(putMark, bench.document), marks.at(-1)!.id)
@@ -68,11 +97,12 @@ export function useBenchActs() {
   const form = () => change(mark => (isFlaw(mark) ? turnForm(mark) : mark))
 
   /** Says which form a flaw has; the same again takes it off. */
-  const setForm = (id: string) => change((mark) => {
-    if (!isFlaw(mark)) return mark
-    const { form: before, ...plain } = mark
-    return before === id ? plain : { ...plain, form: id }
-  })
+  const setForm = (id: string) =>
+    change(mark => {
+      if (!isFlaw(mark)) return mark
+      const { form: before, ...plain } = mark
+      return before === id ? plain : { ...plain, form: id }
+    })
 
   function remove(): void {
     if (bench.document && bench.selected) bench.edit(removeMark(bench.document, bench.selected.id), null)

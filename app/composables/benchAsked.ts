@@ -8,7 +8,8 @@ import { useSections } from '~/stores/sections'
 import { useTests } from '~/stores/tests'
 
 /**
- * Opens on the Bench what its address asks for: a saved coupon, a test's, a student's or a booth's next one. A coupon that is being marked comes first.
+ * Opens on the Bench what its address asks for: a saved coupon, a test's, a student's or a booth's next one. A
+ * coupon that is being marked comes first.
  * The function it gives answers what to say about it; nothing when it was done.
  */
 export function useBenchAsked(): () => Promise<string> {
@@ -26,17 +27,25 @@ export function useBenchAsked(): () => Promise<string> {
     const { student, document } = await tests.find(testId)
     const saved = await outbox.find(document.couponId).catch(() => null)
     if (saved) bench.openSaved(saved, student, testId)
-    else bench.openOfTest(document.couponId, testId, student, testCoupon(document, houseRules.rulesOf(document.rulesVersion), moment => clockNow(new Date(moment))))
+    else
+      bench.openOfTest(
+        document.couponId,
+        testId,
+        student,
+        testCoupon(document, houseRules.rulesOf(document.rulesVersion), moment => clockNow(new Date(moment))),
+      )
   }
 
   return async () => {
     const { coupon, student, booth, kept, name, test } = route.query
     if (!coupon && !student && !booth && !kept && !test) return ''
     await router.replace('/bench')
-    if (bench.touched && !(typeof test === 'string' && bench.open?.testId === test)) return `${bench.open!.student.name}’s coupon is not saved yet. Save it, or throw it away.`
+    if (bench.touched && !(typeof test === 'string' && bench.open?.testId === test))
+      return `${bench.open!.student.name}’s coupon is not saved yet. Save it, or throw it away.`
     if (bench.touched) return ''
     if (typeof test === 'string') await ofTest(test)
-    if (typeof coupon === 'string') bench.openSaved(await outbox.find(coupon), typeof name === 'string' ? name : 'Saved coupon')
+    if (typeof coupon === 'string')
+      bench.openSaved(await outbox.find(coupon), typeof name === 'string' ? name : 'Saved coupon')
     const waiting = outbox.mine.find(one => one.id === kept)
     if (waiting) bench.openKept(waiting)
     const asked = floor.students.find(one => (booth ? String(one.booth) === booth : one.id === student))

@@ -6,17 +6,37 @@ import { isTaken } from './pageKeys'
 
 /** The keys of the Bench, for the page that shows them and the hand that uses them. */
 export const BENCH_KEYS: readonly (readonly [string, string])[] = [
-  ['N', 'next coupon'], ['Enter', 'save, next coupon'], ['/', 'choose a student'], ['I', 'change the ticket'],
-  ['↑ ↓', 'choose a bead, or a pass'], ['← →', 'along it by 1/8 in; with Shift by 1/2'],
-  ['letter', 'drop that mark at the cursor; again: its next fault or kind'], ['1 2 3', 'how bad: sound, workable, poor; light, plain, bad'],
-  [', .', 'mark before, mark after'], ['[ ]', 'shorten or stretch a span'], ['Ctrl ← →', 'move the mark'], ['Y', 'which toe'],
-  ['Delete', 'take the mark off'], ['Ctrl Z', 'undo; with Shift redo'], ['- +', 'fewer or more beads; a pass less or more'], ['0', 'one pass, all passes'], ['7', 'hold it against codes'], ['8 9', 'yes, no: what was asked'], [';', 'log the pass'], ['’', 'fit-up'], ['X', 'more marks'], ['Space', 'strike, break: time the bead'], ['?', 'these keys'],
+  ['N', 'next coupon'],
+  ['Enter', 'save, next coupon'],
+  ['/', 'choose a student'],
+  ['I', 'change the ticket'],
+  ['↑ ↓', 'choose a bead, or a pass'],
+  ['← →', 'along it by 1/8 in; with Shift by 1/2'],
+  ['letter', 'drop that mark at the cursor; again: its next fault or kind'],
+  ['1 2 3', 'how bad: sound, workable, poor; light, plain, bad'],
+  [', .', 'mark before, mark after'],
+  ['[ ]', 'shorten or stretch a span'],
+  ['Ctrl ← →', 'move the mark'],
+  ['Y', 'which toe'],
+  ['Delete', 'take the mark off'],
+  ['Ctrl Z', 'undo; with Shift redo'],
+  ['- +', 'fewer or more beads; a pass less or more'],
+  ['0', 'one pass, all passes'],
+  ['7', 'hold it against codes'],
+  ['8 9', 'yes, no: what was asked'],
+  [';', 'log the pass'],
+  ['’', 'fit-up'],
+  ['X', 'more marks'],
+  ['Space', 'strike, break: time the bead'],
+  ['?', 'these keys'],
 ]
 
 /** Keys that belong to whoever answers for the coupon. */
 const NOT_BLIND = new Set(['N', '/', 'I', '- +', '7', '8 9', ';', '’', 'Space'])
 /** The keys of a blind reading, which is handed in. */
-export const BLIND_KEYS = BENCH_KEYS.filter(([key]) => !NOT_BLIND.has(key)).map(([key, what]) => [key, key === 'Enter' ? 'hand it in' : what] as const)
+export const BLIND_KEYS = BENCH_KEYS.filter(([key]) => !NOT_BLIND.has(key)).map(
+  ([key, what]) => [key, key === 'Enter' ? 'hand it in' : what] as const,
+)
 
 export interface BenchKeyActs {
   readonly next: () => void
@@ -34,14 +54,27 @@ export interface BenchKeyActs {
   readonly time: () => void
 }
 
-/** Listens for the bench's keys while its page is shown; while a dialog is open they are the dialog's, wherever the focus is. */
+/**
+ * Listens for the bench's keys while its page is shown; while a dialog is open they are the dialog's, wherever the
+ * focus is.
+ */
 export function useBenchKeys(acts: BenchKeyActs, upright: () => boolean, busy: () => boolean): void {
   const bench = useBench()
   const hand = useBenchActs()
 
   function arrow(event: KeyboardEvent): boolean {
-    const lying: Record<string, [along: number, bead: 1 | -1 | 0]> = { ArrowRight: [1, 0], ArrowLeft: [-1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] }
-    const standing: Record<string, [along: number, bead: 1 | -1 | 0]> = { ArrowUp: [1, 0], ArrowDown: [-1, 0], ArrowRight: [0, 1], ArrowLeft: [0, -1] }
+    const lying: Record<string, [along: number, bead: 1 | -1 | 0]> = {
+      ArrowRight: [1, 0],
+      ArrowLeft: [-1, 0],
+      ArrowUp: [0, 1],
+      ArrowDown: [0, -1],
+    }
+    const standing: Record<string, [along: number, bead: 1 | -1 | 0]> = {
+      ArrowUp: [1, 0],
+      ArrowDown: [-1, 0],
+      ArrowRight: [0, 1],
+      ArrowLeft: [0, -1],
+    }
     const way = (upright() ? standing : lying)[event.key]
     if (!way) return false
     const step = way[0] * (event.shiftKey ? LARGE_STEP : SMALL_STEP)
@@ -61,16 +94,34 @@ export function useBenchKeys(acts: BenchKeyActs, upright: () => boolean, busy: (
   }
 
   const PLAIN: Readonly<Record<string, () => void>> = {
-    'Enter': acts.save, '/': acts.choose, '?': acts.help,
-    '1': () => hand.degree(1), '2': () => hand.degree(2), '3': () => hand.degree(3),
-    ',': () => hand.toMark(-1), '.': () => hand.toMark(1),
-    '[': () => hand.stretch(-SMALL_STEP), ']': () => hand.stretch(SMALL_STEP),
-    '{': () => hand.stretch(-LARGE_STEP), '}': () => hand.stretch(LARGE_STEP),
-    'Delete': hand.remove, 'Backspace': hand.remove,
-    '-': () => acts.beads(-1), '+': () => acts.beads(1), '=': () => acts.beads(1),
-    '7': acts.codes, '8': () => acts.answer('yes'), '9': () => acts.answer('no'),
-    '0': bench.turnView, ';': acts.pass, '\'': acts.fitUp,
-    ' ': acts.time, 'N': acts.next, 'I': acts.ticket, 'X': acts.more, 'Y': hand.side,
+    'Enter': acts.save,
+    '/': acts.choose,
+    '?': acts.help,
+    '1': () => hand.degree(1),
+    '2': () => hand.degree(2),
+    '3': () => hand.degree(3),
+    ',': () => hand.toMark(-1),
+    '.': () => hand.toMark(1),
+    '[': () => hand.stretch(-SMALL_STEP),
+    ']': () => hand.stretch(SMALL_STEP),
+    '{': () => hand.stretch(-LARGE_STEP),
+    '}': () => hand.stretch(LARGE_STEP),
+    'Delete': hand.remove,
+    'Backspace': hand.remove,
+    '-': () => acts.beads(-1),
+    '+': () => acts.beads(1),
+    '=': () => acts.beads(1),
+    '7': acts.codes,
+    '8': () => acts.answer('yes'),
+    '9': () => acts.answer('no'),
+    '0': bench.turnView,
+    ';': acts.pass,
+    "'": acts.fitUp,
+    ' ': acts.time,
+    'N': acts.next,
+    'I': acts.ticket,
+    'X': acts.more,
+    'Y': hand.side,
   }
 
   function answer(event: KeyboardEvent): boolean {
@@ -87,7 +138,7 @@ export function useBenchKeys(acts: BenchKeyActs, upright: () => boolean, busy: (
     return act !== undefined
   }
 
-  useEventListener(document, 'keydown', (event) => {
+  useEventListener(document, 'keydown', event => {
     if (!busy() && !isTaken(event) && answer(event)) event.preventDefault()
   })
 }

@@ -7,8 +7,11 @@ export function useFieldErrors() {
   const message = ref('')
   const busy = ref(false)
 
-  /** Checks a value against its schema, then does the work; puts what is wrong at its field. True when it went through. */
-  async function attempt(work: () => Promise<void>, check?: { schema: Schema, value: unknown }): Promise<boolean> {
+  /**
+   * Checks a value against its schema, then does the work; puts what is wrong at its field. True when it went
+   * through.
+   */
+  async function attempt(work: () => Promise<void>, check?: { schema: Schema; value: unknown }): Promise<boolean> {
     errors.value = {}
     message.value = ''
     busy.value = true
@@ -17,8 +20,10 @@ export function useFieldErrors() {
       await work()
       return true
     } catch (error) {
-      if (error instanceof ValidationError) errors.value = Object.fromEntries(error.inner.map(one => [one.path ?? '', spoken(one.message)]).reverse())
-      else if (error instanceof RequestFailure) errors.value = Object.fromEntries(error.fields.map(one => [one.path, spoken(one.message)]).reverse())
+      if (error instanceof ValidationError)
+        errors.value = Object.fromEntries(error.inner.map(one => [one.path ?? '', spoken(one.message)]).reverse())
+      else if (error instanceof RequestFailure)
+        errors.value = Object.fromEntries(error.fields.map(one => [one.path, spoken(one.message)]).reverse())
       if (Object.keys(errors.value).length === 0) message.value = messageOf(error)
       return false
     } finally {

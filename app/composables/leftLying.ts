@@ -4,7 +4,10 @@ import { useSession } from '~/stores/session'
 
 const LEFT_LYING_MS = 5 * 60_000
 
-/** A tablet left lying is nobody's: after five minutes it is put down. Answers whether a student holds the shared tablet. */
+/**
+ * A tablet left lying is nobody's: after five minutes it is put down. Answers whether a student holds the shared
+ * tablet.
+ */
 export function useLeftLying(putDown: () => unknown) {
   const readings = useReadings()
   const session = useSession()

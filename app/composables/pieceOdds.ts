@@ -12,9 +12,14 @@ export function usePieceOdds() {
     stop?.()
     const ids = Object.keys(wanted).filter(id => odds.value[id] === undefined)
     if (ids.length === 0) return
-    stop = askReadiness({ ask: 'odds', cases: ids.map(id => wanted[id]!), attempts: ATTEMPTS }, (said) => {
-      if (said.is === 'odds') odds.value = { ...odds.value, ...Object.fromEntries(ids.map((id, n) => [id, said.odds[n]!])) }
-    }, () => {})
+    stop = askReadiness(
+      { ask: 'odds', cases: ids.map(id => wanted[id]!), attempts: ATTEMPTS },
+      said => {
+        if (said.is === 'odds')
+          odds.value = { ...odds.value, ...Object.fromEntries(ids.map((id, n) => [id, said.odds[n]!])) }
+      },
+      () => {},
+    )
   }
   /** Forgets what was looked up: it was another student's. */
   function forget(): void {

@@ -19,16 +19,20 @@ export function useReadiness() {
     problem.value = ''
     result.value = null
     share.value = 0
-    stop = askReadiness({ ask: 'everything', ...asked }, (said) => {
-      if (said.is === 'under way') share.value = said.share
-      if (said.is === 'done') {
-        result.value = said
+    stop = askReadiness(
+      { ask: 'everything', ...asked },
+      said => {
+        if (said.is === 'under way') share.value = said.share
+        if (said.is === 'done') {
+          result.value = said
+          cancel()
+        }
+      },
+      why => {
+        problem.value = why
         cancel()
-      }
-    }, (why) => {
-      problem.value = why
-      cancel()
-    })
+      },
+    )
   }
 
   onBeforeUnmount(cancel)

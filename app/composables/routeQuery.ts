@@ -7,8 +7,11 @@ export function useRouteQuery(name: string, start: string) {
   const asked = route.query[name]
   const value = ref(typeof asked === 'string' ? asked : start)
   const { path } = route
-  watch(value, useDebounceFn(() => {
-    if (route.path === path) void router.replace({ query: { ...route.query, [name]: value.value } })
-  }, 250))
+  watch(
+    value,
+    useDebounceFn(() => {
+      if (route.path === path) void router.replace({ query: { ...route.query, [name]: value.value } })
+    }, 250),
+  )
   return value
 }

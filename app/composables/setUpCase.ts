@@ -1,4 +1,12 @@
-import { electrodeOf, positionOf, ROD_SIZES, rodSizeOf, type PadPosition, type Polarity, type Travel } from '~~/core/trade'
+import {
+  electrodeOf,
+  positionOf,
+  ROD_SIZES,
+  rodSizeOf,
+  type PadPosition,
+  type Polarity,
+  type Travel,
+} from '~~/core/trade'
 import { JOINTS, PASSES, settingsCard, type Joint, type Pass, type SetUpCase } from '~~/core/setup'
 import { inches } from '~~/core/units'
 import { choice, length, type SheetInput } from '~~/core/working'
@@ -23,7 +31,10 @@ const INPUTS: readonly SheetInput[] = [
 /** What is to be set up, as the page's address says it, and its card. */
 export function useSetUpCase() {
   const houseRules = useHouseRules()
-  const form = useSheetForm(() => INPUTS, () => houseRules.unit)
+  const form = useSheetForm(
+    () => INPUTS,
+    () => houseRules.unit,
+  )
 
   const position = computed(() => String(form.values.value.position).slice(0, 2) as PadPosition)
   const joint = computed(() => form.values.value.joint as Joint)
@@ -31,32 +42,49 @@ export function useSetUpCase() {
   const travel = computed<Travel>(() => {
     const ways = positionOf(position.value).travel
     const asked = form.values.value.travel as Travel
-    if (!ways.includes(asked)) return hand.value === 'left' && ways.includes('right to left') ? 'right to left' : ways[0]!
+    if (!ways.includes(asked))
+      return hand.value === 'left' && ways.includes('right to left') ? 'right to left' : ways[0]!
     return asked
   })
-  const pass = computed<Pass>(() => (PASSES[joint.value].includes(form.values.value.pass as Pass) ? form.values.value.pass as Pass : PASSES[joint.value][0]!))
+  const pass = computed<Pass>(() =>
+    PASSES[joint.value].includes(form.values.value.pass as Pass)
+      ? (form.values.value.pass as Pass)
+      : PASSES[joint.value][0]!,
+  )
 
   const wanted = computed<SetUpCase>(() => ({
-    classification: String(form.values.value.rod), diameterMm: ROD_SIZES.find(row => row.name === form.values.value.size)!.diameterMm,
-    position: position.value, travel: travel.value, joint: joint.value, pass: pass.value,
-    thicknessMm: Number(form.values.value.plate), polarity: form.values.value.polarity as Polarity, rods: form.values.value.rods as 'new' | 'stubs',
+    classification: String(form.values.value.rod),
+    diameterMm: ROD_SIZES.find(row => row.name === form.values.value.size)!.diameterMm,
+    position: position.value,
+    travel: travel.value,
+    joint: joint.value,
+    pass: pass.value,
+    thicknessMm: Number(form.values.value.plate),
+    polarity: form.values.value.polarity as Polarity,
+    rods: form.values.value.rods as 'new' | 'stubs',
   }))
   const card = computed(() => settingsCard(wanted.value, houseRules.current.rules))
   const name = computed(() => `${wanted.value.classification} · ${rodSizeOf(wanted.value.diameterMm).name}`)
 
   /** The inputs as they stand: a position has its ways of travel, a joint its beads. */
-  const fields = computed(() => INPUTS.filter(input => input.id !== 'pass' || PASSES[joint.value].length > 1).map((input): SheetInput => {
-    if (input.id === 'travel') return { ...input, choices: positionOf(position.value).travel } as SheetInput
-    if (input.id === 'pass') return { ...input, choices: PASSES[joint.value] } as SheetInput
-    return input
-  }))
-  const shown = computed(() => ({ ...form.values.value, travel: travel.value, pass: pass.value }) as Record<string, number | string>)
+  const fields = computed(() =>
+    INPUTS.filter(input => input.id !== 'pass' || PASSES[joint.value].length > 1).map((input): SheetInput => {
+      if (input.id === 'travel') return { ...input, choices: positionOf(position.value).travel } as SheetInput
+      if (input.id === 'pass') return { ...input, choices: PASSES[joint.value] } as SheetInput
+      return input
+    }),
+  )
+  const shown = computed(
+    () => ({ ...form.values.value, travel: travel.value, pass: pass.value }) as Record<string, number | string>,
+  )
 
   function set(id: string, value: number | string): void {
     form.set(id, value)
-    if (id === 'hand' && position.value !== '3G') form.set('travel', value === 'left' ? 'right to left' : 'left to right')
+    if (id === 'hand' && position.value !== '3G')
+      form.set('travel', value === 'left' ? 'right to left' : 'left to right')
     const { currents } = electrodeOf(String(form.values.value.rod))
-    if (id === 'rod' && !currents.includes(form.values.value.polarity as Polarity)) form.set('polarity', currents.includes('DCEP') ? 'DCEP' : currents[0]!)
+    if (id === 'rod' && !currents.includes(form.values.value.polarity as Polarity))
+      form.set('polarity', currents.includes('DCEP') ? 'DCEP' : currents[0]!)
   }
 
   return { ...form, set, fields, shown, wanted, card, hand, name }

@@ -21,14 +21,16 @@ export function useSheetForm(inputs: () => readonly SheetInput[], unit: () => Le
   const problems = ref<Record<string, string>>({})
 
   function read(): void {
-    values.value = Object.fromEntries(inputs().map((input) => {
-      const asked = route.query[input.id]
-      try {
-        return [input.id, typeof asked === 'string' ? readInput(input, asked, unit()).value : input.start]
-      } catch {
-        return [input.id, input.start]
-      }
-    }))
+    values.value = Object.fromEntries(
+      inputs().map(input => {
+        const asked = route.query[input.id]
+        try {
+          return [input.id, typeof asked === 'string' ? readInput(input, asked, unit()).value : input.start]
+        } catch {
+          return [input.id, input.start]
+        }
+      }),
+    )
     problems.value = {}
   }
   read()
@@ -45,11 +47,14 @@ export function useSheetForm(inputs: () => readonly SheetInput[], unit: () => Le
     if (route.path === path) void router.replace({ query: { ...route.query, ...asQuery() } })
   }, 250)
 
-  const setProblem = (id: string, message: string) => { problems.value = { ...problems.value, [id]: message } }
+  const setProblem = (id: string, message: string) => {
+    problems.value = { ...problems.value, [id]: message }
+  }
   /** True while every field holds something that can be worked with. */
   const valid = computed(() => Object.values(problems.value).every(message => message === ''))
   /** The address that opens these inputs again. */
-  const link = () => `${window.location.origin}${router.resolve({ path, query: { ...route.query, ...asQuery() } }).fullPath}`
+  const link = () =>
+    `${window.location.origin}${router.resolve({ path, query: { ...route.query, ...asQuery() } }).fullPath}`
 
   return { values: computed<SheetValues>(() => values.value), set, setProblem, valid, link, read }
 }

@@ -10,6 +10,8 @@ export function useShopTheme() {
   watch(name, value => theme.change(value), { immediate: true })
   return {
     isDark: computed(() => name.value === 'booth'),
-    toggle: () => { chosen.value = name.value === 'booth' ? 'shop' : 'booth' },
+    toggle: () => {
+      chosen.value = name.value === 'booth' ? 'shop' : 'booth'
+    },
   }
 }

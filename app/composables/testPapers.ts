@@ -5,7 +5,7 @@ import { useTestRun } from '~/stores/testRun'
 import { saveFile } from './saveFile'
 
 /** The papers of a test: the record and the labels as PDF, and the whole of it as JSON. */
-export function useTestPapers(of: () => { document: TestDocument, book: CodeBook, student: string }) {
+export function useTestPapers(of: () => { document: TestDocument; book: CodeBook; student: string }) {
   const session = useSession()
   const run = useTestRun()
   const busy = ref('')
@@ -26,19 +26,43 @@ export function useTestPapers(of: () => { document: TestDocument, book: CodeBook
     }
   }
 
-  const record = () => make('record', async () => {
-    const { recordPdf } = await import('~/components/tests/recordPdf')
-    const { document: test, book, student } = of()
-    const { school } = await session.welcome()
-    saveFile(await recordPdf(test, book, { school: school ?? '', student, drawing: drawnAsSvg() }), `record ${name()}.pdf`)
-  })
-  const labels = () => make('labels', async () => {
-    const { labelsPdf } = await import('~/components/tests/labelsPdf')
-    const { document: test, book, student } = of()
-    saveFile(await labelsPdf(test, book, student), `labels ${name()}.pdf`)
-  })
+  const record = () =>
+    make('record', async () => {
+      const { recordPdf } = await import('~/components/tests/recordPdf')
+      const { document: test, book, student } = of()
+      const { school } = await session.welcome()
+      saveFile(
+        await recordPdf(test, book, { school: school ?? '', student, drawing: drawnAsSvg() }),
+        `record ${name()}.pdf`,
+      )
+    })
+  const labels = () =>
+    make('labels', async () => {
+      const { labelsPdf } = await import('~/components/tests/labelsPdf')
+      const { document: test, book, student } = of()
+      saveFile(await labelsPdf(test, book, student), `labels ${name()}.pdf`)
+    })
   /** The test with its book and its coupon: whoever reads it needs nothing else. */
-  const json = () => saveFile(new Blob([JSON.stringify({ fusilis: 'test record', student: of().student, test: of().document, book: of().book, coupon: run.coupon?.document ?? null }, null, 2)], { type: 'application/json' }), `test ${name()}.json`)
+  const json = () =>
+    saveFile(
+      new Blob(
+        [
+          JSON.stringify(
+            {
+              fusilis: 'test record',
+              student: of().student,
+              test: of().document,
+              book: of().book,
+              coupon: run.coupon?.document ?? null,
+            },
+            null,
+            2,
+          ),
+        ],
+        { type: 'application/json' },
+      ),
+      `test ${name()}.json`,
+    )
 
   return { busy, problem, record, labels, json }
 }
@@ -53,7 +77,10 @@ function drawnAsSvg(): string | null {
     const { fill, stroke, fontWeight, textAnchor, strokeDasharray, opacity } = getComputedStyle(originals[n]!)
     if (!node.getAttribute('fill')?.startsWith('url')) node.setAttribute('fill', fill)
     node.setAttribute('stroke', stroke)
-    if (node.tagName === 'text') Object.entries({ 'font-weight': fontWeight, 'text-anchor': textAnchor, 'fill': '#14191c' }).forEach(([name, value]) => node.setAttribute(name, value))
+    if (node.tagName === 'text')
+      Object.entries({ 'font-weight': fontWeight, 'text-anchor': textAnchor, 'fill': '#14191c' }).forEach(
+        ([name, value]) => node.setAttribute(name, value),
+      )
     if (strokeDasharray !== 'none') node.setAttribute('stroke-dasharray', strokeDasharray.replaceAll('px', ''))
     node.setAttribute('opacity', opacity)
     node.removeAttribute('class')

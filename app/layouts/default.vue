@@ -17,11 +17,38 @@ const bare = computed(() => route.path === '/sign-in' || route.path === '/away' 
 </template>
 
 <style scoped>
-.frame { display: grid; grid-template-columns: 96px minmax(0, 1fr); min-height: 100dvh; }
-.frame.bare { grid-template-columns: minmax(0, 1fr); }
-main { min-width: 0; outline: none; }
-.skip { position: absolute; left: -999px; top: 8px; z-index: 10; background: #fff; color: #000; padding: 8px 12px; }
-.skip:focus { left: 8px; }
-@media (max-width: 700px) { .frame { grid-template-columns: minmax(0, 1fr); } }
-@media print { .frame { display: block; } }
+.frame {
+  display: grid;
+  grid-template-columns: 96px minmax(0, 1fr);
+  min-height: 100dvh;
+}
+.frame.bare {
+  grid-template-columns: minmax(0, 1fr);
+}
+main {
+  min-width: 0;
+  outline: none;
+}
+.skip {
+  position: absolute;
+  left: -999px;
+  top: 8px;
+  z-index: 10;
+  background: #fff;
+  color: #000;
+  padding: 8px 12px;
+}
+.skip:focus {
+  left: 8px;
+}
+@media (max-width: 700px) {
+  .frame {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+@media print {
+  .frame {
+    display: block;
+  }
+}
 </style>

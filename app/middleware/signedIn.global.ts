@@ -2,7 +2,7 @@ import { useReadings } from '~/stores/readings'
 import { useSession } from '~/stores/session'
 
 /** Everyone signs in first; a student is shown that student's own record, and where students read. */
-export default defineNuxtRouteMiddleware(async (to) => {
+export default defineNuxtRouteMiddleware(async to => {
   const session = useSession()
   if (to.path === '/sign-in') return
   try {
@@ -11,7 +11,10 @@ export default defineNuxtRouteMiddleware(async (to) => {
     // The server is away: whoever was on the bench goes on from the draft in this browser.
     return to.path === '/away' ? undefined : navigateTo({ path: '/away', query: { to: to.fullPath } })
   }
-  if (!session.me && await isTablet()) return to.path === '/kiosk' || (to.path === '/reading-room' && useReadings().kiosk?.studentId) ? undefined : navigateTo('/kiosk')
+  if (!session.me && (await isTablet()))
+    return to.path === '/kiosk' || (to.path === '/reading-room' && useReadings().kiosk?.studentId)
+      ? undefined
+      : navigateTo('/kiosk')
   if (!session.me) return navigateTo({ path: '/sign-in', query: to.fullPath === '/' ? {} : { to: to.fullPath } })
   if (session.me.role === 'student') {
     const own = `/record/${session.me.studentId}`
@@ -23,4 +26,10 @@ export default defineNuxtRouteMiddleware(async (to) => {
 const FOR_STUDENTS = ['/kiosk', '/reading-room']
 
 /** Whether this is the tablet that was handed over to a section's students. */
-const isTablet = () => useReadings().askKiosk().then(() => true, () => false)
+const isTablet = () =>
+  useReadings()
+    .askKiosk()
+    .then(
+      () => true,
+      () => false,
+    )

@@ -11,7 +11,11 @@ async function again() {
   busy.value = true
   try {
     await session.ask()
-    await navigateTo(typeof route.query.to === 'string' && route.query.to.startsWith('/') && !route.query.to.startsWith('//') ? route.query.to : '/')
+    await navigateTo(
+      typeof route.query.to === 'string' && route.query.to.startsWith('/') && !route.query.to.startsWith('//')
+        ? route.query.to
+        : '/',
+    )
   } catch (error) {
     message.value = messageOf(error)
   } finally {
@@ -30,6 +34,17 @@ async function again() {
 </template>
 
 <style scoped>
-.away { min-height: 100dvh; display: grid; place-content: center; justify-items: center; gap: 12px; padding: 24px; text-align: center; }
-h1 { font-size: 1.5rem; font-weight: 700; }
+.away {
+  min-height: 100dvh;
+  display: grid;
+  place-content: center;
+  justify-items: center;
+  gap: 12px;
+  padding: 24px;
+  text-align: center;
+}
+h1 {
+  font-size: 1.5rem;
+  font-weight: 700;
+}
 </style>

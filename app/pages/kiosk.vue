@@ -11,14 +11,17 @@ import { useReadings } from '~/stores/readings'
 import { messageOf, RequestFailure } from '~/stores/request'
 import { useSession } from '~/stores/session'
 
-/** The tablet that goes round: a student picks a name, types a code, and reads the own coupon before the instructor does. */
+/**
+ * The tablet that goes round: a student picks a name, types a code, and reads the own coupon before the instructor
+ * does.
+ */
 const readings = useReadings()
 const bench = useBench()
 const houseRules = useHouseRules()
 const session = useSession()
 useHead({ title: 'Read your own · Fusilis' })
 
-const chosen = ref<{ id: string, name: string } | null>(null)
+const chosen = ref<{ id: string; name: string } | null>(null)
 const code = ref('')
 const refused = ref('')
 const busy = ref(false)
@@ -55,7 +58,7 @@ async function enter() {
     await loadOpen()
     chosen.value = null
   } catch (error) {
-    refused.value = error instanceof RequestFailure ? error.field('code') ?? error.message : messageOf(error)
+    refused.value = error instanceof RequestFailure ? (error.field('code') ?? error.message) : messageOf(error)
   } finally {
     code.value = ''
     busy.value = false
@@ -108,17 +111,28 @@ useLeftLying(() => {
 })
 
 async function nextStudent() {
-  await readings.giveBack().catch((error) => { problem.value = messageOf(error) })
+  await readings.giveBack().catch(error => {
+    problem.value = messageOf(error)
+  })
   open.value = null
   done.value = null
 }
 </script>
 
 <template>
-  <BlindReading v-if="reading && open" :stage="stage" :heading="open.student.name" @done="handedIn" @leave="leaveReading" />
+  <BlindReading
+    v-if="reading && open"
+    :stage="stage"
+    :heading="open.student.name"
+    @done="handedIn"
+    @leave="leaveReading"
+  />
   <div v-else class="page">
     <header class="page-head">
-      <div><h1>{{ open ? open.student.name : 'Read your own coupon' }}</h1><p v-if="readings.kiosk && !ownAccount">{{ readings.kiosk.section }}</p></div>
+      <div>
+        <h1>{{ open ? open.student.name : 'Read your own coupon' }}</h1>
+        <p v-if="readings.kiosk && !ownAccount">{{ readings.kiosk.section }}</p>
+      </div>
       <v-btn v-if="open" class="push" variant="outlined" to="/reading-room">Reading room</v-btn>
       <v-btn v-if="open && !ownAccount" variant="outlined" @click="nextStudent">Next student</v-btn>
       <v-btn v-else-if="!ownAccount" class="push" variant="text" to="/sign-in">Instructor</v-btn>
@@ -133,18 +147,29 @@ async function nextStudent() {
         <template v-else>
           <h2>Handed in</h2>
           <p>Your instructor reads it without seeing yours. Then both are laid over each other on your record.</p>
-          <v-btn v-if="done.reading.stage === 'before chipping'" color="primary" @click="readAgain">Chip it, then read it again</v-btn>
+          <v-btn v-if="done.reading.stage === 'before chipping'" color="primary" @click="readAgain"
+            >Chip it, then read it again</v-btn
+          >
         </template>
       </section>
       <section class="panel block">
         <h2>Which coupon?</h2>
         <div class="stages" role="group" aria-label="When">
-          <button v-for="one in STAGES" :key="one" type="button" :aria-pressed="stage === one" @click="stage = one">{{ one }}</button>
+          <button v-for="one in STAGES" :key="one" type="button" :aria-pressed="stage === one" @click="stage = one">
+            {{ one }}
+          </button>
         </div>
         <ul class="choices">
-          <li><button type="button" class="choice" @click="readNext"><b>The one in my hand</b><span>{{ open.next ? open.next.ticket.rung : 'first pad' }}, not read yet</span></button></li>
+          <li>
+            <button type="button" class="choice" @click="readNext">
+              <b>The one in my hand</b><span>{{ open.next ? open.next.ticket.rung : 'first pad' }}, not read yet</span>
+            </button>
+          </li>
           <li v-for="coupon in open.coupons.filter(one => !one.read.includes(stage))" :key="coupon.couponId">
-            <button type="button" class="choice" @click="read(coupon.couponId, coupon.document)"><b>{{ spokenDay(coupon.classDay) }}, {{ timeOf(coupon.at) }}</b><span>{{ coupon.document.ticket.rung }}, {{ coupon.document.ticket.position }}</span></button>
+            <button type="button" class="choice" @click="read(coupon.couponId, coupon.document)">
+              <b>{{ spokenDay(coupon.classDay) }}, {{ timeOf(coupon.at) }}</b
+              ><span>{{ coupon.document.ticket.rung }}, {{ coupon.document.ticket.position }}</span>
+            </button>
           </li>
         </ul>
       </section>
@@ -153,26 +178,100 @@ async function nextStudent() {
       <PageState v-if="readings.kiosk.students.length === 0" empty="Nobody is in this section." />
       <ul v-else class="choices">
         <li v-for="student in readings.kiosk.students" :key="student.id">
-          <button type="button" class="choice" :disabled="!student.hasCode" @click="chosen = student; refused = ''"><b>{{ student.name }}</b><span v-if="!student.hasCode">no code yet: ask your instructor</span></button>
+          <button
+            type="button"
+            class="choice"
+            :disabled="!student.hasCode"
+            @click="
+              chosen = student
+              refused = ''
+            "
+          >
+            <b>{{ student.name }}</b><span v-if="!student.hasCode">no code yet: ask your instructor</span>
+          </button>
         </li>
       </ul>
     </template>
-    <FormDialog v-if="chosen" :heading="chosen.name" save="Go on" :busy="busy" :message="refused" :width="360" @submit="enter" @close="chosen = null; code = ''">
-      <v-text-field v-model="code" label="Your code, four digits" inputmode="numeric" type="password" autocomplete="off" maxlength="4" autofocus />
+    <FormDialog
+      v-if="chosen"
+      :heading="chosen.name"
+      save="Go on"
+      :busy="busy"
+      :message="refused"
+      :width="360"
+      @submit="enter"
+      @close="
+        chosen = null
+        code = ''
+      "
+    >
+      <v-text-field
+        v-model="code"
+        label="Your code, four digits"
+        inputmode="numeric"
+        type="password"
+        autocomplete="off"
+        maxlength="4"
+        autofocus
+      />
     </FormDialog>
   </div>
 </template>
 
 <style scoped>
-.block { padding: 18px; display: grid; gap: 14px; margin-bottom: 14px; justify-items: start; }
-.block > :not(h2, p, .v-btn) { width: 100%; }
-h2 { font-size: 1.2rem; font-weight: 700; }
-.choices { display: grid; grid-template-columns: repeat(auto-fill, minmax(min(100%, 230px), 1fr)); gap: 10px; }
-.choice { width: 100%; min-height: 72px; padding: 10px 14px; text-align: left; display: grid; align-content: center; border: 1px solid var(--line); border-radius: 12px; background: rgb(var(--v-theme-surface)); }
-.choice b { font-size: 1.1rem; }
-.choice span { color: var(--quiet); font-size: 0.92rem; }
-.choice:disabled { opacity: 0.65; }
-.stages { display: flex; gap: 6px; }
-.stages button { min-height: 48px; padding: 0 16px; border: 1px solid var(--line); border-radius: 10px; font-weight: 600; }
-.stages button[aria-pressed='true'] { background: rgb(var(--v-theme-on-surface)); color: rgb(var(--v-theme-surface)); }
+.block {
+  padding: 18px;
+  display: grid;
+  gap: 14px;
+  margin-bottom: 14px;
+  justify-items: start;
+}
+.block > :not(h2, p, .v-btn) {
+  width: 100%;
+}
+h2 {
+  font-size: 1.2rem;
+  font-weight: 700;
+}
+.choices {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(min(100%, 230px), 1fr));
+  gap: 10px;
+}
+.choice {
+  width: 100%;
+  min-height: 72px;
+  padding: 10px 14px;
+  text-align: left;
+  display: grid;
+  align-content: center;
+  border: 1px solid var(--line);
+  border-radius: 12px;
+  background: rgb(var(--v-theme-surface));
+}
+.choice b {
+  font-size: 1.1rem;
+}
+.choice span {
+  color: var(--quiet);
+  font-size: 0.92rem;
+}
+.choice:disabled {
+  opacity: 0.65;
+}
+.stages {
+  display: flex;
+  gap: 6px;
+}
+.stages button {
+  min-height: 48px;
+  padding: 0 16px;
+  border: 1px solid var(--line);
+  border-radius: 10px;
+  font-weight: 600;
+}
+.stages button[aria-pressed='true'] {
+  background: rgb(var(--v-theme-on-surface));
+  color: rgb(var(--v-theme-surface));
+}
 </style>

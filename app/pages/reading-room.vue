@@ -1,6 +1,16 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
-import { beadOf, changeOfCard, choicesFor, knew, nameOfCard, positionOfCard, practiceSummary, type BeadCardId, type Knew } from '~~/core/practice'
+import {
+  beadOf,
+  changeOfCard,
+  choicesFor,
+  knew,
+  nameOfCard,
+  positionOfCard,
+  practiceSummary,
+  type BeadCardId,
+  type Knew,
+} from '~~/core/practice'
 import { wantedWidth } from '~~/core/house'
 import { inches } from '~~/core/units'
 import { clockNow } from '~/composables/classDay'
@@ -48,8 +58,12 @@ const showing = computed(() => next.value?.showing ?? null)
 const bead = computed(() => (showing.value ? beadOf(showing.value, right.value) : null))
 const upright = computed(() => showing.value !== null && positionOfCard(showing.value.card) === '2G')
 const truth = computed(() => (done.value ? showing.value!.card : null))
-const causes = computed(() => (showing.value ? choicesFor(showing.value, 'cause').map(id => ({ id, name: nameOfCard(id) })) : []))
-const changes = computed(() => (showing.value ? choicesFor(showing.value, 'change').map(id => ({ id, name: changeOfCard(id) })) : []))
+const causes = computed(() =>
+  showing.value ? choicesFor(showing.value, 'cause').map(id => ({ id, name: nameOfCard(id) })) : [],
+)
+const changes = computed(() =>
+  showing.value ? choicesFor(showing.value, 'change').map(id => ({ id, name: changeOfCard(id) })) : [],
+)
 const summary = computed(() => practiceSummary(practice.answers))
 
 function sayCause(id: string) {
@@ -72,7 +86,7 @@ async function sayChange(id: string) {
   }
 }
 
-useEventListener('keydown', (event) => {
+useEventListener('keydown', event => {
   if (event.ctrlKey || event.metaKey || event.altKey || !showing.value) return
   if (done.value && event.key === 'Enter' && !(event.target as HTMLElement).closest('button, a')) show()
   const choice = (cause.value ? changes : causes).value[Number(event.key) - 1]
@@ -81,7 +95,11 @@ useEventListener('keydown', (event) => {
   if (cause.value) void sayChange(choice.id)
   else sayCause(choice.id)
 })
-const ahead = computed(() => (next.value?.nextAt ? `Nothing is due. The next comes back ${next.value.nextAt.toDateString() === new Date().toDateString() ? `at ${clockNow(next.value.nextAt)}` : next.value.nextAt.toLocaleDateString('en-GB', { weekday: 'long', day: 'numeric', month: 'long' })}; this one is ahead of its time.` : ''))
+const ahead = computed(() =>
+  next.value?.nextAt
+    ? `Nothing is due. The next comes back ${next.value.nextAt.toDateString() === new Date().toDateString() ? `at ${clockNow(next.value.nextAt)}` : next.value.nextAt.toLocaleDateString('en-GB', { weekday: 'long', day: 'numeric', month: 'long' })}; this one is ahead of its time.`
+    : '',
+)
 </script>
 
 <template>
@@ -89,7 +107,11 @@ const ahead = computed(() => (next.value?.nextAt ? `Nothing is due. The next com
     <header class="page-head">
       <div>
         <h1>Reading room</h1>
-        <p v-if="next">{{ next.waiting }} to read<template v-if="summary.rate">; {{ summary.named }} of the last {{ summary.late }} named</template></p>
+        <p v-if="next">
+          {{ next.waiting }} to read<template v-if="summary.rate"
+            >; {{ summary.named }} of the last {{ summary.late }} named</template
+          >
+        </p>
       </div>
       <v-btn v-if="tablet" class="push" variant="outlined" to="/kiosk">Own coupons</v-btn>
     </header>
@@ -97,30 +119,78 @@ const ahead = computed(() => (next.value?.nextAt ? `Nothing is due. The next com
     <template v-else-if="bead && showing">
       <p v-if="ahead && !done" class="quiet ahead">{{ ahead }}</p>
       <section class="panel drawing" aria-label="The bead">
-        <ShownBeadDrawing :bead="bead" :right="right" :unit="houseRules.unit" :upright="upright" :label="done ? `A bead: ${nameOfCard(showing.card)}` : 'A bead to read'" />
+        <ShownBeadDrawing
+          :bead="bead"
+          :right="right"
+          :unit="houseRules.unit"
+          :upright="upright"
+          :label="done ? `A bead: ${nameOfCard(showing.card)}` : 'A bead to read'"
+        />
       </section>
       <p v-if="refused" role="alert" class="alert">{{ refused }}</p>
       <div class="asks">
         <PracticeChoices heading="What is wrong?" :choices="causes" :said="cause" :truth="truth" @say="sayCause" />
-        <PracticeChoices v-if="cause" heading="What would you change?" :choices="changes" :said="change" :truth="truth" @say="sayChange" />
+        <PracticeChoices
+          v-if="cause"
+          heading="What would you change?"
+          :choices="changes"
+          :said="change"
+          :truth="truth"
+          @say="sayChange"
+        />
         <div v-if="done" class="after">
           <PracticeTold :card="showing.card" :bead="bead" :right="right" :unit="houseRules.unit" :knew="done" />
           <v-btn color="primary" size="large" block @click="show">Next bead <kbd>Enter</kbd></v-btn>
         </div>
       </div>
-      <p v-if="summary.mixedUp && done" class="quiet mixed">Mixed up of late: “{{ nameOfCard(summary.mixedUp.card) }}” taken for “{{ nameOfCard(summary.mixedUp.takenFor) }}”, {{ summary.mixedUp.times }} times.</p>
+      <p v-if="summary.mixedUp && done" class="quiet mixed">
+        Mixed up of late: “{{ nameOfCard(summary.mixedUp.card) }}” taken for “{{
+          nameOfCard(summary.mixedUp.takenFor)
+        }}”, {{ summary.mixedUp.times }} times.
+      </p>
     </template>
   </div>
 </template>
 
 <style scoped>
-.drawing { padding: 12px 18px; margin-bottom: 14px; }
-.page-head { margin-bottom: 12px; }
-.asks { display: grid; grid-template-columns: repeat(3, minmax(0, 1fr)); gap: 18px; align-items: start; }
-.after { display: grid; gap: 12px; }
-.after kbd { margin-left: 10px; }
-.ahead, .mixed { padding-bottom: 12px; }
-.mixed { padding-top: 14px; }
-.alert { color: var(--poor); font-weight: 600; padding-bottom: 10px; }
-@media (max-width: 1000px) { .asks { grid-template-columns: minmax(0, 1fr); } .after { order: -1; } }
+.drawing {
+  padding: 12px 18px;
+  margin-bottom: 14px;
+}
+.page-head {
+  margin-bottom: 12px;
+}
+.asks {
+  display: grid;
+  grid-template-columns: repeat(3, minmax(0, 1fr));
+  gap: 18px;
+  align-items: start;
+}
+.after {
+  display: grid;
+  gap: 12px;
+}
+.after kbd {
+  margin-left: 10px;
+}
+.ahead,
+.mixed {
+  padding-bottom: 12px;
+}
+.mixed {
+  padding-top: 14px;
+}
+.alert {
+  color: var(--poor);
+  font-weight: 600;
+  padding-bottom: 10px;
+}
+@media (max-width: 1000px) {
+  .asks {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .after {
+    order: -1;
+  }
+}
 </style>

@@ -17,7 +17,10 @@ const { loading, problem, load } = useLoader(async () => {
   await houseRules.load()
   const couponId = String(route.query.coupon ?? '')
   const document = await readings.blind(couponId)
-  bench.openBlind({ id: couponId, student: { id: document.studentId, name: 'Second reading' }, stage: 'after chipping' }, document)
+  bench.openBlind(
+    { id: couponId, student: { id: document.studentId, name: 'Second reading' }, stage: 'after chipping' },
+    document,
+  )
 })
 onMounted(load)
 onBeforeUnmount(() => bench.putAway())
@@ -26,7 +29,10 @@ const leave = () => navigateTo('/house/readers')
 
 <template>
   <div v-if="problem || loading || done" class="page">
-    <header class="page-head"><h1>Second reading</h1><v-btn class="push" variant="outlined" to="/house/readers">Readers</v-btn></header>
+    <header class="page-head">
+      <h1>Second reading</h1>
+      <v-btn class="push" variant="outlined" to="/house/readers">Readers</v-btn>
+    </header>
     <PageState v-if="problem || loading" :problem="problem" :loading="loading" @again="load" />
     <section v-else-if="done?.reference" class="panel block" aria-label="Laid over">
       <LaidOver :reference="done.reference" :reading="done.reading.document" reader="you" :unit="houseRules.unit" />
@@ -36,5 +42,7 @@ const leave = () => navigateTo('/house/readers')
 </template>
 
 <style scoped>
-.block { padding: 18px; }
+.block {
+  padding: 18px;
+}
 </style>

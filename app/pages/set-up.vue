@@ -8,8 +8,13 @@ const sections = useSections()
 useHead({ title: 'Set-up · Fusilis' })
 
 const TABS = [
-  { to: '/set-up', name: 'Card' }, { to: '/set-up/pad', name: 'Pad' }, { to: '/set-up/joint', name: 'Joint' }, { to: '/set-up/clock', name: 'Stopwatch' }, { to: '/set-up/drill', name: 'Three beads' },
-  { to: '/set-up/rods', name: 'Rod and polarity' }, { to: '/set-up/arithmetic', name: 'Arithmetic' },
+  { to: '/set-up', name: 'Card' },
+  { to: '/set-up/pad', name: 'Pad' },
+  { to: '/set-up/joint', name: 'Joint' },
+  { to: '/set-up/clock', name: 'Stopwatch' },
+  { to: '/set-up/drill', name: 'Three beads' },
+  { to: '/set-up/rods', name: 'Rod and polarity' },
+  { to: '/set-up/arithmetic', name: 'Arithmetic' },
 ]
 const { loading, problem, load } = useLoader(async () => {
   await houseRules.load()
@@ -20,7 +25,10 @@ onMounted(load)
 
 <template>
   <div class="page">
-    <header class="page-head no-print"><h1>Set-up</h1><RoomTabs :tabs="TABS" label="Set-up" /></header>
+    <header class="page-head no-print">
+      <h1>Set-up</h1>
+      <RoomTabs :tabs="TABS" label="Set-up" />
+    </header>
     <PageState v-if="loading || problem" :loading="loading" :problem="problem" @again="load" />
     <NuxtPage v-else />
   </div>

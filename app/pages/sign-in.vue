@@ -17,7 +17,9 @@ const userField = useTemplateRef<{ focus: () => void }>('userField')
 onMounted(() => {
   // At once, not when the field has scrolled into view: focus must not jump away from a password that is being typed.
   userField.value?.focus()
-  void attempt(async () => { welcome.value = await session.welcome() })
+  void attempt(async () => {
+    welcome.value = await session.welcome()
+  })
 })
 
 const founding = computed(() => welcome.value?.needsFirstLead === true)
@@ -27,10 +29,17 @@ async function submit() {
     ? { school: school.value, name: name.value, username: username.value, password: password.value }
     : { username: username.value, password: password.value }
   const done = await attempt(
-    () => (founding.value ? session.foundSchool(fields as Required<typeof fields> & { school: string, name: string }) : session.signIn(username.value, password.value)),
-    { schema: founding.value ? firstLeadSchema : signInSchema, value: fields })
+    () =>
+      founding.value
+        ? session.foundSchool(fields as Required<typeof fields> & { school: string; name: string })
+        : session.signIn(username.value, password.value),
+    { schema: founding.value ? firstLeadSchema : signInSchema, value: fields },
+  )
   if (!done) return
-  const to = typeof route.query.to === 'string' && route.query.to.startsWith('/') && !route.query.to.startsWith('//') ? route.query.to : '/'
+  const to =
+    typeof route.query.to === 'string' && route.query.to.startsWith('/') && !route.query.to.startsWith('//')
+      ? route.query.to
+      : '/'
   await navigateTo(founding.value ? '/house' : to)
 }
 
@@ -45,16 +54,44 @@ async function enterAs(account: Welcome['demo'][number]) {
   <div class="gate">
     <form class="panel" novalidate @submit.prevent="submit">
       <p class="brand">Fusilis</p>
-      <h1>{{ founding ? 'Set up this school' : welcome?.school ?? 'Sign in' }}</h1>
+      <h1>{{ founding ? 'Set up this school' : (welcome?.school ?? 'Sign in') }}</h1>
       <v-text-field v-if="founding" v-model="school" label="School" :error-messages="errors.school" />
-      <v-text-field v-if="founding" v-model="name" label="Your name" autocomplete="name" :error-messages="errors.name" />
-      <v-text-field ref="userField" v-model="username" label="User name" autocomplete="username" autocapitalize="none" :error-messages="errors.username" />
-      <v-text-field v-model="password" type="password" label="Password" :autocomplete="founding ? 'new-password' : 'current-password'" :error-messages="errors.password" />
+      <v-text-field
+        v-if="founding"
+        v-model="name"
+        label="Your name"
+        autocomplete="name"
+        :error-messages="errors.name"
+      />
+      <v-text-field
+        ref="userField"
+        v-model="username"
+        label="User name"
+        autocomplete="username"
+        autocapitalize="none"
+        :error-messages="errors.username"
+      />
+      <v-text-field
+        v-model="password"
+        type="password"
+        label="Password"
+        :autocomplete="founding ? 'new-password' : 'current-password'"
+        :error-messages="errors.password"
+      />
       <p v-if="message" role="alert" class="alert">{{ message }}</p>
-      <v-btn type="submit" color="primary" block :loading="busy">{{ founding ? 'Create the first lead instructor' : 'Sign in' }}</v-btn>
+      <v-btn type="submit" color="primary" block :loading="busy">{{
+        founding ? 'Create the first lead instructor' : 'Sign in'
+      }}</v-btn>
       <section v-if="welcome && welcome.demo.length > 0 && !founding" class="demo">
         <h2>Demo school: come in as</h2>
-        <v-btn v-for="account in welcome.demo" :key="account.username" variant="outlined" block :disabled="busy" @click="enterAs(account)">
+        <v-btn
+          v-for="account in welcome.demo"
+          :key="account.username"
+          variant="outlined"
+          block
+          :disabled="busy"
+          @click="enterAs(account)"
+        >
           {{ account.name }}, {{ account.role }}
         </v-btn>
       </section>
@@ -63,11 +100,42 @@ async function enterAs(account: Welcome['demo'][number]) {
 </template>
 
 <style scoped>
-.gate { min-height: 100dvh; display: grid; place-items: center; padding: 20px; background: linear-gradient(160deg, #2b353a, #171d20); }
-form { width: min(400px, 100%); padding: 32px; display: grid; gap: 10px; }
-.brand { font-weight: 700; color: rgb(var(--v-theme-primary)); }
-h1 { font-size: 1.5rem; font-weight: 700; margin-bottom: 10px; letter-spacing: -0.01em; }
-.alert { color: var(--poor); font-weight: 600; }
-.demo { display: grid; gap: 8px; margin-top: 14px; padding-top: 16px; border-top: 1px solid var(--line); }
-.demo h2 { font-size: 0.9rem; color: var(--quiet); }
+.gate {
+  min-height: 100dvh;
+  display: grid;
+  place-items: center;
+  padding: 20px;
+  background: linear-gradient(160deg, #2b353a, #171d20);
+}
+form {
+  width: min(400px, 100%);
+  padding: 32px;
+  display: grid;
+  gap: 10px;
+}
+.brand {
+  font-weight: 700;
+  color: rgb(var(--v-theme-primary));
+}
+h1 {
+  font-size: 1.5rem;
+  font-weight: 700;
+  margin-bottom: 10px;
+  letter-spacing: -0.01em;
+}
+.alert {
+  color: var(--poor);
+  font-weight: 600;
+}
+.demo {
+  display: grid;
+  gap: 8px;
+  margin-top: 14px;
+  padding-top: 16px;
+  border-top: 1px solid var(--line);
+}
+.demo h2 {
+  font-size: 0.9rem;
+  color: var(--quiet);
+}
 </style>

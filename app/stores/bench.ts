@@ -17,7 +17,7 @@ import { useOutbox, type SaveResult, type Waiting } from './outbox'
 interface Open {
   readonly id: string
   readonly baseVersion: number
-  readonly student: { readonly id: string, readonly name: string }
+  readonly student: { readonly id: string; readonly name: string }
   /** What the last joint's fit-up asks of this one, degrees. */
   readonly presetDegrees?: number | null
   /** The test that it is the coupon of: there it goes back to when it is saved. */
@@ -49,7 +49,12 @@ const FIRST_BEADS = 6
 /** A new student's first slip: the ladder's first pad, by its card. */
 function firstTicket(student: Welder, rules: HouseRules): Ticket {
   const rung = padRungs(rules)[0]!
-  return { ...rungSettings(rung, student.hand, FIRST_PLATE.thicknessMm, rules), rods: 'new', hand: student.hand, booth: student.booth }
+  return {
+    ...rungSettings(rung, student.hand, FIRST_PLATE.thicknessMm, rules),
+    rods: 'new',
+    hand: student.hand,
+    booth: student.booth,
+  }
 }
 
 /** The last slip once more. How long its rods had been out was that day's. */
@@ -79,9 +84,17 @@ export const useBench = defineStore('bench', () => {
 
   const rules = computed(() => houseRules.rulesOf(document.value?.rulesVersion ?? houseRules.current.version))
   const grade = computed(() => (document.value ? gradeCoupon(document.value, rules.value) : null))
-  const reading = computed(() => (document.value ? readCoupon(document.value, rules.value, causes.knownOf(document.value.studentId)) : null))
-  const question = computed(() => (document.value && reading.value ? questionFor(document.value, rules.value, reading.value, causes.knownOf(document.value.studentId)) : null))
-  const remarks = computed(() => (document.value ? checkTicket(document.value.ticket, thicknessOf(document.value.piece), rules.value) : []))
+  const reading = computed(() =>
+    document.value ? readCoupon(document.value, rules.value, causes.knownOf(document.value.studentId)) : null,
+  )
+  const question = computed(() =>
+    document.value && reading.value
+      ? questionFor(document.value, rules.value, reading.value, causes.knownOf(document.value.studentId))
+      : null,
+  )
+  const remarks = computed(() =>
+    document.value ? checkTicket(document.value.ticket, thicknessOf(document.value.piece), rules.value) : [],
+  )
   const selected = computed(() => document.value?.marks.find(mark => mark.id === selectedId.value) ?? null)
   const cursorBead = computed(() => document.value?.beads.find(bead => bead.id === cursor.value.beadId) ?? null)
   const cursorFace = computed(() => cursorBead.value?.face)
@@ -93,7 +106,10 @@ export const useBench = defineStore('bench', () => {
   function keepDraft(): void {
     if (!open.value || !document.value) return
     try {
-      localStorage.setItem(draft, JSON.stringify({ ...open.value, touched: touched.value, document: document.value } satisfies Draft))
+      localStorage.setItem(
+        draft,
+        JSON.stringify({ ...open.value, touched: touched.value, document: document.value } satisfies Draft),
+      )
       keptAt.value = 'here'
     } catch {
       keptAt.value = 'nowhere'
@@ -139,29 +155,55 @@ export const useBench = defineStore('bench', () => {
 
   /** A new coupon of a student, laid out as the last one was run. */
   function laidOutFor(student: Welder, classDay: string): CouponDocument {
-    const ticket = student.last ? ticketAgain(student.last.ticket, student.booth) : firstTicket(student, houseRules.current.rules)
+    const ticket = student.last
+      ? ticketAgain(student.last.ticket, student.booth)
+      : firstTicket(student, houseRules.current.rules)
     const beadCount = student.last?.beadCount ?? FIRST_BEADS
-    const wanted = { studentId: student.id, classDay, rulesVersion: houseRules.current.version, ticket, piece: student.last?.piece ?? FIRST_PLATE, beadCount, ...(student.last?.passes ? { passes: student.last.passes } : {}) }
+    const wanted = {
+      studentId: student.id,
+      classDay,
+      rulesVersion: houseRules.current.version,
+      ticket,
+      piece: student.last?.piece ?? FIRST_PLATE,
+      beadCount,
+      ...(student.last?.passes ? { passes: student.last.passes } : {}),
+    }
     return newCoupon(wanted, houseRules.current.rules)
   }
 
   /** Opens a new coupon for a student; one that the student has read already is the same coupon, as it lies. */
   function openNew(student: FloorStudent, classDay: string): void {
     const { selfRead } = student
-    lay({ id: selfRead?.couponId ?? uuid(), baseVersion: 0, student: { id: student.id, name: student.name }, presetDegrees: student.last?.nextPresetDegrees ?? null },
-      selfRead?.document ?? laidOutFor(student, classDay))
+    lay(
+      {
+        id: selfRead?.couponId ?? uuid(),
+        baseVersion: 0,
+        student: { id: student.id, name: student.name },
+        presetDegrees: student.last?.nextPresetDegrees ?? null,
+      },
+      selfRead?.document ?? laidOutFor(student, classDay),
+    )
     keepDraft()
   }
 
   /** Opens a coupon to be read blind, where it was left before a reload. */
   function openBlind(blind: Blind, document: CouponDocument): void {
     draft = blindKey(blind)
-    if (!takeUp()) lay({ id: blind.id, baseVersion: 0, student: { id: blind.student.id, name: blind.student.name } }, document)
+    if (!takeUp())
+      lay({ id: blind.id, baseVersion: 0, student: { id: blind.student.id, name: blind.student.name } }, document)
   }
 
   /** Opens a saved coupon to read or grade it again. */
   function openSaved(coupon: SavedCoupon, name: string, testId?: string): void {
-    lay({ id: coupon.id, baseVersion: coupon.version, student: { id: coupon.document.studentId, name }, ...(testId ? { testId } : {}) }, coupon.document)
+    lay(
+      {
+        id: coupon.id,
+        baseVersion: coupon.version,
+        student: { id: coupon.document.studentId, name },
+        ...(testId ? { testId } : {}),
+      },
+      coupon.document,
+    )
   }
 
   /** Opens the coupon of a test, as it was welded. */
@@ -170,7 +212,10 @@ export const useBench = defineStore('bench', () => {
     keepDraft()
   }
 
-  /** Opens a coupon that waited in this browser and was then refused: it can be put right, or held against the version that was in its way. */
+  /**
+   * Opens a coupon that waited in this browser and was then refused: it can be put right, or held against the
+   * version that was in its way.
+   */
   function openKept({ id, save, student }: Waiting): void {
     lay({ id, baseVersion: save.baseVersion, student: { id: save.document.studentId, name: student } }, save.document)
     touched.value = true
@@ -194,7 +239,8 @@ export const useBench = defineStore('bench', () => {
     to.value = [...to.value, document.value]
     from.value = from.value.slice(0, -1)
     document.value = doc
-    if (!doc.beads.some(bead => bead.id === cursor.value.beadId)) cursor.value = { ...cursor.value, beadId: doc.beads[0]!.id }
+    if (!doc.beads.some(bead => bead.id === cursor.value.beadId))
+      cursor.value = { ...cursor.value, beadId: doc.beads[0]!.id }
     keepDraft()
   }
   const undo = () => step(past, future)
@@ -223,7 +269,10 @@ export const useBench = defineStore('bench', () => {
     if (mark) cursor.value = { beadId: mark.beadId, atMm: mark.atMm }
   }
 
-  /** Changes ticket, piece, bead count or passes, and lays the coupon out again. @throws RangeError when the beads do not fit */
+  /**
+   * Changes ticket, piece, bead count or passes, and lays the coupon out again. @throws RangeError when the beads
+   * do not fit
+   */
   function changeSetUp(change: SetUpChange): void {
     if (!document.value) return
     const next = layOutAgain(document.value, change, rules.value)
@@ -232,12 +281,16 @@ export const useBench = defineStore('bench', () => {
     cursor.value = { beadId: bead.id, atMm: Math.min(bead.toMm, Math.max(bead.fromMm, cursor.value.atMm)) }
   }
 
-  /** A bead more or less; in a joint a pass, at the one the cursor is on. @throws RangeError when it does not fit, or it is the last */
+  /**
+   * A bead more or less; in a joint a pass, at the one the cursor is on. @throws RangeError when it does not fit,
+   * or it is the last
+   */
   function addBead(step: 1 | -1): void {
     if (!document.value) return
     const { passes, beads } = document.value
     if (!passes) changeSetUp({ beadCount: Math.max(1, beads.length + step) })
-    else if (pass.value) changeSetUp({ passes: step > 0 ? addPass(passes, pass.value.id) : removePass(passes, pass.value.id) })
+    else if (pass.value)
+      changeSetUp({ passes: step > 0 ? addPass(passes, pass.value.id) : removePass(passes, pass.value.id) })
   }
 
   /** Keeps what the student answered; the same answer again takes it back. */
@@ -258,7 +311,8 @@ export const useBench = defineStore('bench', () => {
 
   /** Puts a pass as it was run in place of the one with its id. */
   function setPass(changed: Pass): void {
-    if (document.value?.passes) changeSetUp({ passes: document.value.passes.map(one => (one.id === changed.id ? changed : one)) })
+    if (document.value?.passes)
+      changeSetUp({ passes: document.value.passes.map(one => (one.id === changed.id ? changed : one)) })
   }
 
   /** Keeps how the joint was put together; null takes it off again. */
@@ -275,18 +329,25 @@ export const useBench = defineStore('bench', () => {
   /** Keeps a bead's arc time by the stopwatch; null takes it off again. */
   function timeBead(beadId: string, seconds: number | null): void {
     if (!document.value) return
-    edit({ ...document.value, beads: document.value.beads.map((bead) => {
-      if (bead.id !== beadId) return bead
-      const { arcSeconds: _, ...untimed } = bead
-      return seconds === null ? untimed : { ...untimed, arcSeconds: Math.round(seconds * 10) / 10 }
-    }) })
+    edit({
+      ...document.value,
+      beads: document.value.beads.map(bead => {
+        if (bead.id !== beadId) return bead
+        const { arcSeconds: _, ...untimed } = bead
+        return seconds === null ? untimed : { ...untimed, arcSeconds: Math.round(seconds * 10) / 10 }
+      }),
+    })
   }
 
   /** Sends the coupon. Saved or kept here, the bench is clear; in a conflict it stays as it is. */
   async function save(why: string): Promise<SaveResult> {
     if (!open.value || !document.value) throw new Error('There is no coupon on the bench')
     const advised = reading.value ? { advised: reading.value.nextRun } : {}
-    const result = await outbox.send(open.value.id, { baseVersion: open.value.baseVersion, why, document: { ...document.value, ...advised } }, open.value.student.name)
+    const result = await outbox.send(
+      open.value.id,
+      { baseVersion: open.value.baseVersion, why, document: { ...document.value, ...advised } },
+      open.value.student.name,
+    )
     if (result.is !== 'conflict') clear()
     return result
   }
@@ -296,9 +357,15 @@ export const useBench = defineStore('bench', () => {
     if (!open.value) return
     const { name } = open.value.student
     open.value = { ...open.value, baseVersion: theirs.version }
-    const kept = await save(choice === 'mine' ? `Kept over the version of ${theirs.savedBy}` : 'Kept beside the version that stands')
+    const kept = await save(
+      choice === 'mine' ? `Kept over the version of ${theirs.savedBy}` : 'Kept beside the version that stands',
+    )
     if (choice === 'theirs' && kept.is === 'saved')
-      await outbox.send(theirs.id, { baseVersion: kept.coupon.version, why: `The version of ${theirs.savedBy} stands`, document: theirs.document }, name)
+      await outbox.send(
+        theirs.id,
+        { baseVersion: kept.coupon.version, why: `The version of ${theirs.savedBy} stands`, document: theirs.document },
+        name,
+      )
   }
 
   function clear(): void {
@@ -317,7 +384,49 @@ export const useBench = defineStore('bench', () => {
   }
 
   return {
-    open, document, cursor, cursorFace, pass, view, selectedId, selected, past, future, touched, keptAt, rules, grade, reading, question, remarks, isRegrade,
-    resume, laidOutFor, openNew, openSaved, openOfTest, openKept, openBlind, putAway, edit, undo, redo, moveCursor, goToRow, showInTurn, select, changeSetUp, addBead, setPass, keepFitUp, answer, sayCause, turnView, timeBead, save, settle, clear,
+    open,
+    document,
+    cursor,
+    cursorFace,
+    pass,
+    view,
+    selectedId,
+    selected,
+    past,
+    future,
+    touched,
+    keptAt,
+    rules,
+    grade,
+    reading,
+    question,
+    remarks,
+    isRegrade,
+    resume,
+    laidOutFor,
+    openNew,
+    openSaved,
+    openOfTest,
+    openKept,
+    openBlind,
+    putAway,
+    edit,
+    undo,
+    redo,
+    moveCursor,
+    goToRow,
+    showInTurn,
+    select,
+    changeSetUp,
+    addBead,
+    setPass,
+    keepFitUp,
+    answer,
+    sayCause,
+    turnView,
+    timeBead,
+    save,
+    settle,
+    clear,
   }
 })

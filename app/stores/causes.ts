@@ -18,7 +18,10 @@ export const useCauses = defineStore('causes', () => {
     said.value = await request<CausesSaid>('POST', '/api/causes/reset', { why })
   }
 
-  const knownOf = (studentId: string): Known => ({ school: said.value.school, student: said.value.students[studentId] ?? {} })
+  const knownOf = (studentId: string): Known => ({
+    school: said.value.school,
+    student: said.value.students[studentId] ?? {},
+  })
 
   return { said, load, reset, knownOf }
 })

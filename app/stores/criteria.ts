@@ -10,7 +10,10 @@ export const useCriteria = defineStore('criteria', () => {
   /** The sets a coupon is held against, as this browser last chose. */
   const chosen = useLocalStorage<string[]>('fusilis.criteria', ['d1.1 welder'])
 
-  /** What a coupon may be held against: the school's own first; a shipped set that one of them takes the place of is left out. */
+  /**
+   * What a coupon may be held against: the school's own first; a shipped set that one of them takes the place of is
+   * left out.
+   */
   const offered = computed<readonly CriteriaSet[]>(() => {
     const living = own.value.map(one => one.set).filter(set => !set.retired)
     const superseded = new Set(living.map(set => set.supersedes))

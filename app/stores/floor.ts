@@ -14,8 +14,9 @@ export const useFloor = defineStore('floor', () => {
   }
 
   /** Whose coupon to read next: whoever has waited longest since the last one was read. */
-  const waitingLongest = computed(() =>
-    [...students.value].sort((a, b) => (a.last?.savedAt ?? '').localeCompare(b.last?.savedAt ?? ''))[0] ?? null)
+  const waitingLongest = computed(
+    () => [...students.value].sort((a, b) => (a.last?.savedAt ?? '').localeCompare(b.last?.savedAt ?? ''))[0] ?? null,
+  )
 
   return { students, sectionId, load, waitingLongest }
 })

@@ -11,8 +11,13 @@ export const useHouseRules = defineStore('houseRules', () => {
   /** Loads the versions once; a failed try may be made again. */
   function load(): Promise<void> {
     loading ??= request<RulesVersion[]>('GET', '/api/house-rules')
-      .then((found) => { versions.value = found })
-      .catch((error) => { loading = null; throw error })
+      .then(found => {
+        versions.value = found
+      })
+      .catch(error => {
+        loading = null
+        throw error
+      })
     return loading
   }
 
@@ -23,7 +28,10 @@ export const useHouseRules = defineStore('houseRules', () => {
   const rulesOf = (version: number): HouseRules =>
     versions.value.find(row => row.version === version)?.rules ?? current.value.rules
 
-  /** Saves a new version over the one in force. @throws RequestFailure when someone saved one meanwhile, or a line is wrong */
+  /**
+   * Saves a new version over the one in force. @throws RequestFailure when someone saved one meanwhile, or a line
+   * is wrong
+   */
   async function save(rules: HouseRules, why: string, baseVersion: number): Promise<void> {
     const saved = await request<RulesVersion>('POST', '/api/house-rules', { baseVersion, why, rules })
     versions.value = [...versions.value, saved]

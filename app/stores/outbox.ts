@@ -14,13 +14,16 @@ export interface Waiting {
 }
 
 export type SaveResult =
-  | { readonly is: 'saved', readonly coupon: SavedCoupon }
+  | { readonly is: 'saved'; readonly coupon: SavedCoupon }
   | { readonly is: 'kept here' }
-  | { readonly is: 'conflict', readonly theirs: SavedCoupon }
+  | { readonly is: 'conflict'; readonly theirs: SavedCoupon }
 
 const RETRY_MS = 10_000
 
-/** Sends coupons to the server. One that cannot be sent waits in the browser and is tried again; a reload does not lose it. */
+/**
+ * Sends coupons to the server. One that cannot be sent waits in the browser and is tried again; a reload does not
+ * lose it.
+ */
 export const useOutbox = defineStore('outbox', () => {
   const waiting = useLocalStorage<Waiting[]>('fusilis.outbox', [])
   const accountId = ref('')
@@ -30,7 +33,10 @@ export const useOutbox = defineStore('outbox', () => {
 
   const put = (id: string, save: CouponSave) => request<SavedCoupon>('PUT', `/api/coupons/${id}`, save)
 
-  /** Saves a coupon now, or keeps it here while the server is away. @throws RequestFailure when the server refuses it */
+  /**
+   * Saves a coupon now, or keeps it here while the server is away. @throws RequestFailure when the server refuses
+   * it
+   */
   async function send(id: string, save: CouponSave, student: string): Promise<SaveResult> {
     try {
       const coupon = await put(id, save)
@@ -40,7 +46,10 @@ export const useOutbox = defineStore('outbox', () => {
       if (!(error instanceof RequestFailure)) throw error
       if (error.status === 409) return { is: 'conflict', theirs: (error.body as CouponConflict).theirs }
       if (!error.away) throw error
-      waiting.value = [...waiting.value.filter(one => one.id !== id), { id, save, student, accountId: accountId.value, refused: null }]
+      waiting.value = [
+        ...waiting.value.filter(one => one.id !== id),
+        { id, save, student, accountId: accountId.value, refused: null },
+      ]
       return { is: 'kept here' }
     }
   }

@@ -1,6 +1,14 @@
 import { defineStore } from 'pinia'
 import { v7 as uuid } from 'uuid'
-import type { Board, LadderSave, LadderVersion, PinSave, SectionReport, SignOffSave, StudentProgress } from '~~/contract/progress'
+import type {
+  Board,
+  LadderSave,
+  LadderVersion,
+  PinSave,
+  SectionReport,
+  SignOffSave,
+  StudentProgress,
+} from '~~/contract/progress'
 import { request } from './request'
 
 /** Where students stand on the ladder, and the ladder itself. */
@@ -21,7 +29,8 @@ export const useProgress = defineStore('progress', () => {
   }
   const takeBack = (signOffId: string, why: string) => request('POST', `/api/sign-offs/${signOffId}/take-back`, { why })
 
-  const pin = (studentId: string, save: PinSave) => request<StudentProgress>('PUT', `/api/students/${studentId}/pin`, save)
+  const pin = (studentId: string, save: PinSave) =>
+    request<StudentProgress>('PUT', `/api/students/${studentId}/pin`, save)
 
   const ladder = () => request<LadderVersion>('GET', '/api/ladder')
   const saveLadder = (save: LadderSave) => request<LadderVersion>('POST', '/api/ladder', save)

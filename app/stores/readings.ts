@@ -1,7 +1,15 @@
 import { defineStore } from 'pinia'
 import { v7 as uuid } from 'uuid'
 import type { CouponDocument } from '~~/core/coupon'
-import type { BlindReading, HandedIn, Kiosk, OpenToRead, ReadersAgreement, ReadingSave, ReadingSummary } from '~~/contract/readings'
+import type {
+  BlindReading,
+  HandedIn,
+  Kiosk,
+  OpenToRead,
+  ReadersAgreement,
+  ReadingSave,
+  ReadingSummary,
+} from '~~/contract/readings'
 import { request } from './request'
 
 /** Coupons read blind: by students at the shared tablet, and by a second instructor. */

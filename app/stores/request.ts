@@ -27,13 +27,13 @@ type Method = 'GET' | 'POST' | 'PUT' | 'DELETE'
 /** Asks the server; every failure comes back as a `RequestFailure`. */
 export async function request<T>(method: Method, path: string, body?: unknown): Promise<T> {
   try {
-    return await $fetch<T>(path, { method, body: body as Record<string, unknown> | undefined, retry: 0 }) as T
+    return (await $fetch<T>(path, { method, body: body as Record<string, unknown> | undefined, retry: 0 })) as T
   } catch (error) {
-    throw toFailure(error as { statusCode?: number, data?: Problem })
+    throw toFailure(error as { statusCode?: number; data?: Problem })
   }
 }
 
-function toFailure({ statusCode, data }: { statusCode?: number, data?: Problem }): RequestFailure {
+function toFailure({ statusCode, data }: { statusCode?: number; data?: Problem }): RequestFailure {
   if (!statusCode) return new RequestFailure(0, 'The server does not answer.')
   return new RequestFailure(statusCode, data?.detail ?? 'The server could not do this.', data?.errors ?? [], data)
 }

@@ -30,7 +30,12 @@ export const useSession = defineStore('session', () => {
     asked.value = true
   }
 
-  async function foundSchool(fields: { school: string, name: string, username: string, password: string }): Promise<void> {
+  async function foundSchool(fields: {
+    school: string
+    name: string
+    username: string
+    password: string
+  }): Promise<void> {
     me.value = await request<Me>('POST', '/api/first-lead', fields)
     asked.value = true
   }

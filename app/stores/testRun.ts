@@ -15,7 +15,10 @@ interface Draft {
 const draftKey = (id: string) => `fusilis.test.${id}`
 const RETRY_MS = 10_000
 
-/** A test under way: every act is saved as it is done; while the server is away it is kept here and goes when it is back. */
+/**
+ * A test under way: every act is saved as it is done; while the server is away it is kept here and goes when it is
+ * back.
+ */
 export const useTestRun = defineStore('testRun', () => {
   const tests = useTests()
   const books = useCodeBooks()
@@ -34,7 +37,10 @@ export const useTestRun = defineStore('testRun', () => {
 
   const book = computed<CodeBook | null>(() => (document.value ? books.bookOf(document.value.book) : null))
 
-  /** Opens a test: what this browser could not send yet, else as the server has it; with its coupon, once that was read. */
+  /**
+   * Opens a test: what this browser could not send yet, else as the server has it; with its coupon, once that was
+   * read.
+   */
   async function open(testId: string): Promise<void> {
     close()
     id.value = testId
@@ -60,7 +66,10 @@ export const useTestRun = defineStore('testRun', () => {
     problem.value = ''
   }
 
-  /** Puts a changed test in place of the one before, and sends it. What is out of order is said, and nothing changes. True when it was taken. */
+  /**
+   * Puts a changed test in place of the one before, and sends it. What is out of order is said, and nothing
+   * changes. True when it was taken.
+   */
   function change(next: TestDocument): boolean {
     if (!document.value || !book.value || next === document.value) return false
     const [fault] = documentFaults(next, book.value)
@@ -87,7 +96,9 @@ export const useTestRun = defineStore('testRun', () => {
 
   function send(): void {
     window.clearTimeout(timer)
-    underway ??= deliver(id.value).finally(() => { underway = null })
+    underway ??= deliver(id.value).finally(() => {
+      underway = null
+    })
   }
 
   /** Sends what is kept of a test until nothing is: acts made meanwhile go after, even when the page was left. */
@@ -97,7 +108,8 @@ export const useTestRun = defineStore('testRun', () => {
       for (let draft = readDraft(testId); draft; draft = readDraft(testId)) {
         const { version } = await tests.put(testId, draft.baseVersion, draft.document)
         const later = readDraft(testId)
-        if (JSON.stringify(later?.document) === JSON.stringify(draft.document)) localStorage.removeItem(draftKey(testId))
+        if (JSON.stringify(later?.document) === JSON.stringify(draft.document))
+          localStorage.removeItem(draftKey(testId))
         else if (later) keepDraft(testId, { ...later, baseVersion: version })
         if (id.value === testId) baseVersion.value = version
       }
@@ -138,7 +150,23 @@ export const useTestRun = defineStore('testRun', () => {
     coupon.value = null
   }
 
-  return { id, baseVersion, student, document, book, coupon, past, saving, problem, open, findCoupon, change, undo, settle, close }
+  return {
+    id,
+    baseVersion,
+    student,
+    document,
+    book,
+    coupon,
+    past,
+    saving,
+    problem,
+    open,
+    findCoupon,
+    change,
+    undo,
+    settle,
+    close,
+  }
 })
 
 function keepDraft(testId: string, draft: Draft): void {

@@ -14,7 +14,8 @@ export const useTests = defineStore('tests', () => {
   const ofStudent = (studentId: string) => request<TestBay>('GET', `/api/students/${studentId}/tests`)
 
   const find = (id: string) => request<SavedTest>('GET', `/api/tests/${id}`)
-  const put = (id: string, baseVersion: number, document: TestDocument) => request<SavedTest>('PUT', `/api/tests/${id}`, { baseVersion, document })
+  const put = (id: string, baseVersion: number, document: TestDocument) =>
+    request<SavedTest>('PUT', `/api/tests/${id}`, { baseVersion, document })
 
   /** Keeps new tests, each under an id of its own. Answers the ids, in their order. */
   async function plan(documents: readonly TestDocument[]): Promise<string[]> {

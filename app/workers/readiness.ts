@@ -1,15 +1,23 @@
-import { beginOutlook, forecastCoupons, whatHelps, type Forecast, type Help, type Outlook, type OutlookCase } from '~~/core/readiness'
+import {
+  beginOutlook,
+  forecastCoupons,
+  whatHelps,
+  type Forecast,
+  type Help,
+  type Outlook,
+  type OutlookCase,
+} from '~~/core/readiness'
 
 /** What a page asks: everything about one case with the odds the school wants, or the odds alone of several. */
 export type ReadinessAsked =
-  | { readonly ask: 'everything', readonly wanted: OutlookCase, readonly attempts: number, readonly target: number }
-  | { readonly ask: 'odds', readonly cases: readonly OutlookCase[], readonly attempts: number }
+  | { readonly ask: 'everything'; readonly wanted: OutlookCase; readonly attempts: number; readonly target: number }
+  | { readonly ask: 'odds'; readonly cases: readonly OutlookCase[]; readonly attempts: number }
 
 /** What comes back: how far it is, then everything, or the odds of each case in their order. */
 export type ReadinessSaid =
-  | { readonly is: 'under way', readonly share: number }
-  | { readonly is: 'done', readonly outlook: Outlook, readonly helps: readonly Help[], readonly forecast: Forecast }
-  | { readonly is: 'odds', readonly odds: readonly number[] }
+  | { readonly is: 'under way'; readonly share: number }
+  | { readonly is: 'done'; readonly outlook: Outlook; readonly helps: readonly Help[]; readonly forecast: Forecast }
+  | { readonly is: 'odds'; readonly odds: readonly number[] }
 
 const STEPS = 10
 /** What helps, and the forecast, are looked at with fewer attempts than the odds themselves. */

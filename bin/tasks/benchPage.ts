@@ -18,7 +18,16 @@ await closeDatabase()
 function crowded() {
   let document = aCoupon({ studentId: student!.id, beadCount: 20 })
   for (let n = 0; document.marks.length < LEAST_MARKS; n++)
-    document = putMark(document, aFlaw({ id: `f${n}`, beadId: `b${(n % 20) + 1}`, flaw: n % 3 ? 'undercut' : 'slag', atMm: (n * 11) % 130, toMm: ((n * 11) % 130) + 12 }))
+    document = putMark(
+      document,
+      aFlaw({
+        id: `f${n}`,
+        beadId: `b${(n % 20) + 1}`,
+        flaw: n % 3 ? 'undercut' : 'slag',
+        atMm: (n * 11) % 130,
+        toMm: ((n * 11) % 130) + 12,
+      }),
+    )
   return document
 }
 
@@ -33,9 +42,15 @@ await page.getByRole('navigation', { name: 'Rooms' }).waitFor()
 
 async function keep(document: CouponDocument): Promise<string> {
   const id = uuid()
-  const status = await page.evaluate(([path, sent]) => fetch(path as string, {
-    method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ baseVersion: 0, why: '', document: sent }),
-  }).then(answer => answer.status), [`/api/coupons/${id}`, document] as const)
+  const status = await page.evaluate(
+    ([path, sent]) =>
+      fetch(path as string, {
+        method: 'PUT',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ baseVersion: 0, why: '', document: sent }),
+      }).then(answer => answer.status),
+    [`/api/coupons/${id}`, document] as const,
+  )
   if (status >= 300) throw new Error(`The coupon was refused: ${status}`)
   return id
 }
@@ -44,7 +59,8 @@ const id = await keep(crowded())
 /** A 6G pipe of twelve passes, with root side and halves: twenty-five lanes. */
 function twelvePasses(): CouponDocument {
   let document: CouponDocument = { ...aJoint(), studentId: student!.id }
-  while (document.passes!.length < 12) document = layOutAgain(document, { passes: addPass(document.passes!, 'p3') }, DEFAULT_HOUSE_RULES)
+  while (document.passes!.length < 12)
+    document = layOutAgain(document, { passes: addPass(document.passes!, 'p3') }, DEFAULT_HOUSE_RULES)
   return document
 }
 
@@ -61,19 +77,32 @@ async function opening(): Promise<void> {
     }
   }
   const p50 = (kind: keyof typeof taken) => quantile(taken[kind].slice(4), 0.5)
-  console.log(`opening a 6G coupon of twelve passes: ${times(p50('pipe') / p50('pad'))} a six-bead pad (${ms(p50('pipe'))} and ${ms(p50('pad'))})`)
+  console.log(
+    `opening a 6G coupon of twelve passes: ${times(p50('pipe') / p50('pad'))} a six-bead pad (${ms(p50('pipe'))} and ${ms(p50('pad'))})`,
+  )
 }
 
-/** First load of the Bench on an empty cache: script as it comes over the wire, and until the first mark can be dropped. */
+/**
+ * First load of the Bench on an empty cache: script as it comes over the wire, and until the first mark can be
+ * dropped.
+ */
 async function firstLoad(): Promise<void> {
-  const fresh = await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce', storageState: await context.storageState() })
+  const fresh = await browser.newContext({
+    viewport: { width: 1280, height: 800 },
+    reducedMotion: 'reduce',
+    storageState: await context.storageState(),
+  })
   const first = await fresh.newPage()
   const cdp = await fresh.newCDPSession(first)
   await cdp.send('Network.enable')
   const scripts = new Set<string>()
   let bytes = 0
-  cdp.on('Network.responseReceived', ({ requestId, response }) => { if (/\.js(\?|$)/.test(response.url)) scripts.add(requestId) })
-  cdp.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => { if (scripts.has(requestId)) bytes += encodedDataLength })
+  cdp.on('Network.responseReceived', ({ requestId, response }) => {
+    if (/\.js(\?|$)/.test(response.url)) scripts.add(requestId)
+  })
+  cdp.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => {
+    if (scripts.has(requestId)) bytes += encodedDataLength
+  })
   await cdp.send('Network.setExtraHTTPHeaders', { headers: { 'accept-encoding': 'gzip' } })
   const began = performance.now()
   await first.goto(`${ADDRESS}/bench?coupon=${id}&name=Crowded`)
@@ -82,7 +111,9 @@ async function firstLoad(): Promise<void> {
   await first.locator('[data-mark].selected').waitFor()
   const took = performance.now() - began
   await first.waitForTimeout(500)
-  console.log(`first load of the Bench: ${Math.round(bytes / 1024)} kB of script gzipped (aim: at most 350), first mark after ${ms(took)}`)
+  console.log(
+    `first load of the Bench: ${Math.round(bytes / 1024)} kB of script gzipped (aim: at most 350), first mark after ${ms(took)}`,
+  )
   await fresh.close()
 }
 
@@ -93,7 +124,8 @@ async function keys(): Promise<void> {
   await page.waitForTimeout(800)
   const cdp = await context.newCDPSession(page)
   await cdp.send('Performance.enable')
-  const scripting = async () => (await cdp.send('Performance.getMetrics')).metrics.find(metric => metric.name === 'ScriptDuration')!.value * 1000
+  const scripting = async () =>
+    (await cdp.send('Performance.getMetrics')).metrics.find(metric => metric.name === 'ScriptDuration')!.value * 1000
   const pressed = ['ArrowRight', 'ArrowUp', 'u', '3', 'ArrowDown', 'p', 'Shift+ArrowLeft', '.', ']', 'Control+z']
   const taken: number[] = []
   for (let n = 0; n < 12; n++) {
@@ -101,11 +133,13 @@ async function keys(): Promise<void> {
       const before = await scripting()
       await page.keyboard.press(key)
       await page.evaluate(() => new Promise(resolve => requestAnimationFrame(() => requestAnimationFrame(resolve))))
-      taken.push(await scripting() - before)
+      taken.push((await scripting()) - before)
     }
   }
   const [p50, p95] = [quantile(taken.slice(20), 0.5), quantile(taken.slice(20), 0.95)]
-  console.log(`a key at 20 beads and ${LEAST_MARKS} marks: scripting p50 ${(p50 / FRAME_MS).toFixed(2)}, p95 ${(p95 / FRAME_MS).toFixed(2)} of a frame (${ms(p50)}, ${ms(p95)})`)
+  console.log(
+    `a key at 20 beads and ${LEAST_MARKS} marks: scripting p50 ${(p50 / FRAME_MS).toFixed(2)}, p95 ${(p95 / FRAME_MS).toFixed(2)} of a frame (${ms(p50)}, ${ms(p95)})`,
+  )
 }
 
 await firstLoad()

@@ -11,11 +11,29 @@ const { overlap, stopUnderMm, capBeyondMm, reinforcementMm } = DEFAULT_HOUSE_RUL
 
 const onBacking = (thicknessMm: number): StackPlanner => ({
   shape: { kind: 'V', backing: true, groove: { thicknessMm, gapMm: inches(1 / 4), landMm: 0, includedDegrees: 45 } },
-  position: '3G', coreMm: inches(1 / 8), rootCoreMm: inches(1 / 8), stringersOnly: true, overlap: overlap.high, stopUnderMm, capBeyondMm, reinforcementMm,
+  position: '3G',
+  coreMm: inches(1 / 8),
+  rootCoreMm: inches(1 / 8),
+  stringersOnly: true,
+  overlap: overlap.high,
+  stopUnderMm,
+  capBeyondMm,
+  reinforcementMm,
 })
 const thick = onBacking(inches(1))
 const thin = onBacking(inches(3 / 8))
-const pad = { lengthMm: inches(6), widthMm: inches(4), beadMm: inches(1 / 4), overlap: 0.4, classification: 'E7018', rod: rodSizeOf(inches(1 / 8)), currentA: 125, volts: 23, travelMmPerMin: 250, stubMm: inches(2) }
+const pad = {
+  lengthMm: inches(6),
+  widthMm: inches(4),
+  beadMm: inches(1 / 4),
+  overlap: 0.4,
+  classification: 'E7018',
+  rod: rodSizeOf(inches(1 / 8)),
+  currentA: 125,
+  volts: 23,
+  travelMmPerMin: 250,
+  stubMm: inches(2),
+}
 
 const taken = { thick: [] as number[], thin: [] as number[], pad: [] as number[] }
 for (let n = 0; n < ROUNDS; n++) {
@@ -24,5 +42,9 @@ for (let n = 0; n < ROUNDS; n++) {
   taken.pad.push(await timed(() => planPad({ ...pad, currentA: 100 + (n % 50) })))
 }
 const late = (kind: keyof typeof taken) => quantile(taken[kind].slice(ROUNDS / 10), 0.95)
-console.log(`replanning a 1 in groove after a drag: p95 ${(late('thick') / AIM_MS).toFixed(2)} of 50 ms (${(late('thick') / FRAME_MS).toFixed(2)} of a frame, ${times(late('thick') / late('thin'))} a 3/8 in groove, ${planStack(thick).beads.length} beads)`)
-console.log(`replanning a pad under a slider: p95 ${(late('pad') / FRAME_MS).toFixed(3)} of a frame (${ms(late('pad'))})`)
+console.log(
+  `replanning a 1 in groove after a drag: p95 ${(late('thick') / AIM_MS).toFixed(2)} of 50 ms (${(late('thick') / FRAME_MS).toFixed(2)} of a frame, ${times(late('thick') / late('thin'))} a 3/8 in groove, ${planStack(thick).beads.length} beads)`,
+)
+console.log(
+  `replanning a pad under a slider: p95 ${(late('pad') / FRAME_MS).toFixed(3)} of a frame (${ms(late('pad'))})`,
+)

@@ -1,25 +1,56 @@
 import { evidenceOf, gradeCoupon } from '../../core/grading'
 import { DEFAULT_HOUSE_RULES as rules } from '../../core/house'
-import { dayNumber, lieOf, predictNext, standingOf, withPractice, type Practised, type PredictionScore } from '../../core/progress'
+import {
+  dayNumber,
+  lieOf,
+  predictNext,
+  standingOf,
+  withPractice,
+  type Practised,
+  type PredictionScore,
+} from '../../core/progress'
 import { testPieceOf } from '../../core/qualification'
 import { beginOutlook, testPlan, USUAL_HABITS, type OutlookCase } from '../../core/readiness'
 import { drawCohort, seededRandom, type CohortPlan } from '../../core/simulate'
 import { growSchool, SCHOOL_RULES } from '../../demo/gannetQuay'
 import { ms, quantile, timed } from './quantile'
 
-/** Predictions of each next coupon's restarts beside three simple averages, on seeds that nothing was fitted to; then how long the odds of a test take. */
+/**
+ * Predictions of each next coupon's restarts beside three simple averages, on seeds that nothing was fitted to;
+ * then how long the odds of a test take.
+ */
 function report(name: string, scores: Record<string, PredictionScore>): void {
-  console.log(`${name}: ${Object.entries(scores).map(([rule, { brier, slope }]) => `${rule} ${brier.toFixed(4)} (slope ${slope.toFixed(2)})`).join(', ')}`)
+  console.log(
+    `${name}: ${Object.entries(scores)
+      .map(([rule, { brier, slope }]) => `${rule} ${brier.toFixed(4)} (slope ${slope.toFixed(2)})`)
+      .join(', ')}`,
+  )
 }
 
 /** The made-up school's restarts, coupon by coupon. */
 function schoolRestarts(seed: number): Practised[][] {
-  return growSchool(seed, '2026-11-22').flatMap(section => section.students).map(student => student.coupons.flatMap(({ document }, n): Practised[] => evidenceOf(document, gradeCoupon(document, SCHOOL_RULES), SCHOOL_RULES)
-    .filter(row => row.element === 'restart')
-    .map(row => ({
-      couponId: String(n), day: dayNumber(document.classDay), element: row.element, lie: lieOf(row.position), work: row.work, rodFamily: row.rodFamily, otherHand: false, otherWay: false,
-      tried: row.tried, sound: row.sound, mock: false,
-    })))).filter(rows => rows.length > 0)
+  return growSchool(seed, '2026-11-22')
+    .flatMap(section => section.students)
+    .map(student =>
+      student.coupons.flatMap(({ document }, n): Practised[] =>
+        evidenceOf(document, gradeCoupon(document, SCHOOL_RULES), SCHOOL_RULES)
+          .filter(row => row.element === 'restart')
+          .map(row => ({
+            couponId: String(n),
+            day: dayNumber(document.classDay),
+            element: row.element,
+            lie: lieOf(row.position),
+            work: row.work,
+            rodFamily: row.rodFamily,
+            otherHand: false,
+            otherWay: false,
+            tried: row.tried,
+            sound: row.sound,
+            mock: false,
+          })),
+      ),
+    )
+    .filter(rows => rows.length > 0)
 }
 
 console.log('next coupon’s restarts, Brier score a try (lower is better) and calibration slope (aim 0.9 to 1.1):')
@@ -27,15 +58,27 @@ report('  the made-up school, another seed', predictNext(schoolRestarts(101), sc
 for (const law of ['power', 'steps'] as const) {
   for (const breakDays of [0, 35]) {
     const plan: CohortPlan = { students: 40, coupons: 70, law, breakDays }
-    report(`  ${law} learners${breakDays > 0 ? `, a break of ${breakDays} days` : ''}`, predictNext(drawCohort(plan, seededRandom(31)), drawCohort(plan, seededRandom(32)), rules.halfLifeDays))
+    report(
+      `  ${law} learners${breakDays > 0 ? `, a break of ${breakDays} days` : ''}`,
+      predictNext(drawCohort(plan, seededRandom(31)), drawCohort(plan, seededRandom(32)), rules.halfLifeDays),
+    )
   }
 }
 
 const A_SECOND = 1000
 const [rows] = drawCohort({ students: 1, coupons: 70, law: 'power', breakDays: 0 }, seededRandom(5))
 const standing = standingOf({}, withPractice(rows!), rules.halfLifeDays)
-const wanted = (id: string): OutlookCase => ({ plan: testPlan(testPieceOf(id), rules), candidate: { standing, curves: {}, today: rows!.at(-1)!.day, more: 0 }, habits: USUAL_HABITS, seed: 1 })
+const wanted = (id: string): OutlookCase => ({
+  plan: testPlan(testPieceOf(id), rules),
+  candidate: { standing, curves: {}, today: rows!.at(-1)!.day, more: 0 },
+  habits: USUAL_HABITS,
+  seed: 1,
+})
 const taken = { 'pipe-6-6g': [] as number[], 'plate-3g': [] as number[] }
-for (let n = 0; n < 12; n++) for (const id of ['pipe-6-6g', 'plate-3g'] as const) taken[id].push(await timed(() => beginOutlook(wanted(id)).run(5000)))
+for (let n = 0; n < 12; n++)
+  for (const id of ['pipe-6-6g', 'plate-3g'] as const)
+    taken[id].push(await timed(() => beginOutlook(wanted(id)).run(5000)))
 const [pipe, plate] = [quantile(taken['pipe-6-6g'].slice(2), 0.95), quantile(taken['plate-3g'].slice(2), 0.95)]
-console.log(`5,000 attempts at a 6G pipe (${wanted('pipe-6-6g').plan.tasks.length} tasks): p95 ${(pipe / A_SECOND).toFixed(2)} of a second, ${(pipe / plate).toFixed(2)} times a 3G plate (${ms(plate)})`)
+console.log(
+  `5,000 attempts at a 6G pipe (${wanted('pipe-6-6g').plan.tasks.length} tasks): p95 ${(pipe / A_SECOND).toFixed(2)} of a second, ${(pipe / plate).toFixed(2)} times a 3G plate (${ms(plate)})`,
+)

@@ -3,18 +3,28 @@ import { CAUSES, posterior, priorsFor, questionFor, readCoupon, signsOf, SIGNS, 
 import { COMMONEST, drawTechnique, seededRandom, weldWith } from '../../core/simulate'
 import { ms, quantile, timed } from './quantile'
 
-/** Causes inferred from coupons whose technique is known: hits, Brier score and reliability, beside two simpler readers of the same signs. */
+/**
+ * Causes inferred from coupons whose technique is known: hits, Brier score and reliability, beside two simpler
+ * readers of the same signs.
+ */
 const COUPONS = 3000
 
 type Reader = (document: ReturnType<typeof weldWith>) => readonly number[]
-const SHOWN = new Map(SIGNS.map(sign => [sign.id, { leak: sign.leak, shows: CAUSES.map(cause => cause.shows[sign.id] ?? 0) }]))
+const SHOWN = new Map(
+  SIGNS.map(sign => [sign.id, { leak: sign.leak, shows: CAUSES.map(cause => cause.shows[sign.id] ?? 0) }]),
+)
 
 /** One cause at a time, signs taken as independent, with the same chances. */
-const naiveBayes: Reader = (document) => {
+const naiveBayes: Reader = document => {
   const { signs, absent } = signsOf(document, rules)
   const logs = priorsFor(document, rules).map((prior, cause) => {
-    const chance = (id: (typeof SIGNS)[number]['id']) => 1 - (1 - SHOWN.get(id)!.leak) * (1 - SHOWN.get(id)!.shows[cause]!)
-    return Math.log(prior) + signs.reduce((sum, sign) => sum + Math.log(chance(sign.id)), 0) + absent.reduce((sum, id) => sum + Math.log(1 - chance(id)), 0)
+    const chance = (id: (typeof SIGNS)[number]['id']) =>
+      1 - (1 - SHOWN.get(id)!.leak) * (1 - SHOWN.get(id)!.shows[cause]!)
+    return (
+      Math.log(prior) +
+      signs.reduce((sum, sign) => sum + Math.log(chance(sign.id)), 0) +
+      absent.reduce((sum, id) => sum + Math.log(1 - chance(id)), 0)
+    )
   })
   const most = Math.max(...logs)
   const shares = logs.map(log => Math.exp(log - most))
@@ -28,11 +38,17 @@ const commonest: Reader = () => CAUSES.map(cause => (cause.id === COMMONEST ? 0.
 const random = seededRandom(7)
 const cases = Array.from({ length: COUPONS }, () => {
   const technique = drawTechnique(random)
-  const truth = Object.entries(technique).sort(([, a], [, b]) => b - a).map(([id]) => id as CauseId)
+  const truth = Object.entries(technique)
+    .sort(([, a], [, b]) => b - a)
+    .map(([id]) => id as CauseId)
   return { truth, document: weldWith(technique, rules, random) }
 })
 
-for (const [name, reader] of [['the network', network], ['naive Bayes', naiveBayes], ['the commonest cause', commonest]] as const) {
+for (const [name, reader] of [
+  ['the network', network],
+  ['naive Bayes', naiveBayes],
+  ['the commonest cause', commonest],
+] as const) {
   const tenths = Array.from({ length: 10 }, () => ({ said: 0, came: 0, count: 0 }))
   let [first, two, brier] = [0, 0, 0]
   for (const { truth, document } of cases) {
@@ -49,9 +65,20 @@ for (const [name, reader] of [['the network', network], ['naive Bayes', naiveBay
       tenth.count++
     })
   }
-  console.log(`causes by ${name}: top one right ${(100 * first / COUPONS).toFixed(1)} %, one of two ${(100 * two / COUPONS).toFixed(1)} %, Brier ${(brier / COUPONS).toFixed(3)} a coupon`)
-  if (name === 'the network') console.log(`  reliability by tenths, said/came: ${tenths.filter(row => row.count >= 20).map(row => `${Math.round(100 * row.said / row.count)}/${Math.round(100 * row.came / row.count)}`).join('  ')} %`)
+  console.log(
+    `causes by ${name}: top one right ${((100 * first) / COUPONS).toFixed(1)} %, one of two ${((100 * two) / COUPONS).toFixed(1)} %, Brier ${(brier / COUPONS).toFixed(3)} a coupon`,
+  )
+  if (name === 'the network')
+    console.log(
+      `  reliability by tenths, said/came: ${tenths
+        .filter(row => row.count >= 20)
+        .map(row => `${Math.round((100 * row.said) / row.count)}/${Math.round((100 * row.came) / row.count)}`)
+        .join('  ')} %`,
+    )
 }
 const taken: number[] = []
-for (const { document } of cases.slice(0, 400)) taken.push(await timed(() => questionFor(document, rules, readCoupon(document, rules))))
-console.log(`reading a coupon with its question: p50 ${ms(quantile(taken.slice(50), 0.5))}, p95 ${ms(quantile(taken.slice(50), 0.95))} (aim: under 10 ms)`)
+for (const { document } of cases.slice(0, 400))
+  taken.push(await timed(() => questionFor(document, rules, readCoupon(document, rules))))
+console.log(
+  `reading a coupon with its question: p50 ${ms(quantile(taken.slice(50), 0.5))}, p95 ${ms(quantile(taken.slice(50), 0.95))} (aim: under 10 ms)`,
+)

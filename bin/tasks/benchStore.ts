@@ -15,28 +15,43 @@ import { ms, quantile, timed, times } from './quantile'
 const random = seededRandom(1)
 const home = process.env.FUSILIS_DB_URL!
 
-/** A save with all that goes with it, beside a bare insert of the same document; turn about, so that both meet the same machine. */
+/**
+ * A save with all that goes with it, beside a bare insert of the same document; turn about, so that both meet the
+ * same machine.
+ */
 async function benchSave(): Promise<void> {
   const pool = database()
   await pool.query('CREATE TABLE bare (id UUID NOT NULL PRIMARY KEY, document JSON NOT NULL)')
   const [student] = await rows<{ id: string }>(pool, 'SELECT id FROM student LIMIT 1')
-  const [account] = await rows<{ id: string, name: string }>(pool, `SELECT id, name FROM account WHERE role = 'lead'`)
+  const [account] = await rows<{ id: string; name: string }>(pool, `SELECT id, name FROM account WHERE role = 'lead'`)
   const bare: number[] = []
   const save: number[] = []
   for (let n = 0; n < 600; n++) {
     // As the Bench sends it: with what was advised, so that the server has nothing to infer.
-    const document = { ...weldCoupon(aCoupon({ studentId: student!.id }), drawLearner(random, null), n % 60, random), advised: 'Close the arc' }
+    const document = {
+      ...weldCoupon(aCoupon({ studentId: student!.id }), drawLearner(random, null), n % 60, random),
+      advised: 'Close the arc',
+    }
     const text = JSON.stringify(document)
     const insert = () => run(pool, 'INSERT INTO bare (id, document) VALUES (?, ?)', [uuid(), text])
-    const whole = () => saveCoupon(uuid(), { baseVersion: 0, why: '', document }, DEFAULT_HOUSE_RULES, { ...account!, now: new Date() })
-    const [b, s] = n % 2 ? [await timed(insert), await timed(whole)] : [await timed(whole), await timed(insert)].reverse() as [number, number]
+    const whole = () =>
+      saveCoupon(uuid(), { baseVersion: 0, why: '', document }, DEFAULT_HOUSE_RULES, { ...account!, now: new Date() })
+    const [b, s] =
+      n % 2
+        ? [await timed(insert), await timed(whole)]
+        : ([await timed(whole), await timed(insert)].reverse() as [number, number])
     if (n >= 100) {
       bare.push(b)
       save.push(s)
     }
   }
-  for (const [name, share] of [['p50', 0.5], ['p95', 0.95]] as const)
-    console.log(`save ${name}: ${times(quantile(save, share) / quantile(bare, share))} a bare insert (${ms(quantile(save, share))} to ${ms(quantile(bare, share))})`)
+  for (const [name, share] of [
+    ['p50', 0.5],
+    ['p95', 0.95],
+  ] as const)
+    console.log(
+      `save ${name}: ${times(quantile(save, share) / quantile(bare, share))} a bare insert (${ms(quantile(save, share))} to ${ms(quantile(bare, share))})`,
+    )
 }
 
 const PER_STUDENT = 70
@@ -56,9 +71,15 @@ async function growDatabase(name: string, coupons: number): Promise<string> {
   const connection = await pool.getConnection()
   await connection.query('SET unique_checks = 0, foreign_key_checks = 0')
   const students = Math.ceil(coupons / PER_STUDENT)
-  await connection.query(`INSERT INTO section (id, name, meetings, term_from, term_to) SELECT ${idOf('001', 'seq')}, CONCAT('Bench ', seq), '[]', '2026-01-01', '2026-12-31' FROM seq_1_to_${Math.ceil(students / A_SECTION)}`)
-  await connection.query(`INSERT INTO account (id, name, username, role, student_id, password_hash, active) VALUES (${idOf('002', '1')}, 'Bench', 'bench', 'lead', NULL, '', 1)`)
-  await connection.query(`INSERT INTO student (id, name, hand, section_id, start_date, booth, active) SELECT ${idOf('003', 'seq')}, CONCAT('Student ', seq), 'right', ${idOf('001', `1 + (seq - 1) DIV ${A_SECTION}`)}, '2026-01-01', NULL, 1 FROM seq_1_to_${students}`)
+  await connection.query(
+    `INSERT INTO section (id, name, meetings, term_from, term_to) SELECT ${idOf('001', 'seq')}, CONCAT('Bench ', seq), '[]', '2026-01-01', '2026-12-31' FROM seq_1_to_${Math.ceil(students / A_SECTION)}`,
+  )
+  await connection.query(
+    `INSERT INTO account (id, name, username, role, student_id, password_hash, active) VALUES (${idOf('002', '1')}, 'Bench', 'bench', 'lead', NULL, '', 1)`,
+  )
+  await connection.query(
+    `INSERT INTO student (id, name, hand, section_id, start_date, booth, active) SELECT ${idOf('003', 'seq')}, CONCAT('Student ', seq), 'right', ${idOf('001', `1 + (seq - 1) DIV ${A_SECTION}`)}, '2026-01-01', NULL, 1 FROM seq_1_to_${students}`,
+  )
   await connection.query('INSERT INTO student_progress (student_id, serial) SELECT id, 1 FROM student')
   const STEP = 100_000
   for (let from = 1; from <= coupons; from += STEP) {
@@ -70,7 +91,9 @@ async function growDatabase(name: string, coupons: number): Promise<string> {
       SELECT ${idOf('004', 'seq')}, ${student}, ${day}, ${position}, 'low hydrogen', 'move on', 90, '', 1, '${TICKET}', '2026-01-05', ${idOf('002', '1')} FROM ${range}`)
     await connection.query(`INSERT INTO evidence (student_id, coupon_id, element, class_day, work, position, rod_family, tried, sound, workable) SELECT ${student}, ${idOf('004', 'seq')}, element, ${day}, 'plate', ${position}, 'low hydrogen', 8, 6, 1
       FROM ${range} JOIN (${ELEMENTS.map(element => `SELECT '${element}' AS element`).join(' UNION ')}) AS elements`)
-    await connection.query(`INSERT INTO flaw (student_id, coupon_id, flaw, count, length_mm) SELECT ${student}, ${idOf('004', 'seq')}, flaw, 2, 10 FROM ${range} JOIN (SELECT 'undercut' AS flaw UNION SELECT 'porosity') AS flaws`)
+    await connection.query(
+      `INSERT INTO flaw (student_id, coupon_id, flaw, count, length_mm) SELECT ${student}, ${idOf('004', 'seq')}, flaw, 2, 10 FROM ${range} JOIN (SELECT 'undercut' AS flaw UNION SELECT 'porosity') AS flaws`,
+    )
   }
   connection.release()
   await pool.query('ANALYZE TABLE coupon, evidence, flaw, student')
@@ -98,15 +121,23 @@ async function benchRecord(large: number): Promise<void> {
   }
   await benchBoard(urls[1]!, Math.floor(sizes[1] / PER_STUDENT / A_SECTION))
   process.env.FUSILIS_DB_URL = home
-  for (const [name, share] of [['p50', 0.5], ['p95', 0.95]] as const) {
+  for (const [name, share] of [
+    ['p50', 0.5],
+    ['p95', 0.95],
+  ] as const) {
     const [small, big] = taken.map(list => quantile(list, share)) as [number, number]
-    console.log(`record ${name} at ${sizes[1].toLocaleString('en')} coupons: ${times(big / small)} that at ${sizes[0].toLocaleString('en')} (${ms(big)} to ${ms(small)})`)
+    console.log(
+      `record ${name} at ${sizes[1].toLocaleString('en')} coupons: ${times(big / small)} that at ${sizes[0].toLocaleString('en')} (${ms(big)} to ${ms(small)})`,
+    )
   }
 }
 
 const BOARD_AIM_MS = 150
 
-/** The Board of sections all over the large school: as a rule, and when every one of its students has a coupon that nothing was computed from yet. */
+/**
+ * The Board of sections all over the large school: as a rule, and when every one of its students has a coupon that
+ * nothing was computed from yet.
+ */
 async function benchBoard(url: string, sections: number): Promise<void> {
   process.env.FUSILIS_DB_URL = url
   await fitCurves(new Date())
@@ -120,14 +151,22 @@ async function benchBoard(url: string, sections: number): Promise<void> {
     }
   }
   await closeDatabase()
-  console.log(`board of ${A_SECTION} students in the large school: p95 ${(quantile(again, 0.95) / BOARD_AIM_MS).toFixed(2)} of ${BOARD_AIM_MS} ms; ${(quantile(first, 0.95) / BOARD_AIM_MS).toFixed(2)} when all of them are to be computed first`)
+  console.log(
+    `board of ${A_SECTION} students in the large school: p95 ${(quantile(again, 0.95) / BOARD_AIM_MS).toFixed(2)} of ${BOARD_AIM_MS} ms; ${(quantile(first, 0.95) / BOARD_AIM_MS).toFixed(2)} when all of them are to be computed first`,
+  )
 }
 
 /** Grading and reading a coupon, beside parsing its JSON. */
 async function benchGrading(): Promise<void> {
-  const documents = Array.from({ length: 300 }, (_, n) => weldCoupon(aCoupon({ beadCount: 10 }), drawLearner(random, null), n % 40, random))
+  const documents = Array.from({ length: 300 }, (_, n) =>
+    weldCoupon(aCoupon({ beadCount: 10 }), drawLearner(random, null), n % 40, random),
+  )
   const texts = documents.map(document => JSON.stringify(document))
-  const grade = () => documents.forEach((document) => { gradeCoupon(document, DEFAULT_HOUSE_RULES); readCoupon(document, DEFAULT_HOUSE_RULES) })
+  const grade = () =>
+    documents.forEach(document => {
+      gradeCoupon(document, DEFAULT_HOUSE_RULES)
+      readCoupon(document, DEFAULT_HOUSE_RULES)
+    })
   const parse = () => texts.forEach(text => JSON.parse(text))
   const [graded, parsed]: [number[], number[]] = [[], []]
   for (let round = 0; round < 40; round++) {
@@ -135,7 +174,9 @@ async function benchGrading(): Promise<void> {
     parsed.push(await timed(parse))
   }
   const [g, p] = [quantile(graded, 0.5), quantile(parsed, 0.5)]
-  console.log(`grading and reading: ${times(g / p)} parsing the same documents (${Math.round((300 / g) * 1000).toLocaleString('en')} coupons a second)`)
+  console.log(
+    `grading and reading: ${times(g / p)} parsing the same documents (${Math.round((300 / g) * 1000).toLocaleString('en')} coupons a second)`,
+  )
 }
 
 await benchSave()

@@ -33,8 +33,16 @@ export async function fillDemo(seed: number, lastDay: string): Promise<void> {
   const head = await foundSchool(SCHOOL_NAME, lead, password)
   if (!head) throw new Error('There is a school in this database already')
   const teacher = await addAccount({ ...instructor, studentId: null, active: true }, password)
-  await addRules(2, SCHOOL_RULES, { by: head.name, why: 'one bead width for all small rods', now: new Date(`${lastDay}T00:00:00Z`) })
-  await addLadder(2, SCHOOL_LADDER, { by: head.name, why: 'fewer joints, then straight to grooves and pipe', now: new Date(`${lastDay}T00:00:00Z`) })
+  await addRules(2, SCHOOL_RULES, {
+    by: head.name,
+    why: 'one bead width for all small rods',
+    now: new Date(`${lastDay}T00:00:00Z`),
+  })
+  await addLadder(2, SCHOOL_LADDER, {
+    by: head.name,
+    why: 'fewer joints, then straight to grooves and pipe',
+    now: new Date(`${lastDay}T00:00:00Z`),
+  })
   const sections: string[] = []
   const enrolled: Enrolled[] = []
   const jobs: (() => Promise<unknown>)[] = []
@@ -46,38 +54,71 @@ export async function fillDemo(seed: number, lastDay: string): Promise<void> {
       const student = await addStudent({ name, hand, booth, startDate, sectionId: section.id, active: true })
       enrolled.push({ id: student.id, place: enrolled.length, student: own })
       if (name === pupil.name) await addAccount({ ...pupil, studentId: student.id, active: true }, password)
-      jobs.push(async () => { await setStudentCode(student.id, await hash.make(demoCode(booth))) })
+      jobs.push(async () => {
+        await setStudentCode(student.id, await hash.make(demoCode(booth)))
+      })
       if (booth % 2 === 1) jobs.push(practising(student.id, coupons))
       for (const [n, coupon] of coupons.entries()) {
         const id = idAt(coupon.savedAt, random)
         jobs.push(saving(student.id, coupon, teacher, id))
         const own = { ...coupon, document: { ...coupon.document, studentId: student.id } }
-        if (n % 9 === 4) jobs.push(reading(id, own, { kind: 'student', id: student.id }, studentsEye(n / coupons.length)))
+        if (n % 9 === 4)
+          jobs.push(reading(id, own, { kind: 'student', id: student.id }, studentsEye(n / coupons.length)))
         if (n % 30 === 17) jobs.push(reading(id, own, { kind: 'instructor', id: head.id }, SECOND_INSTRUCTOR))
       }
     }
   }
   await atOnce(jobs)
   await fitCurves(new Date(`${lastDay}T12:00:00Z`))
-  for (const id of sections) await atOnce((await boardOf(id)).rows.map(({ student }) => () => signOff(student.id, teacher.name, random)))
+  for (const id of sections)
+    await atOnce(
+      (await boardOf(id)).rows.map(
+        ({ student }) =>
+          () =>
+            signOff(student.id, teacher.name, random),
+      ),
+    )
   await fillTests(enrolled, lastDay, teacher)
 }
 
-/** The instructor's name on every rung that a student has left behind; on the rung of today only the rule decides, and nobody has signed yet. */
+/**
+ * The instructor's name on every rung that a student has left behind; on the rung of today only the rule decides,
+ * and nobody has signed yet.
+ */
 async function signOff(studentId: string, by: string, random: Random): Promise<void> {
   const { climb } = (await progressOf(studentId))!
   const begun = climb.filter(state => state.lastDay !== null)
-  const today = begun.map(state => state.lastDay!).sort().at(-1)
+  const today = begun
+    .map(state => state.lastDay!)
+    .sort()
+    .at(-1)
   for (const state of begun.filter(one => one.lastDay !== today)) {
     const turn = outOfTurn(state)
     const now = new Date(`${state.lastDay}T20:00:00Z`)
-    await addSignOff(idAt(now, random), { studentId, rungId: state.rungId, why: turn === 'early' ? 'long enough on it; moves on with the class' : turn === 'late' ? 'signed after the holiday' : '' },
-      { outOfTurn: turn, stood: `${state.says}; ${state.good} of ${state.coupons} coupons good`, by, now })
+    await addSignOff(
+      idAt(now, random),
+      {
+        studentId,
+        rungId: state.rungId,
+        why:
+          turn === 'early'
+            ? 'long enough on it; moves on with the class'
+            : turn === 'late'
+              ? 'signed after the holiday'
+              : '',
+      },
+      { outOfTurn: turn, stood: `${state.says}; ${state.good} of ${state.coupons} coupons good`, by, now },
+    )
   }
 }
 
-function saving(studentId: string, { document, savedAt }: DemoCoupon, by: { id: string, name: string }, id: string) {
-  return () => saveCoupon(id, { baseVersion: 0, why: '', document: { ...document, studentId } }, SCHOOL_RULES, { id: by.id, name: by.name, now: savedAt })
+function saving(studentId: string, { document, savedAt }: DemoCoupon, by: { id: string; name: string }, id: string) {
+  return () =>
+    saveCoupon(id, { baseVersion: 0, why: '', document: { ...document, studentId } }, SCHOOL_RULES, {
+      id: by.id,
+      name: by.name,
+      now: savedAt,
+    })
 }
 
 /** Codes of the made-up school's students, for the shared tablet: 10 and the booth. */
@@ -87,7 +128,8 @@ export const demoCode = (booth: number): string => `10${String(booth).padStart(2
 function reading(couponId: string, { document, savedAt }: DemoCoupon, by: Reader, eye: Eye) {
   const random = seededRandom(savedAt.getTime() % 2 ** 31)
   const id = idAt(savedAt, random)
-  return () => keepReading(id, { couponId, stage: 'after chipping', document: readAs(document, eye, random) }, by, savedAt)
+  return () =>
+    keepReading(id, { couponId, stage: 'after chipping', document: readAs(document, eye, random) }, by, savedAt)
 }
 
 /** What a student said in the reading room, from the first coupon to the last; every second student goes there. */
@@ -95,17 +137,28 @@ function practising(studentId: string, coupons: readonly DemoCoupon[]) {
   const [first, last] = [coupons[0]!.savedAt, coupons.at(-1)!.savedAt]
   const random = seededRandom(first.getTime() % 2 ** 31)
   return async () => {
-    for (const answer of practiceAnswers(first, last, random)) await keepBeadAnswer(idAt(new Date(answer.at), random), answer, { kind: 'student', id: studentId }, new Date(answer.at))
+    for (const answer of practiceAnswers(first, last, random))
+      await keepBeadAnswer(
+        idAt(new Date(answer.at), random),
+        answer,
+        { kind: 'student', id: studentId },
+        new Date(answer.at),
+      )
   }
 }
 
 /** An id made at a moment, by a chance that can be had again. */
 function idAt(moment: Date, random: Random): string {
-  return uuid({ msecs: moment.getTime(), random: Uint8Array.from({ length: 16 }, () => Math.floor(random.uniform() * 256)) })
+  return uuid({
+    msecs: moment.getTime(),
+    random: Uint8Array.from({ length: 16 }, () => Math.floor(random.uniform() * 256)),
+  })
 }
 
 async function atOnce(jobs: readonly (() => Promise<unknown>)[]): Promise<void> {
   let next = 0
-  const worker = async () => { while (next < jobs.length) await jobs[next++]!() }
+  const worker = async () => {
+    while (next < jobs.length) await jobs[next++]!()
+  }
   await Promise.all(Array.from({ length: AT_ONCE }, worker))
 }

@@ -25,20 +25,30 @@ const ATTEMPTS = 400
 const RETEST_PIECES = 2
 const dayOf = (date: Date) => formatISO(date, { representation: 'date' })
 
-/** Puts the made-up school's tests into its database: of this term with their forecasts, and of before it, due, lapsed and kept alive. */
+/**
+ * Puts the made-up school's tests into its database: of this term with their forecasts, and of before it, due,
+ * lapsed and kept alive.
+ */
 export async function fillTests(enrolled: readonly Enrolled[], lastDay: string, by: Omit<Saver, 'now'>): Promise<void> {
   const random = seededRandom(77)
-  for (const one of enrolled) for (const [piece, book, coupon] of wanted(one.student)) await take(one, { piece, book, testDay: one.student.coupons[coupon]!.document.classDay }, random, by)
+  for (const one of enrolled)
+    for (const [piece, book, coupon] of wanted(one.student))
+      await take(one, { piece, book, testDay: one.student.coupons[coupon]!.document.classDay }, random, by)
   await formerTests(enrolled, parseISO(lastDay), random, by)
   await openTests(enrolled, parseISO(lastDay), random, by)
 }
 
-/** Which pieces a student is sent to, by which book, on the class day of which coupon: by the highest rung that was begun. */
+/**
+ * Which pieces a student is sent to, by which book, on the class day of which coupon: by the highest rung that was
+ * begun.
+ */
 function wanted({ coupons }: DemoStudent): (readonly [piece: string, book: string, coupon: number])[] {
   const rungs = new Set(coupons.map(({ document }) => document.ticket.rung))
   return [
-    ...(rungs.has('V with backing 3G') ? [['plate-3g', 'structural', 58] as const] : []), ...(rungs.has('open root 3G') ? [['plate-4g', 'structural', 60] as const] : []),
-    ...(rungs.has('pipe 5G') ? [['pipe-2-2g', 'pressure', 61] as const] : []), ...(rungs.has('pipe 6G') ? [['pipe-2-6g', 'pressure', 64] as const, ['open-root-3g', 'ISO', 62] as const] : []),
+    ...(rungs.has('V with backing 3G') ? [['plate-3g', 'structural', 58] as const] : []),
+    ...(rungs.has('open root 3G') ? [['plate-4g', 'structural', 60] as const] : []),
+    ...(rungs.has('pipe 5G') ? [['pipe-2-2g', 'pressure', 61] as const] : []),
+    ...(rungs.has('pipe 6G') ? [['pipe-2-6g', 'pressure', 64] as const, ['open-root-3g', 'ISO', 62] as const] : []),
   ]
 }
 
@@ -46,45 +56,92 @@ interface TestAsked {
   readonly piece: string
   readonly book: string
   readonly testDay: string
-  readonly retest?: { readonly of: TestDocument, readonly id: string }
+  readonly retest?: { readonly of: TestDocument; readonly id: string }
 }
 
-const idOn = (day: string, random: Random) => uuid({ msecs: Date.parse(`${day}T17:00:00Z`), random: Uint8Array.from({ length: 16 }, () => Math.floor(random.uniform() * 256)) })
+const idOn = (day: string, random: Random) =>
+  uuid({
+    msecs: Date.parse(`${day}T17:00:00Z`),
+    random: Uint8Array.from({ length: 16 }, () => Math.floor(random.uniform() * 256)),
+  })
 
-async function planned({ id: studentId, student }: Enrolled, { piece, book, testDay, retest }: TestAsked, withOdds: boolean, random: Random): Promise<TestDocument> {
+async function planned(
+  { id: studentId, student }: Enrolled,
+  { piece, book, testDay, retest }: TestAsked,
+  withOdds: boolean,
+  random: Random,
+): Promise<TestDocument> {
   const couponId = idOn(testDay, random)
   if (retest) return asRetest(retest.of, { of: retest.id, pieces: RETEST_PIECES }, { testDay, couponId })
-  return newTest({
-    book: { id: book, version: 0 }, couponId, odds: withOdds ? await oddsOf(studentId, piece) : null, retest: null, limitMinutes: null, piece: testPieceOf(piece),
-    welder: { studentId, classDay: testDay, rulesVersion: RULES_VERSION, hand: student.hand, booth: student.booth },
-  }, SCHOOL_RULES)
+  return newTest(
+    {
+      book: { id: book, version: 0 },
+      couponId,
+      odds: withOdds ? await oddsOf(studentId, piece) : null,
+      retest: null,
+      limitMinutes: null,
+      piece: testPieceOf(piece),
+      welder: { studentId, classDay: testDay, rulesVersion: RULES_VERSION, hand: student.hand, booth: student.booth },
+    },
+    SCHOOL_RULES,
+  )
 }
 
 async function oddsOf(studentId: string, piece: string): Promise<number> {
   const { standing, curves, bends } = (await progressOf(studentId))!
-  const run = beginOutlook({ plan: testPlan(testPieceOf(piece), SCHOOL_RULES), candidate: { standing, curves, today: dayNumber(dayOf(new Date())), more: 0 }, habits: habitsOf(standing.unsound, bends), seed: 1 })
+  const run = beginOutlook({
+    plan: testPlan(testPieceOf(piece), SCHOOL_RULES),
+    candidate: { standing, curves, today: dayNumber(dayOf(new Date())), more: 0 },
+    habits: habitsOf(standing.unsound, bends),
+    seed: 1,
+  })
   run.run(ATTEMPTS)
   return run.result().odds
 }
 
 /** Takes a test with its coupon; a failed one of the structural code is taken again at once, two pieces. */
-async function take(one: Enrolled, asked: TestAsked, random: Random, by: Omit<Saver, 'now'>, to: TakenTo = 'result'): Promise<void> {
+async function take(
+  one: Enrolled,
+  asked: TestAsked,
+  random: Random,
+  by: Omit<Saver, 'now'>,
+  to: TakenTo = 'result',
+): Promise<void> {
   const book = shippedBook(asked.book)
   const plan = await planned(one, asked, true, random)
   const practised = one.student.practised.get(runAs(plan.test.position)) ?? 0
   const { document, coupon, savedAt } = takeTest(plan, book, { learner: one.student.learner, practised }, random, to)
   const saver: Saver = { ...by, now: savedAt }
   const id = idOn(asked.testDay, random)
-  if (to !== 'welded') await saveCoupon(document.couponId, { baseVersion: 0, why: '', document: coupon }, SCHOOL_RULES, saver)
+  if (to !== 'welded')
+    await saveCoupon(document.couponId, { baseVersion: 0, why: '', document: coupon }, SCHOOL_RULES, saver)
   await saveTest(id, { baseVersion: 0, document }, book, saver)
   if (asked.retest || asked.book !== 'structural' || testStanding(document, book).state !== 'failed') return
-  for (let n = 0; n < RETEST_PIECES; n++) await take(one, { ...asked, testDay: one.student.coupons[66]!.document.classDay, retest: { of: document, id } }, random, by)
+  for (let n = 0; n < RETEST_PIECES; n++)
+    await take(
+      one,
+      { ...asked, testDay: one.student.coupons[66]!.document.classDay, retest: { of: document, id } },
+      random,
+      by,
+    )
 }
 
 /** Passed before this term, by place on the roster: days ago, the book, and days since a use or a confirmation. */
-const FORMER: Readonly<Record<number, readonly [days: number, book: string, used: number | null]>> = { 2: [170, 'pressure', null], 6: [240, 'pressure', null], 7: [175, 'ISO', 160], 10: [330, 'pressure', 150], 18: [150, 'ISO', null], 27: [400, 'pressure', 200] }
+const FORMER: Readonly<Record<number, readonly [days: number, book: string, used: number | null]>> = {
+  2: [170, 'pressure', null],
+  6: [240, 'pressure', null],
+  7: [175, 'ISO', 160],
+  10: [330, 'pressure', 150],
+  18: [150, 'ISO', null],
+  27: [400, 'pressure', 200],
+}
 
-async function formerTests(enrolled: readonly Enrolled[], last: Date, random: Random, by: Omit<Saver, 'now'>): Promise<void> {
+async function formerTests(
+  enrolled: readonly Enrolled[],
+  last: Date,
+  random: Random,
+  by: Omit<Saver, 'now'>,
+): Promise<void> {
   for (const one of enrolled) {
     const [days, bookId, used] = FORMER[one.place] ?? []
     if (days === undefined || bookId === undefined) continue
@@ -92,22 +149,57 @@ async function formerTests(enrolled: readonly Enrolled[], last: Date, random: Ra
     const book = shippedBook(bookId)
     const plan = await planned(one, { piece: 'plate-3g', book: bookId, testDay }, false, random)
     const { document, savedAt } = takeTest(plan, book, { learner: one.student.learner, practised: 40 }, random)
-    const passed: TestDocument = { ...document, visual: { ...document.visual!, computed: 'passes', outcome: 'passes', failed: [] }, results: Object.fromEntries(['face-1', 'root-2'].map(id => [id, { openings: [], byHand: null, note: '', by: 'TK', at: document.visual!.at }])) }
+    const passed: TestDocument = {
+      ...document,
+      visual: { ...document.visual!, computed: 'passes', outcome: 'passes', failed: [] },
+      results: Object.fromEntries(
+        ['face-1', 'root-2'].map(id => [
+          id,
+          { openings: [], byHand: null, note: '', by: 'TK', at: document.visual!.at },
+        ]),
+      ),
+    }
     await saveTest(idOn(testDay, random), { baseVersion: 0, document: passed }, book, { ...by, now: savedAt })
     if (used !== null && used !== undefined) {
       const usedOn = dayOf(subDays(last, used))
-      await addProcessUse(idOn(usedOn, random), { studentId: one.id, process: 'SMAW', kind: book.continuity.confirmed ? 'confirmed' : 'used', usedOn, witness: by.name }, { ...by, now: subDays(last, used) })
+      await addProcessUse(
+        idOn(usedOn, random),
+        {
+          studentId: one.id,
+          process: 'SMAW',
+          kind: book.continuity.confirmed ? 'confirmed' : 'used',
+          usedOn,
+          witness: by.name,
+        },
+        { ...by, now: subDays(last, used) },
+      )
     }
   }
 }
 
 /** What is still to do: one to be read, one to be bent, two planned for the week to come. */
-async function openTests(enrolled: readonly Enrolled[], last: Date, random: Random, by: Omit<Saver, 'now'>): Promise<void> {
+async function openTests(
+  enrolled: readonly Enrolled[],
+  last: Date,
+  random: Random,
+  by: Omit<Saver, 'now'>,
+): Promise<void> {
   const of = (place: number) => enrolled.find(one => one.place === place)!
   await take(of(5), { piece: 'pipe-2-5g', book: 'pressure', testDay: dayOf(subDays(last, 1)) }, random, by, 'welded')
-  await take(of(13), { piece: 'open-root-3g', book: 'structural', testDay: dayOf(subDays(last, 1)) }, random, by, 'seen')
+  await take(
+    of(13),
+    { piece: 'open-root-3g', book: 'structural', testDay: dayOf(subDays(last, 1)) },
+    random,
+    by,
+    'seen',
+  )
   for (const piece of ['plate-3g', 'plate-4g']) {
     const testDay = dayOf(addDays(last, 6))
-    await saveTest(idOn(testDay, random), { baseVersion: 0, document: await planned(of(7), { piece, book: 'structural', testDay }, true, random) }, shippedBook('structural'), { ...by, now: last })
+    await saveTest(
+      idOn(testDay, random),
+      { baseVersion: 0, document: await planned(of(7), { piece, book: 'structural', testDay }, true, random) },
+      shippedBook('structural'),
+      { ...by, now: last },
+    )
   }
 }

@@ -9,5 +9,5 @@ function lastClass(): string {
   return new Date(Date.now() - 86_400_000).toISOString().slice(0, 10)
 }
 
-if (!await hasAccounts()) await fillDemo(SEED, lastClass())
+if (!(await hasAccounts())) await fillDemo(SEED, lastClass())
 await closeDatabase()

@@ -8,7 +8,11 @@ const FOLDER = 'docs/screenshots'
 const browser = await openChromium()
 
 async function visit(username: string, { width = 1280, height = 800, dark = false } = {}): Promise<Page> {
-  const context = await browser.newContext({ viewport: { width, height }, colorScheme: dark ? 'dark' : 'light', reducedMotion: 'reduce' })
+  const context = await browser.newContext({
+    viewport: { width, height },
+    colorScheme: dark ? 'dark' : 'light',
+    reducedMotion: 'reduce',
+  })
   const page = await context.newPage()
   await page.goto(`${ADDRESS}/sign-in`)
   await page.getByText('Demo school').waitFor()
@@ -33,7 +37,10 @@ async function chooseSection(page: Page, name: string): Promise<void> {
   await page.getByRole('heading', { name }).waitFor()
 }
 
-/** A coupon of a student on a rung, marked as it would be in the queue. No picture is taken of another rung than the one that is meant. */
+/**
+ * A coupon of a student on a rung, marked as it would be in the queue. No picture is taken of another rung than the
+ * one that is meant.
+ */
 async function bench(student: string, rung: string, keys: readonly string[], options = {}): Promise<Page> {
   const page = await visit('tobias', options)
   await chooseSection(page, 'Evening A')
@@ -44,7 +51,27 @@ async function bench(student: string, rung: string, keys: readonly string[], opt
   return page
 }
 
-const RESTARTS = ['ArrowUp', 'ArrowUp', 'r', 'r', 'ArrowUp', 'r', 'r', 'ArrowUp', 'ArrowUp', 'u', ']', ']', 'ArrowUp', 'ArrowUp', 'ArrowUp', 'p', 'ArrowDown', 'r', 'r']
+const RESTARTS = [
+  'ArrowUp',
+  'ArrowUp',
+  'r',
+  'r',
+  'ArrowUp',
+  'r',
+  'r',
+  'ArrowUp',
+  'ArrowUp',
+  'u',
+  ']',
+  ']',
+  'ArrowUp',
+  'ArrowUp',
+  'ArrowUp',
+  'p',
+  'ArrowDown',
+  'r',
+  'r',
+]
 
 await take(await chooseThenStay(), 'floor')
 await take(await bench('Dario Venn', 'overhead pad', RESTARTS), 'bench')
@@ -56,12 +83,16 @@ await take(await bench('Mirela Stroud', 'pipe 6G', ['ArrowUp', 'ArrowUp', 'u', '
 await take(await visit('oriel'), 'record')
 await take(await visit('oriel', { width: 390, height: 844, dark: true }), 'record-phone')
 const laidOver = await visit('oriel')
-await laidOver.getByRole('button', { name: /^(horizontal|vertical) pad, / }).first().click()
+await laidOver
+  .getByRole('button', { name: /^(horizontal|vertical) pad, / })
+  .first()
+  .click()
 await laidOver.getByRole('heading', { name: /^Found/ }).waitFor()
 await take(laidOver, 'laid-over')
 const shownBead = await visit('oriel')
 await shownBead.goto(`${ADDRESS}/reading-room`)
-for (const asked of ['What is wrong?', 'What would you change?']) await shownBead.getByRole('region', { name: asked }).getByRole('button').nth(1).click()
+for (const asked of ['What is wrong?', 'What would you change?'])
+  await shownBead.getByRole('region', { name: asked }).getByRole('button').nth(1).click()
 await shownBead.getByRole('button', { name: /^Next bead/ }).waitFor()
 await take(shownBead, 'reading-room')
 /** A page of a room, once what it is for is on it. */
@@ -99,7 +130,10 @@ await chooseSection(plan, 'Evening A')
 await plan.goto(`${ADDRESS}/test-bay/plan`)
 await plan.getByLabel('Name or booth').fill('isolde')
 await plan.keyboard.press('Enter')
-await plan.getByText(/^about \d of 10$/).first().waitFor()
+await plan
+  .getByText(/^about \d of 10$/)
+  .first()
+  .waitFor()
 await take(plan, 'test-plan')
 
 const test = await room('/test-bay', 'to be bent')

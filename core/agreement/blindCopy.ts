@@ -1,14 +1,19 @@
 import { isTry, type CouponDocument } from '../coupon'
 
 /**
- * A coupon as it lies before anybody has judged it: the same piece, beads and tries, all sound, and nothing that was said of it.
+ * A coupon as it lies before anybody has judged it: the same piece, beads and tries, all sound, and nothing that
+ * was said of it.
  * Where rods were changed is a fact of the coupon and stays; what came of it does not.
  * @example blindCopy(read).marks.every(mark => isTry(mark) && mark.degree === 'sound') // true
  */
 export function blindCopy(document: CouponDocument): CouponDocument {
   const { answers: _, trueCause: __, advised: ___, ...bare } = document
   return {
-    ...bare, notes: '', nextRun: null, overrule: null, cleanUp: 'sound',
+    ...bare,
+    notes: '',
+    nextRun: null,
+    overrule: null,
+    cleanUp: 'sound',
     marks: document.marks.filter(isTry).map(mark => ({ ...mark, degree: 'sound', fault: null })),
   }
 }

@@ -17,31 +17,47 @@ export const SAME_PLACE_MM = inches(1 / 2)
 
 /**
  * Lays a reading over the reference reading of the same coupon.
- * A flaw is found where the same kind lies on the same bead within half an inch; misjudged where another kind lies there, or how bad it is differs by two degrees.
+ * A flaw is found where the same kind lies on the same bead within half an inch; misjudged where another kind lies
+ * there, or how bad it is differs by two degrees.
  * A try is found when both fault it alike, misjudged when they fault it differently.
  * @returns every fault of either, once, in the order of the reference, then what was imagined
  * @example compareReadings(instructors, students).filter(row => row.outcome === 'missed').length
  */
 export function compareReadings(reference: CouponDocument, reading: CouponDocument): readonly Compared[] {
   const theirs = new Set(faultsOf(reading))
-  const take = <T extends TryMark | FlawMark>(found: T | undefined): T | null => (found && theirs.delete(found) ? found : null)
+  const take = <T extends TryMark | FlawMark>(found: T | undefined): T | null =>
+    found && theirs.delete(found) ? found : null
   const first = faultsOf(reference).map((mark): Compared => {
-    const same = take(nearest(mark, [...theirs].filter(other => sameFault(mark, other))))
-    return same ? { outcome: alike(mark, same) ? 'found' : 'misjudged', reference: mark, reading: same } : { outcome: 'missed', reference: mark, reading: null }
+    const same = take(
+      nearest(
+        mark,
+        [...theirs].filter(other => sameFault(mark, other)),
+      ),
+    )
+    return same
+      ? { outcome: alike(mark, same) ? 'found' : 'misjudged', reference: mark, reading: same }
+      : { outcome: 'missed', reference: mark, reading: null }
   })
   // What one calls undercut and the other overlap is one fault, named two ways.
   const settled = first.map((row): Compared => {
     if (row.outcome !== 'missed') return row
-    const other = take(nearest(row.reference!, [...theirs].filter(candidate => isRenamed(row.reference!, candidate))))
+    const other = take(
+      nearest(
+        row.reference!,
+        [...theirs].filter(candidate => isRenamed(row.reference!, candidate)),
+      ),
+    )
     return other ? { outcome: 'misjudged', reference: row.reference, reading: other } : row
   })
   return [...settled, ...[...theirs].map((mark): Compared => ({ outcome: 'imagined', reference: null, reading: mark }))]
 }
 
-const faultsOf = ({ marks }: CouponDocument): (TryMark | FlawMark)[] => marks.flatMap(mark => (isFlaw(mark) || (isTry(mark) && mark.degree !== 'sound') ? [mark] : []))
+const faultsOf = ({ marks }: CouponDocument): (TryMark | FlawMark)[] =>
+  marks.flatMap(mark => (isFlaw(mark) || (isTry(mark) && mark.degree !== 'sound') ? [mark] : []))
 
 /** Tries stand where they stand: the same mark, or one of its kind at its place. */
-export const sameTry = (one: TryMark, other: TryMark): boolean => one.kind === other.kind && (one.id === other.id || near(one, other))
+export const sameTry = (one: TryMark, other: TryMark): boolean =>
+  one.kind === other.kind && (one.id === other.id || near(one, other))
 
 function sameFault(one: TryMark | FlawMark, other: TryMark | FlawMark): boolean {
   if (isFlaw(one)) return isFlaw(other) && one.flaw === other.flaw && near(one, other)
@@ -56,14 +72,17 @@ function isRenamed(one: TryMark | FlawMark, other: TryMark | FlawMark): boolean 
 }
 
 const endOf = (mark: TryMark | FlawMark) => (isFlaw(mark) ? mark.toMm : mark.atMm)
-const apart = (one: TryMark | FlawMark, other: TryMark | FlawMark) => Math.max(0, one.atMm - endOf(other), other.atMm - endOf(one))
+const apart = (one: TryMark | FlawMark, other: TryMark | FlawMark) =>
+  Math.max(0, one.atMm - endOf(other), other.atMm - endOf(one))
 
 function near(one: TryMark | FlawMark, other: TryMark | FlawMark): boolean {
   return one.beadId === other.beadId && apart(one, other) <= SAME_PLACE_MM + 1e-6
 }
 
 const nearest = <T extends TryMark | FlawMark>(mark: TryMark | FlawMark, found: readonly T[]): T | undefined =>
-  [...found].sort((a, b) => apart(mark, a) - apart(mark, b) || Math.abs(mark.atMm - a.atMm) - Math.abs(mark.atMm - b.atMm))[0]
+  [...found].sort(
+    (a, b) => apart(mark, a) - apart(mark, b) || Math.abs(mark.atMm - a.atMm) - Math.abs(mark.atMm - b.atMm),
+  )[0]
 
 function alike(one: TryMark | FlawMark, other: TryMark | FlawMark): boolean {
   if (isFlaw(one) && isFlaw(other)) return Math.abs(one.severity - other.severity) < 2

@@ -28,23 +28,36 @@ const Z95 = 1.959963984540054
  */
 export function kappa(table: AgreementTable, weights: Weights = 'none'): Kappa {
   const size = table.length
-  if (size < 2 || table.some(row => row.length !== size)) throw new RangeError('A table of agreement is square, at least 2 by 2')
+  if (size < 2 || table.some(row => row.length !== size))
+    throw new RangeError('A table of agreement is square, at least 2 by 2')
   const n = sum(table.flat())
   if (!(n > 0)) throw new RangeError('A table of agreement holds at least one reading')
   const share = table.map(row => row.map(count => count / n))
   const rows = share.map(sum)
   const columns = share[0]!.map((_, column) => sum(share.map(row => row[column]!)))
   const weight = (row: number, column: number) => weightOf(weights, Math.abs(row - column) / (size - 1))
-  const over = (cell: (row: number, column: number) => number) => sum(rows.flatMap((_, row) => columns.map((_, column) => cell(row, column))))
+  const over = (cell: (row: number, column: number) => number) =>
+    sum(rows.flatMap((_, row) => columns.map((_, column) => cell(row, column))))
   const observed = over((row, column) => weight(row, column) * share[row]![column]!)
   const expected = over((row, column) => weight(row, column) * rows[row]! * columns[column]!)
   if (1 - expected < 1e-12) return { n, observed, expected, kappa: null, standardError: 0, low: -1, high: 1 }
   const value = (observed - expected) / (1 - expected)
   const rowMean = rows.map((_, row) => sum(columns.map((part, column) => part * weight(row, column))))
   const columnMean = columns.map((_, column) => sum(rows.map((part, row) => part * weight(row, column))))
-  const spread = over((row, column) => share[row]![column]! * (weight(row, column) - (rowMean[row]! + columnMean[column]!) * (1 - value)) ** 2)
+  const spread = over(
+    (row, column) =>
+      share[row]![column]! * (weight(row, column) - (rowMean[row]! + columnMean[column]!) * (1 - value)) ** 2,
+  )
   const standardError = Math.sqrt(Math.max(0, spread - (value - expected * (1 - value)) ** 2) / n) / (1 - expected)
-  return { n, observed, expected, kappa: value, standardError, low: Math.max(-1, value - Z95 * standardError), high: Math.min(1, value + Z95 * standardError) }
+  return {
+    n,
+    observed,
+    expected,
+    kappa: value,
+    standardError,
+    low: Math.max(-1, value - Z95 * standardError),
+    high: Math.min(1, value + Z95 * standardError),
+  }
 }
 
 const sum = (values: readonly number[]) => values.reduce((total, value) => total + value, 0)

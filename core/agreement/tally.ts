@@ -6,11 +6,15 @@ import { sameTry } from './compareReadings'
 import type { AgreementTable } from './kappa'
 
 /**
- * Tables of agreement of one or many pairs of readings, the reference in rows. What is counted is each try, and each inch of each bead;
+ * Tables of agreement of one or many pairs of readings, the reference in rows. What is counted is each try, and
+ * each inch of each bead;
  * so an inch that both passed over counts as agreed, as a sound try does.
  */
 export interface Tally {
-  /** Sound or not, of every try and every inch: [[both sound, only the reading faults], [only the reference faults, both fault]]. */
+  /**
+   * Sound or not, of every try and every inch: [[both sound, only the reading faults], [only the reference faults,
+   * both fault]].
+   */
   readonly all: AgreementTable
   /** Sound, workable, poor, of each kind of try. */
   readonly tries: Readonly<Partial<Record<TryKind, AgreementTable>>>
@@ -18,13 +22,21 @@ export interface Tally {
   readonly flaws: Readonly<Partial<Record<DiscontinuityId, AgreementTable>>>
 }
 
-export const EMPTY_TALLY: Tally = { all: [[0, 0], [0, 0]], tries: {}, flaws: {} }
+export const EMPTY_TALLY: Tally = {
+  all: [
+    [0, 0],
+    [0, 0],
+  ],
+  tries: {},
+  flaws: {},
+}
 
 const DEGREES: readonly Degree[] = ['sound', 'workable', 'poor']
 const CELL_MM = inches(1)
 
 const zeros = (size: number): number[][] => Array.from({ length: size }, () => Array<number>(size).fill(0))
-const plus = (one: AgreementTable | undefined, other: AgreementTable): AgreementTable => (one ? one.map((row, y) => row.map((count, x) => count + other[y]![x]!)) : other)
+const plus = (one: AgreementTable | undefined, other: AgreementTable): AgreementTable =>
+  one ? one.map((row, y) => row.map((count, x) => count + other[y]![x]!)) : other
 
 /**
  * Counts how two readings of one coupon agree.
@@ -61,7 +73,10 @@ interface Cell {
 /** Inches of a bead; what is left at its end is of the last. */
 function cellsOf({ fromMm, toMm }: Bead): readonly Cell[] {
   const count = Math.max(1, Math.floor((toMm - fromMm) / CELL_MM + 1e-6))
-  return Array.from({ length: count }, (_, n) => ({ fromMm: fromMm + n * CELL_MM, toMm: n === count - 1 ? toMm : fromMm + (n + 1) * CELL_MM }))
+  return Array.from({ length: count }, (_, n) => ({
+    fromMm: fromMm + n * CELL_MM,
+    toMm: n === count - 1 ? toMm : fromMm + (n + 1) * CELL_MM,
+  }))
 }
 
 /** Whether a flaw lies in a cell: its middle, or half the cell and more of it. */
@@ -69,16 +84,24 @@ function isIn({ marks }: CouponDocument, bead: Bead, cell: Cell, kind: Discontin
   const here = marks.filter(isFlaw).filter(mark => mark.beadId === bead.id && mark.flaw === kind)
   const middles = here.map(mark => (mark.atMm + mark.toMm) / 2)
   if (middles.some(at => at >= cell.fromMm && (at < cell.toMm || cell.toMm === bead.toMm))) return true
-  const covered = here.map(mark => ({ fromMm: Math.max(mark.atMm, cell.fromMm), toMm: Math.min(mark.toMm, cell.toMm) })).filter(span => span.toMm > span.fromMm)
+  const covered = here
+    .map(mark => ({ fromMm: Math.max(mark.atMm, cell.fromMm), toMm: Math.min(mark.toMm, cell.toMm) }))
+    .filter(span => span.toMm > span.fromMm)
   return unionLength(covered) >= (cell.toMm - cell.fromMm) / 2
 }
 
 /** Adds tallies of several coupons. */
 export function addTallies(tallies: readonly Tally[]): Tally {
-  return tallies.reduce<Tally>((sum, one) => ({ all: plus(sum.all, one.all), tries: merged(sum.tries, one.tries), flaws: mergedFlaws(sum, one) }), EMPTY_TALLY)
+  return tallies.reduce<Tally>(
+    (sum, one) => ({ all: plus(sum.all, one.all), tries: merged(sum.tries, one.tries), flaws: mergedFlaws(sum, one) }),
+    EMPTY_TALLY,
+  )
 }
 
-function merged<K extends string>(one: Readonly<Partial<Record<K, AgreementTable>>>, other: Readonly<Partial<Record<K, AgreementTable>>>): Partial<Record<K, AgreementTable>> {
+function merged<K extends string>(
+  one: Readonly<Partial<Record<K, AgreementTable>>>,
+  other: Readonly<Partial<Record<K, AgreementTable>>>,
+): Partial<Record<K, AgreementTable>> {
   const sum: Partial<Record<K, AgreementTable>> = { ...one }
   for (const [key, table] of Object.entries(other) as [K, AgreementTable][]) sum[key] = plus(sum[key], table)
   return sum
@@ -90,7 +113,11 @@ function mergedFlaws(one: Tally, other: Tally): Tally['flaws'] {
   const clear = (tally: Tally, kind: DiscontinuityId): number => (tally.flaws[kind] ? 0 : inchesOf(tally))
   for (const kind of Object.keys(sum) as DiscontinuityId[]) {
     const more = clear(one, kind) + clear(other, kind)
-    if (more > 0) sum[kind] = plus(sum[kind], [[more, 0], [0, 0]])
+    if (more > 0)
+      sum[kind] = plus(sum[kind], [
+        [more, 0],
+        [0, 0],
+      ])
   }
   return sum
 }

@@ -5,7 +5,29 @@ import { inches } from '../units'
 import { DISCONTINUITIES } from '../trade'
 import { measureCoupon } from '../grading'
 import { aCoupon, aFlaw, aTicket, EXAMPLE_PLATE, EXAMPLE_STUDENT } from './example'
-import { beadEnd, beadStart, clampToBead, describeMark, describePiece, isFlaw, isTry, layLanes, layOutAgain, moveMark, newCoupon, newFlaw, newReading, putMark, removeMark, setDegree, stretchSpan, tryMeant, turnSide, type FlawMark, type TryMark } from '.'
+import {
+  beadEnd,
+  beadStart,
+  clampToBead,
+  describeMark,
+  describePiece,
+  isFlaw,
+  isTry,
+  layLanes,
+  layOutAgain,
+  moveMark,
+  newCoupon,
+  newFlaw,
+  newReading,
+  putMark,
+  removeMark,
+  setDegree,
+  stretchSpan,
+  tryMeant,
+  turnSide,
+  type FlawMark,
+  type TryMark,
+} from '.'
 
 const rules = DEFAULT_HOUSE_RULES
 
@@ -33,13 +55,19 @@ describe('a new coupon', () => {
   })
 
   it('foresees more restarts on a day of stubs', () => {
-    const restarts = (rods: 'new' | 'stubs') => aCoupon({ ticket: { rods } }).marks.filter(mark => mark.kind === 'restart').length
+    const restarts = (rods: 'new' | 'stubs') =>
+      aCoupon({ ticket: { rods } }).marks.filter(mark => mark.kind === 'restart').length
     expect(restarts('stubs')).toBeGreaterThan(restarts('new'))
   })
 
   it('mirrors its restarts for the other direction', () => {
-    const places = (travel: 'left to right' | 'right to left') => aCoupon({ ticket: { travel } }).marks.filter(mark => mark.kind === 'restart').map(mark => mark.atMm)
-    places('left to right').forEach((at, index) => expect(places('right to left')[index]).toBeCloseTo(inches(6) - at, 9))
+    const places = (travel: 'left to right' | 'right to left') =>
+      aCoupon({ ticket: { travel } })
+        .marks.filter(mark => mark.kind === 'restart')
+        .map(mark => mark.atMm)
+    places('left to right').forEach((at, index) =>
+      expect(places('right to left')[index]).toBeCloseTo(inches(6) - at, 9),
+    )
   })
 
   it('refuses beads that do not fit on the plate', () => {
@@ -63,9 +91,18 @@ describe('a bead’s arc time', () => {
 })
 
 describe('the drill plates', () => {
-  const drill = (kind: 'arc-strike plate' | 'restart strip', everyMm: number | undefined, beadCount: number) => newCoupon({
-    studentId: EXAMPLE_STUDENT, classDay: '2026-10-05', rulesVersion: 1, piece: { ...EXAMPLE_PLATE, kind, ...(everyMm === undefined ? {} : { everyMm }) }, ticket: aTicket(), beadCount,
-  }, rules)
+  const drill = (kind: 'arc-strike plate' | 'restart strip', everyMm: number | undefined, beadCount: number) =>
+    newCoupon(
+      {
+        studentId: EXAMPLE_STUDENT,
+        classDay: '2026-10-05',
+        rulesVersion: 1,
+        piece: { ...EXAMPLE_PLATE, kind, ...(everyMm === undefined ? {} : { everyMm }) },
+        ticket: aTicket(),
+        beadCount,
+      },
+      rules,
+    )
 
   it('an arc-strike plate has short runs in rows, each with its start and its end, and no restart', () => {
     const { beads, marks } = drill('arc-strike plate', inches(1), 10)
@@ -88,7 +125,10 @@ describe('the drill plates', () => {
     expect(() => drill('arc-strike plate', inches(9), 1)).toThrow(/do not fit/)
   })
   it('a restart strip is restart after restart at its spacing, whatever the rod holds', () => {
-    const places = (everyMm?: number) => drill('restart strip', everyMm, 1).marks.filter(mark => mark.kind === 'restart').map(mark => mark.atMm)
+    const places = (everyMm?: number) =>
+      drill('restart strip', everyMm, 1)
+        .marks.filter(mark => mark.kind === 'restart')
+        .map(mark => mark.atMm)
     expect(places(inches(1))).toHaveLength(5)
     expect(places(inches(1))[0]).toBeCloseTo(inches(1), 9)
     expect(places()).toEqual(places(inches(1)))
@@ -97,7 +137,9 @@ describe('the drill plates', () => {
     expect(places(inches(1.3))).toHaveLength(4)
   })
   it('an arc-strike plate has no laps to grade', () => {
-    const lap = measureCoupon(drill('arc-strike plate', inches(1), 6), rules).elements.find(row => row.element === 'overlap')!
+    const lap = measureCoupon(drill('arc-strike plate', inches(1), 6), rules).elements.find(
+      row => row.element === 'overlap',
+    )!
     expect(lap.tried).toBe(0)
   })
   it('says what it is beside its size', () => {
@@ -110,7 +152,15 @@ describe('marks', () => {
   const place = { beadId: 'b2', atMm: 60 }
 
   it('a letter means the try near the cursor, then the nearest sound one, then none', () => {
-    const coupon = putMark(aCoupon(), { id: 'r1', kind: 'restart', beadId: 'b1', atMm: 60, degree: 'poor', fault: 'high', rod: 'new' } satisfies TryMark)
+    const coupon = putMark(aCoupon(), {
+      id: 'r1',
+      kind: 'restart',
+      beadId: 'b1',
+      atMm: 60,
+      degree: 'poor',
+      fault: 'high',
+      rod: 'new',
+    } satisfies TryMark)
     expect(tryMeant(coupon, 'restart', { beadId: 'b1', atMm: 62 })?.id).toBe('r1')
     expect(tryMeant(coupon, 'end', { beadId: 'b1', atMm: 10 })?.id).toBe('b1-end')
     expect(tryMeant(coupon, 'tie-in', { beadId: 'b1', atMm: 10 })).toBeNull()
@@ -127,7 +177,9 @@ describe('marks', () => {
 
   it('a digit sets how bad it is, and the size that goes with it', () => {
     expect(setDegree(aFlaw(), 3)).toMatchObject({ severity: 3, sizeMm: inches(1 / 16) })
-    expect(setDegree({ id: 'r', kind: 'restart', beadId: 'b1', atMm: 1, degree: 'poor', fault: 'high', rod: 'new' }, 1)).toMatchObject({ degree: 'sound', fault: null })
+    expect(
+      setDegree({ id: 'r', kind: 'restart', beadId: 'b1', atMm: 1, degree: 'poor', fault: 'high', rod: 'new' }, 1),
+    ).toMatchObject({ degree: 'sound', fault: null })
     const reading = newReading('w', 'width', place, 8)
     expect(setDegree(reading, 3)).toBe(reading)
   })
@@ -142,7 +194,13 @@ describe('marks', () => {
 
   it('is said in words', () => {
     const coupon = aCoupon()
-    expect(describeMark(coupon, { id: 'r', kind: 'restart', beadId: 'b4', atMm: inches(3 + 5 / 16), degree: 'poor', fault: 'high', rod: 'new' }, 'in')).toBe('bead 4, restart at 3 5/16 in: poor, high')
+    expect(
+      describeMark(
+        coupon,
+        { id: 'r', kind: 'restart', beadId: 'b4', atMm: inches(3 + 5 / 16), degree: 'poor', fault: 'high', rod: 'new' },
+        'in',
+      ),
+    ).toBe('bead 4, restart at 3 5/16 in: poor, high')
     expect(describeMark(coupon, aFlaw(), 'in')).toBe('bead 1, undercut from 1 in to 2 in, upper toe, 1/32 in deep')
     expect(describeMark(coupon, newReading('w', 'width', place, 9.525), 'mm')).toBe('bead 2, width at 60 mm: 9.5 mm')
   })
@@ -151,13 +209,21 @@ describe('marks', () => {
     const coupon = aCoupon()
     const flaws = fc.constantFrom(...DISCONTINUITIES.map(row => row.id))
     const step = fc.double({ min: -300, max: 300, noNaN: true })
-    fc.assert(fc.property(flaws, fc.double({ min: 0, max: inches(6), noNaN: true }), fc.array(fc.tuple(fc.boolean(), step), { maxLength: 12 }), (flaw, atMm, steps) => {
-      let mark: FlawMark = newFlaw(coupon, 'm', flaw, { beadId: 'b1', atMm })
-      for (const [stretch, by] of steps) mark = stretch ? stretchSpan(coupon, mark, by) : moveMark(coupon, mark, by) as FlawMark
-      expect(mark.atMm).toBeGreaterThanOrEqual(-1e-9)
-      expect(mark.toMm).toBeGreaterThanOrEqual(mark.atMm)
-      expect(mark.toMm).toBeLessThanOrEqual(inches(6) + 1e-9)
-    }))
+    fc.assert(
+      fc.property(
+        flaws,
+        fc.double({ min: 0, max: inches(6), noNaN: true }),
+        fc.array(fc.tuple(fc.boolean(), step), { maxLength: 12 }),
+        (flaw, atMm, steps) => {
+          let mark: FlawMark = newFlaw(coupon, 'm', flaw, { beadId: 'b1', atMm })
+          for (const [stretch, by] of steps)
+            mark = stretch ? stretchSpan(coupon, mark, by) : (moveMark(coupon, mark, by) as FlawMark)
+          expect(mark.atMm).toBeGreaterThanOrEqual(-1e-9)
+          expect(mark.toMm).toBeGreaterThanOrEqual(mark.atMm)
+          expect(mark.toMm).toBeLessThanOrEqual(inches(6) + 1e-9)
+        },
+      ),
+    )
   })
 
   it('a place is held on its bead', () => {
@@ -175,14 +241,22 @@ describe('laying out again', () => {
   })
 
   it('foresees anew what was not graded, and keeps what was', () => {
-    const poor = setDegree(aCoupon().marks.find(mark => mark.id === 'b1-start')!, 3)
+    const poor = setDegree(
+      aCoupon().marks.find(mark => mark.id === 'b1-start')!,
+      3,
+    )
     const stubs = layOutAgain(putMark(aCoupon(), poor), { ticket: aTicket({ rods: 'stubs' }) }, rules)
     expect(stubs.marks.find(mark => mark.id === 'b1-start')).toMatchObject({ degree: 'poor' })
-    expect(stubs.marks.filter(mark => mark.kind === 'restart').length).toBeGreaterThan(aCoupon().marks.filter(mark => mark.kind === 'restart').length)
+    expect(stubs.marks.filter(mark => mark.kind === 'restart').length).toBeGreaterThan(
+      aCoupon().marks.filter(mark => mark.kind === 'restart').length,
+    )
   })
 
   it('takes a graded start to the other edge when the travel turns', () => {
-    const poor = setDegree(aCoupon().marks.find(mark => mark.id === 'b1-start')!, 3)
+    const poor = setDegree(
+      aCoupon().marks.find(mark => mark.id === 'b1-start')!,
+      3,
+    )
     const turned = layOutAgain(putMark(aCoupon(), poor), { ticket: aTicket({ travel: 'right to left' }) }, rules)
     expect(turned.marks.find(mark => mark.id === 'b1-start')!.atMm).toBeCloseTo(inches(6), 9)
   })

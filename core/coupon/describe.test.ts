@@ -2,7 +2,17 @@ import { describe, expect, it } from 'vitest'
 import { inches } from '../units'
 import { DISCONTINUITIES } from '../trade'
 import { aCoupon, aFlaw, aTicket, EXAMPLE_PLATE } from './example'
-import { beadNumber, describeMark, describePiece, describeRod, newFlaw, newReading, travelsForward, triesNear, weldedLength } from '.'
+import {
+  beadNumber,
+  describeMark,
+  describePiece,
+  describeRod,
+  newFlaw,
+  newReading,
+  travelsForward,
+  triesNear,
+  weldedLength,
+} from '.'
 
 describe('in words', () => {
   const coupon = aCoupon()
@@ -15,14 +25,22 @@ describe('in words', () => {
   })
 
   it.each([
-    [aFlaw({ flaw: 'porosity', side: null, toMm: inches(1), sizeMm: inches(1 / 16) }), 'bead 1, porosity at 1 in, 1/16 in across'],
+    [
+      aFlaw({ flaw: 'porosity', side: null, toMm: inches(1), sizeMm: inches(1 / 16) }),
+      'bead 1, porosity at 1 in, 1/16 in across',
+    ],
     [aFlaw({ flaw: 'slag', side: null, sizeMm: null }), 'bead 1, slag from 1 in to 2 in, plain'],
-    [aFlaw({ flaw: 'crack', side: null, sizeMm: null, severity: 3, beadId: 'b5' }), 'bead 5, crack from 1 in to 2 in, bad'],
+    [
+      aFlaw({ flaw: 'crack', side: null, sizeMm: null, severity: 3, beadId: 'b5' }),
+      'bead 5, crack from 1 in to 2 in, bad',
+    ],
     [aFlaw({ flaw: 'spatter', side: null, sizeMm: null, severity: 1 }), 'bead 1, spatter, light'],
     [aFlaw({ flaw: 'overlap', side: 'lower', sizeMm: null }), 'bead 1, overlap from 1 in to 2 in, lower toe, plain'],
     [aFlaw({ side: 'both' }), 'bead 1, undercut from 1 in to 2 in, both toes, 1/32 in deep'],
     [aFlaw({ flaw: 'arc strike', side: null, sizeMm: null, toMm: inches(1) }), 'bead 1, stray strike at 1 in, plain'],
-  ])('a flaw says where, which toe, and how bad or how big', (mark, words) => expect(describeMark(coupon, mark, 'in')).toBe(words))
+  ])('a flaw says where, which toe, and how bad or how big', (mark, words) =>
+    expect(describeMark(coupon, mark, 'in')).toBe(words),
+  )
 
   it('a sound try says no fault', () => {
     expect(describeMark(coupon, coupon.marks[0]!, 'in')).toBe('bead 1, start at 0 in: sound')
@@ -43,7 +61,12 @@ describe('lanes', () => {
 
   it('add up to the length welded', () => expect(weldedLength(aCoupon())).toBeCloseTo(inches(36), 9))
 
-  it.each([['left to right', true], ['up', true], ['right to left', false], ['down', false]] as const)('%s goes forward: %s', (travel, forward) => {
+  it.each([
+    ['left to right', true],
+    ['up', true],
+    ['right to left', false],
+    ['down', false],
+  ] as const)('%s goes forward: %s', (travel, forward) => {
     const pad = aCoupon({ ticket: { travel } })
     expect(travelsForward(pad, pad.beads[0]!)).toBe(forward)
   })

@@ -23,7 +23,11 @@ export function describePlace(piece: Piece, atMm: number, unit: LengthUnit): str
  * A mark in words, for lists and screen readers.
  * @example describeMark(document, mark, 'in') // 'bead 4, restart at 3 5/16 in: poor, high'
  */
-export function describeMark(document: Pick<CouponDocument, 'beads' | 'passes' | 'piece'>, mark: Mark, unit: LengthUnit): string {
+export function describeMark(
+  document: Pick<CouponDocument, 'beads' | 'passes' | 'piece'>,
+  mark: Mark,
+  unit: LengthUnit,
+): string {
   return `${laneName(document, mark.beadId)}, ${describeFinding(document.piece, mark, unit)}`
 }
 
@@ -38,7 +42,10 @@ export function describeFinding(piece: Piece, mark: Mark, unit: LengthUnit): str
   const row = discontinuityOf(mark.flaw)
   const name = mark.form ? `${row.name.toLowerCase()}, ${mark.form}` : row.name.toLowerCase()
   const side = mark.side ? (mark.side === 'both' ? ', both toes' : `, ${mark.side} toe`) : ''
-  const size = mark.sizeMm !== null && row.measured ? `, ${formatLength(mark.sizeMm, unit)} ${row.measured === 'diameter' ? 'across' : row.measured === 'depth' ? 'deep' : row.measured}` : ''
+  const size =
+    mark.sizeMm !== null && row.measured
+      ? `, ${formatLength(mark.sizeMm, unit)} ${row.measured === 'diameter' ? 'across' : row.measured === 'depth' ? 'deep' : row.measured}`
+      : ''
   const severity = mark.sizeMm === null ? `, ${SEVERITY[mark.severity]}` : ''
   if (row.givenAs === 'bead') return `${name}${severity}${size}`
   if (mark.toMm === mark.atMm) return `${name} at ${at}${severity}${size}`
@@ -57,10 +64,17 @@ export function describeRod(ticket: Pick<Ticket, 'classification' | 'diameterMm'
 export function describePiece(piece: Piece, unit: LengthUnit): string {
   if (isPipe(piece)) {
     const pipe = `NPS ${piece.pipe}`
-    return hasGroove(piece) ? `pipe ${pipe}, ${rootName(piece)}` : `${piece.kind}, ${pipe}, ${formatLength(piece.legMm, unit)} leg`
+    return hasGroove(piece)
+      ? `pipe ${pipe}, ${rootName(piece)}`
+      : `${piece.kind}, ${pipe}, ${formatLength(piece.legMm, unit)} leg`
   }
-  const sizes = isPlate(piece) ? [piece.lengthMm, piece.widthMm, piece.thicknessMm] : [piece.lengthMm, thicknessOf(piece)]
-  const size = unit === 'in' ? `${sizes.map(mm => formatFraction(mm)).join(' × ')} in` : `${sizes.map(mm => Math.round(mm)).join(' × ')} mm`
+  const sizes = isPlate(piece)
+    ? [piece.lengthMm, piece.widthMm, piece.thicknessMm]
+    : [piece.lengthMm, thicknessOf(piece)]
+  const size =
+    unit === 'in'
+      ? `${sizes.map(mm => formatFraction(mm)).join(' × ')} in`
+      : `${sizes.map(mm => Math.round(mm)).join(' × ')} mm`
   if (piece.kind === 'pad') return size
   if (isPlate(piece)) return `${piece.kind}, ${size}`
   if (hasGroove(piece)) return `${piece.groove.shape} groove, ${rootName(piece)}, ${size}`
@@ -68,4 +82,5 @@ export function describePiece(piece: Piece, unit: LengthUnit): string {
   return `${pieceOf(piece.kind).name}${piece.sides === 2 ? ', both sides' : ''}, ${size}${leg}`
 }
 
-const rootName = ({ groove }: { groove: { backing: boolean, shape: string } }): string => (groove.shape === 'double V' ? 'two sides' : groove.backing ? 'backing' : 'open root')
+const rootName = ({ groove }: { groove: { backing: boolean; shape: string } }): string =>
+  groove.shape === 'double V' ? 'two sides' : groove.backing ? 'backing' : 'open root'

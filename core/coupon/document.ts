@@ -26,7 +26,8 @@ export interface Ticket {
 }
 
 /**
- * A lane of weld. On a pad it is one bead; a pass of a joint is one lane, or two on a fixed pipe, a half each; the root side of an open root
+ * A lane of weld. On a pad it is one bead; a pass of a joint is one lane, or two on a fixed pipe, a half each; the
+ * root side of an open root
  * has a lane of its own. `offsetMm` is its centre line above the lower edge of the strip that is drawn.
  */
 export interface Bead {
@@ -73,8 +74,12 @@ export interface FlawMark extends OnBead {
   readonly found?: 'bend'
 }
 
-/** What a gauge reads: a bead or cap across and over the plate, its near toe from the edge the pad began at, a fillet's legs, throat and convexity, and how far a root stands through. */
-export type ReadingKind = 'width' | 'edge to toe' | 'height' | 'upper leg' | 'lower leg' | 'throat' | 'convexity' | 'penetration'
+/**
+ * What a gauge reads: a bead or cap across and over the plate, its near toe from the edge the pad began at, a
+ * fillet's legs, throat and convexity, and how far a root stands through.
+ */
+export type ReadingKind =
+  'width' | 'edge to toe' | 'height' | 'upper leg' | 'lower leg' | 'throat' | 'convexity' | 'penetration'
 
 /** A gauge reading at a place. */
 export interface ReadingMark extends OnBead {
@@ -117,7 +122,7 @@ export interface CouponDocument {
   /** What the student was told to change; null until the instructor changes the proposed words. */
   readonly nextRun: string | null
   /** An instructor's own verdict over the computed one; both are kept. */
-  readonly overrule: { readonly verdict: Verdict, readonly reason: string } | null
+  readonly overrule: { readonly verdict: Verdict; readonly reason: string } | null
 }
 
 export const isTry = (mark: Mark): mark is TryMark => mark.kind !== 'flaw' && mark.kind !== 'reading'

@@ -1,7 +1,18 @@
 import type { DiscontinuityId } from '../trade'
 import { discontinuityOf } from '../trade'
 import { inches } from '../units'
-import type { Bead, CouponDocument, Degree, FlawMark, Mark, ReadingMark, Side, Ticket, TryKind, TryMark } from './document'
+import type {
+  Bead,
+  CouponDocument,
+  Degree,
+  FlawMark,
+  Mark,
+  ReadingMark,
+  Side,
+  Ticket,
+  TryKind,
+  TryMark,
+} from './document'
 import { isTry } from './document'
 import { isPipe, seamLength } from './piece'
 
@@ -28,7 +39,8 @@ export function clampToBead(bead: Bead, atMm: number): number {
 }
 
 /**
- * A place a step further along. Where a pass is two lanes, the right half of a pipe and the left, it goes on from one into the other, and past 12 o'clock.
+ * A place a step further along. Where a pass is two lanes, the right half of a pipe and the left, it goes on from
+ * one into the other, and past 12 o'clock.
  * @example placeAlong(pipe, { beadId: 'p1-right', atMm: 94 }, 6).beadId // 'p1-left'
  */
 export function placeAlong(document: CouponDocument, { beadId, atMm }: Place, byMm: number): Place {
@@ -37,12 +49,21 @@ export function placeAlong(document: CouponDocument, { beadId, atMm }: Place, by
   if (aimed >= bead.fromMm && aimed <= bead.toMm) return { beadId, atMm: aimed }
   const round = isPipe(document.piece) ? seamLength(document.piece) : 0
   const wrapped = round === 0 ? aimed : ((aimed % round) + round) % round
-  const next = document.beads.find(lane => lane.id !== beadId && lane.passId !== undefined && lane.passId === bead.passId && lane.face === bead.face && wrapped >= lane.fromMm && wrapped <= lane.toMm)
+  const next = document.beads.find(
+    lane =>
+      lane.id !== beadId &&
+      lane.passId !== undefined &&
+      lane.passId === bead.passId &&
+      lane.face === bead.face &&
+      wrapped >= lane.fromMm &&
+      wrapped <= lane.toMm,
+  )
   return next ? { beadId: next.id, atMm: wrapped } : { beadId, atMm: clampToBead(bead, aimed) }
 }
 
 /** What a lane is a row with: the lanes of its pass; the root side and each bead of a pad stand alone. */
-export const rowOf = (bead: Pick<Bead, 'id' | 'passId' | 'face'>): string => (bead.face === 'root' ? 'root' : bead.passId ?? bead.id)
+export const rowOf = (bead: Pick<Bead, 'id' | 'passId' | 'face'>): string =>
+  bead.face === 'root' ? 'root' : (bead.passId ?? bead.id)
 
 /**
  * The same place a bead, or a pass, further on; it stays where there is none.
@@ -86,7 +107,9 @@ export function triesNear(document: CouponDocument, kind: TryKind, { beadId, atM
  */
 export function tryMeant(document: CouponDocument, kind: TryKind, place: Place): TryMark | null {
   const near = triesNear(document, kind, place)
-  return near.find(mark => Math.abs(mark.atMm - place.atMm) <= NEAR) ?? near.find(mark => mark.degree === 'sound') ?? null
+  return (
+    near.find(mark => Math.abs(mark.atMm - place.atMm) <= NEAR) ?? near.find(mark => mark.degree === 'sound') ?? null
+  )
 }
 
 /** Puts a mark on the document in place of the one with its id, or as a new one. */
@@ -94,7 +117,9 @@ export function putMark(document: CouponDocument, mark: Mark): CouponDocument {
   const known = document.marks.some(existing => existing.id === mark.id)
   return {
     ...document,
-    marks: known ? document.marks.map(existing => (existing.id === mark.id ? mark : existing)) : [...document.marks, mark],
+    marks: known
+      ? document.marks.map(existing => (existing.id === mark.id ? mark : existing))
+      : [...document.marks, mark],
   }
 }
 
@@ -119,7 +144,12 @@ export function newFlaw(document: CouponDocument, id: string, flaw: Discontinuit
   const from = row.givenAs === 'bead' ? bead.fromMm : clampToBead(bead, place.atMm - half)
   const to = row.givenAs === 'bead' ? bead.toMm : clampToBead(bead, place.atMm + half)
   return {
-    id, kind: 'flaw', flaw, beadId: place.beadId, atMm: from, toMm: to,
+    id,
+    kind: 'flaw',
+    flaw,
+    beadId: place.beadId,
+    atMm: from,
+    toMm: to,
     side: row.sided ? defaultSide(document.ticket) : null,
     severity: 2,
     sizeMm: row.degreeSizesMm?.[1] ?? null,
@@ -137,7 +167,8 @@ export function newReading(id: string, of: ReadingMark['of'], place: Place, valu
 }
 
 /**
- * Sets how bad a mark is: for tries 1 sound, 2 workable, 3 poor; for flaws 1 light, 2 plain, 3 bad, with the size that goes with it.
+ * Sets how bad a mark is: for tries 1 sound, 2 workable, 3 poor; for flaws 1 light, 2 plain, 3 bad, with the size
+ * that goes with it.
  */
 export function setDegree(mark: Mark, digit: 1 | 2 | 3): Mark {
   if (mark.kind === 'reading') return mark

@@ -14,7 +14,7 @@ export function beadNumber(document: Pick<CouponDocument, 'beads'>, beadId: stri
 
 /** Half of a pipe that a lane is on. */
 export const halfOf = (bead: Pick<Bead, 'id'>): 'right half' | 'left half' | null =>
-  (bead.id.endsWith('-right') ? 'right half' : bead.id.endsWith('-left') ? 'left half' : null)
+  bead.id.endsWith('-right') ? 'right half' : bead.id.endsWith('-left') ? 'left half' : null
 
 /**
  * A pass as it is called: its number and role; the weld, where there is only one.
@@ -25,7 +25,12 @@ export function passName({ passes = [] }: Pick<CouponDocument, 'passes'>, passId
   const pass = passes[index]
   if (!pass) return ''
   if (passes.length === 1) return 'the weld'
-  const role = pass.role === 'single' ? (pass.face === 'far side' ? ', far side' : '') : `, ${pass.role}${pass.face === 'far side' ? ' on the far side' : ''}`
+  const role =
+    pass.role === 'single'
+      ? pass.face === 'far side'
+        ? ', far side'
+        : ''
+      : `, ${pass.role}${pass.face === 'far side' ? ' on the far side' : ''}`
   return `pass ${index + 1}${role}`
 }
 

@@ -16,11 +16,17 @@ export interface LanePlan {
  * @throws RangeError when the lanes do not fit on the plate
  * @example layLanes(piece, { count: 2, beadMm: 10, overlap: 0.4 }, n => `b${n}`)[1].offsetMm - 6 // centre of bead 1
  */
-export function layLanes(piece: PlatePiece, { count, beadMm, overlap }: LanePlan, idOf: (number: number) => string): Bead[] {
+export function layLanes(
+  piece: PlatePiece,
+  { count, beadMm, overlap }: LanePlan,
+  idOf: (number: number) => string,
+): Bead[] {
   const step = beadMm * (1 - overlap)
   const covered = beadMm + step * (count - 1)
   if (covered > piece.widthMm + beadMm / 2)
-    throw new RangeError(`${count} beads of ${beadMm.toFixed(1)} mm do not fit on a plate ${piece.widthMm.toFixed(0)} mm wide`)
+    throw new RangeError(
+      `${count} beads of ${beadMm.toFixed(1)} mm do not fit on a plate ${piece.widthMm.toFixed(0)} mm wide`,
+    )
   const first = Math.max(0, (piece.widthMm - covered) / 2) + beadMm / 2
   return Array.from({ length: count }, (_, index) => ({
     id: idOf(index + 1),
@@ -31,7 +37,10 @@ export function layLanes(piece: PlatePiece, { count, beadMm, overlap }: LanePlan
   }))
 }
 
-/** Bare plate between two runs of an arc-strike plate, along it, and between its rows as a share of a bead. Common practice. */
+/**
+ * Bare plate between two runs of an arc-strike plate, along it, and between its rows as a share of a bead. Common
+ * practice.
+ */
 const BETWEEN_RUNS_MM = 12.7
 const BETWEEN_ROWS = 0.75
 
@@ -40,19 +49,32 @@ const BETWEEN_ROWS = 0.75
  * @param runMm length of each run, mm
  * @returns beads in the order they are run; lengths mm
  * @throws RangeError when so many do not fit on the plate
- * @example layRuns(piece, { count: 6, beadMm: 6, runMm: 25.4 }, n => `b${n}`)[4].offsetMm // the second row, on a plate 6 in long
+ * @example layRuns(piece, { count: 6, beadMm: 6, runMm: 25.4 }, n => `b${n}`)[4].offsetMm // the second row, on a
+ *   plate 6 in long
  */
-export function layRuns(piece: PlatePiece, { count, beadMm, runMm }: { count: number, beadMm: number, runMm: number }, idOf: (number: number) => string): Bead[] {
+export function layRuns(
+  piece: PlatePiece,
+  { count, beadMm, runMm }: { count: number; beadMm: number; runMm: number },
+  idOf: (number: number) => string,
+): Bead[] {
   const perRow = Math.max(1, Math.floor((piece.lengthMm + BETWEEN_RUNS_MM) / (runMm + BETWEEN_RUNS_MM)))
   const rows = Math.ceil(count / perRow)
   const step = beadMm * (1 + BETWEEN_ROWS)
   const high = beadMm + step * (rows - 1)
   if (runMm > piece.lengthMm || high > piece.widthMm)
-    throw new RangeError(`${count} runs of ${runMm.toFixed(0)} mm do not fit on a plate of ${piece.lengthMm.toFixed(0)} by ${piece.widthMm.toFixed(0)} mm`)
+    throw new RangeError(
+      `${count} runs of ${runMm.toFixed(0)} mm do not fit on a plate of ${piece.lengthMm.toFixed(0)} by ${piece.widthMm.toFixed(0)} mm`,
+    )
   const along = Math.min(count, perRow)
   const left = (piece.lengthMm - along * runMm - (along - 1) * BETWEEN_RUNS_MM) / 2
   return Array.from({ length: count }, (_, index) => {
     const fromMm = left + (index % perRow) * (runMm + BETWEEN_RUNS_MM)
-    return { id: idOf(index + 1), offsetMm: (piece.widthMm - high) / 2 + beadMm / 2 + Math.floor(index / perRow) * step, widthMm: beadMm, fromMm, toMm: fromMm + runMm }
+    return {
+      id: idOf(index + 1),
+      offsetMm: (piece.widthMm - high) / 2 + beadMm / 2 + Math.floor(index / perRow) * step,
+      widthMm: beadMm,
+      fromMm,
+      toMm: fromMm + runMm,
+    }
   })
 }

@@ -28,15 +28,19 @@ export interface NewCoupon {
 const STUB_SHARE = 0.45
 
 /**
- * A coupon as it opens on the bench: its beads or passes, their starts and ends, the tie-ins of a pipe and the restarts that burn-off predicts, all sound.
+ * A coupon as it opens on the bench: its beads or passes, their starts and ends, the tie-ins of a pipe and the
+ * restarts that burn-off predicts, all sound.
  * Ids are made from places (`b3`, `b3-restart-1`, `p2-left-tie-in-1`), so the same ticket gives the same document.
- * @throws RangeError when the beads do not fit on the plate, the joint's sizes do not go together, or the rod is unknown
+ * @throws RangeError when the beads do not fit on the plate, the joint's sizes do not go together, or the rod is
+ *   unknown
  * @example newCoupon(sixBeads, DEFAULT_HOUSE_RULES).marks.filter(mark => mark.kind === 'start').length // 6
  */
 export function newCoupon(wanted: NewCoupon, rules: HouseRules): CouponDocument {
   const { ticket, piece } = wanted
-  const passes = isPlate(piece) ? undefined : wanted.passes ?? expectedPasses(piece, ticket, rules)
-  const beads = isPlate(piece) ? plateBeads(piece, ticket, wanted.beadCount, rules) : layPasses(piece, passes!, ticket.position)
+  const passes = isPlate(piece) ? undefined : (wanted.passes ?? expectedPasses(piece, ticket, rules))
+  const beads = isPlate(piece)
+    ? plateBeads(piece, ticket, wanted.beadCount, rules)
+    : layPasses(piece, passes!, ticket.position)
   const laid = { piece, ticket, beads, ...(passes ? { passes } : {}) }
   return {
     schema: 1,
@@ -65,7 +69,8 @@ function plateBeads(piece: PlatePiece, ticket: Ticket, count: number, rules: Hou
 type Laid = Pick<CouponDocument, 'piece' | 'ticket' | 'passes' | 'beads'>
 
 /**
- * The starts, ends, tie-ins and restarts that a set of beads comes with, all sound: a rod burns at its current, at the card's travel speed.
+ * The starts, ends, tie-ins and restarts that a set of beads comes with, all sound: a rod burns at its current, at
+ * the card's travel speed.
  * @returns marks in bead order; places in mm along the strip
  */
 export function expectedMarks(laid: Laid, rules: HouseRules): TryMark[] {
@@ -79,14 +84,20 @@ export function expectedMarks(laid: Laid, rules: HouseRules): TryMark[] {
     const [first, last] = endsOf(laid, bead)
     return [
       { id: `${bead.id}-${first}${first === 'tie-in' ? '-1' : ''}`, kind: first, atMm: from, ...sound },
-      ...restarts[index]!.map((mm, nth): TryMark => ({ id: `${bead.id}-restart-${nth + 1}`, kind: 'restart', atMm: from + sign * mm, ...sound })),
+      ...restarts[index]!.map((mm, nth): TryMark => ({
+        id: `${bead.id}-restart-${nth + 1}`,
+        kind: 'restart',
+        atMm: from + sign * mm,
+        ...sound,
+      })),
       { id: `${bead.id}-${last}${last === 'tie-in' ? '-2' : ''}`, kind: last, atMm: beadEnd(laid, bead), ...sound },
     ]
   })
 }
 
 /**
- * How a lane begins and finishes. On a fixed pipe the left half ties into the right one at both its ends; a pipe that is rolled or stands upright is
+ * How a lane begins and finishes. On a fixed pipe the left half ties into the right one at both its ends; a pipe
+ * that is rolled or stands upright is
  * tied into its own start.
  */
 function endsOf({ piece, ticket }: Laid, bead: Bead): ['start' | 'tie-in', 'end' | 'tie-in'] {
@@ -95,11 +106,19 @@ function endsOf({ piece, ticket }: Laid, bead: Bead): ['start' | 'tie-in', 'end'
   return bead.fromMm >= seamLength(piece) / 2 - 1e-6 ? ['tie-in', 'tie-in'] : ['start', 'end']
 }
 
-const plateRestarts = ({ ticket, piece }: Laid, lanes: readonly Bead[], rules: HouseRules): readonly (readonly number[])[] => {
+const plateRestarts = (
+  { ticket, piece }: Laid,
+  lanes: readonly Bead[],
+  rules: HouseRules,
+): readonly (readonly number[])[] => {
   const plate = piece as PlatePiece
   const lengths = lanes.map(bead => bead.toMm - bead.fromMm)
   if (plate.kind === 'restart strip') return lengths.map(mm => everyPlace(mm, everyOf(plate)))
-  const wholeMm = rodRun({ ...ticket, position: runAs(ticket.position), joint: 'pad', pass: 'bead', thicknessMm: plate.thicknessMm }, ticket.currentA, rules)
+  const wholeMm = rodRun(
+    { ...ticket, position: runAs(ticket.position), joint: 'pad', pass: 'bead', thicknessMm: plate.thicknessMm },
+    ticket.currentA,
+    rules,
+  )
   return burnRods(lengths, ticket.rods === 'stubs' ? wholeMm * STUB_SHARE : wholeMm).restarts
 }
 
@@ -110,7 +129,10 @@ function passRestarts(laid: Laid, lanes: readonly Bead[], rules: HouseRules): re
     const own = lanes.filter(bead => bead.passId === pass.id)
     if (pass.process === 'GTAW') continue
     const wholeMm = rodRun(cardCase(laid, pass), pass.currentA, rules)
-    const { restarts } = burnRods(own.map(bead => bead.toMm - bead.fromMm), laid.ticket.rods === 'stubs' ? wholeMm * STUB_SHARE : wholeMm)
+    const { restarts } = burnRods(
+      own.map(bead => bead.toMm - bead.fromMm),
+      laid.ticket.rods === 'stubs' ? wholeMm * STUB_SHARE : wholeMm,
+    )
     own.forEach((bead, index) => places.set(bead.id, restarts[index]!))
   }
   return lanes.map(bead => places.get(bead.id) ?? [])

@@ -6,7 +6,13 @@ import type { Pass } from './pass'
 import { hasGroove, showsRoot, thicknessOf, type Piece } from './piece'
 
 const CARD_JOINTS: Readonly<Partial<Record<Piece['kind'], Joint>>> = {
-  'square butt': 'square butt', 'lap': 'lap', 'T': 'T', 'outside corner': 'outside corner', 'edge': 'outside corner', 'pipe to plate': 'T', 'saddle': 'T',
+  'square butt': 'square butt',
+  'lap': 'lap',
+  'T': 'T',
+  'outside corner': 'outside corner',
+  'edge': 'outside corner',
+  'pipe to plate': 'T',
+  'saddle': 'T',
 }
 
 /** The joint whose card a piece is set up by. */
@@ -26,13 +32,27 @@ function cardPass(piece: Piece, { role, layer }: Pick<Pass, 'role' | 'layer'>): 
 export function cardCase({ piece, ticket }: Pick<CouponDocument, 'piece' | 'ticket'>, pass: Pass): SetUpCase {
   const { classification, diameterMm, travel, polarity } = pass
   return {
-    classification, diameterMm, travel, polarity, position: runAs(ticket.position), joint: cardJoint(piece), pass: cardPass(piece, pass),
-    thicknessMm: thicknessOf(piece), rods: ticket.rods,
+    classification,
+    diameterMm,
+    travel,
+    polarity,
+    position: runAs(ticket.position),
+    joint: cardJoint(piece),
+    pass: cardPass(piece, pass),
+    thicknessMm: thicknessOf(piece),
+    rods: ticket.rods,
   }
 }
 
-/** The current that the card gives for a pass, with its window, A. Source: house rules, common practice, or AWS A5.1's annex; GTAW common practice. */
-export function cardCurrent(document: Pick<CouponDocument, 'piece' | 'ticket'>, pass: Pass, rules: HouseRules): { startA: number, lowA: number, highA: number } {
+/**
+ * The current that the card gives for a pass, with its window, A. Source: house rules, common practice, or AWS
+ * A5.1's annex; GTAW common practice.
+ */
+export function cardCurrent(
+  document: Pick<CouponDocument, 'piece' | 'ticket'>,
+  pass: Pass,
+  rules: HouseRules,
+): { startA: number; lowA: number; highA: number } {
   if (pass.process === 'GTAW') return { startA: GTAW_ROOT.currentA, lowA: GTAW_ROOT.lowA, highA: GTAW_ROOT.highA }
   const { startA, window } = startCurrent(cardCase(document, pass), rules)
   return { startA, lowA: window.lowA, highA: window.highA }
@@ -46,15 +66,27 @@ export interface PassRemark {
 
 /**
  * What of a pass stands outside its card; empty when all of it fits.
- * @example passRemarks(document, { ...root, currentA: 110 }, rules) // [{ finding: 'current high', text: '25 A over 75–85 A' }]
+ * @example passRemarks(document, { ...root, currentA: 110 }, rules) // [{ finding: 'current high', text: '25 A over
+ *   75–85 A' }]
  */
-export function passRemarks(document: Pick<CouponDocument, 'piece' | 'ticket'>, pass: Pass, rules: HouseRules): PassRemark[] {
+export function passRemarks(
+  document: Pick<CouponDocument, 'piece' | 'ticket'>,
+  pass: Pass,
+  rules: HouseRules,
+): PassRemark[] {
   const { lowA, highA } = cardCurrent(document, pass, rules)
-  const currents: readonly Polarity[] = pass.process === 'GTAW' ? [GTAW_ROOT.polarity] : electrodeOf(pass.classification).currents
+  const currents: readonly Polarity[] =
+    pass.process === 'GTAW' ? [GTAW_ROOT.polarity] : electrodeOf(pass.classification).currents
   const remarks: PassRemark[] = []
-  if (pass.currentA > highA) remarks.push({ finding: 'current high', text: `${pass.currentA - highA} A over ${lowA}–${highA} A` })
-  if (pass.currentA < lowA) remarks.push({ finding: 'current low', text: `${lowA - pass.currentA} A under ${lowA}–${highA} A` })
-  if (!currents.includes(pass.polarity)) remarks.push({ finding: 'wrong polarity', text: `${pass.process === 'GTAW' ? 'GTAW on steel' : pass.classification} runs on ${currents.join(' or ')}` })
+  if (pass.currentA > highA)
+    remarks.push({ finding: 'current high', text: `${pass.currentA - highA} A over ${lowA}–${highA} A` })
+  if (pass.currentA < lowA)
+    remarks.push({ finding: 'current low', text: `${lowA - pass.currentA} A under ${lowA}–${highA} A` })
+  if (!currents.includes(pass.polarity))
+    remarks.push({
+      finding: 'wrong polarity',
+      text: `${pass.process === 'GTAW' ? 'GTAW on steel' : pass.classification} runs on ${currents.join(' or ')}`,
+    })
   if (pass.log?.cleaned === 'not cleaned') remarks.push({ finding: 'not cleaned', text: 'not cleaned before the next' })
   return remarks
 }

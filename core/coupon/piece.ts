@@ -9,7 +9,10 @@ export interface PlatePiece {
   readonly lengthMm: number
   readonly widthMm: number
   readonly thicknessMm: number
-  /** On an arc-strike plate the length of each run, on a restart strip the way from one restart to the next; absent on a pad. */
+  /**
+   * On an arc-strike plate the length of each run, on a restart strip the way from one restart to the next; absent
+   * on a pad.
+   */
   readonly everyMm?: number
 }
 
@@ -23,7 +26,10 @@ export interface JointPiece {
   readonly sides: 1 | 2
 }
 
-/** How the edges of a groove are prepared. A double V and a U are known to the geometry; `radiusMm` is the U's. Lengths mm, degrees. */
+/**
+ * How the edges of a groove are prepared. A double V and a U are known to the geometry; `radiusMm` is the U's.
+ * Lengths mm, degrees.
+ */
 export interface GroovePrep {
   readonly shape: 'V' | 'double V' | 'U'
   readonly gapMm: number
@@ -61,7 +67,8 @@ export const U_RADIUS_MM = inches(1 / 4)
 export const isPlate = (piece: Piece): piece is PlatePiece => pieceOf(piece.kind).work === 'plate'
 export const isPipe = (piece: Piece): piece is PipeButt | PipeFillet => 'pipe' in piece
 export const hasGroove = (piece: Piece): piece is GroovePiece | PipeButt => 'groove' in piece
-export const isFilletPiece = (piece: Piece): piece is (JointPiece & { readonly kind: 'lap' | 'T' }) | PipeFillet => pieceOf(piece.kind).work === 'fillet'
+export const isFilletPiece = (piece: Piece): piece is (JointPiece & { readonly kind: 'lap' | 'T' }) | PipeFillet =>
+  pieceOf(piece.kind).work === 'fillet'
 
 /** Plate or wall, mm. @throws RangeError for a pipe that is not kept */
 export const thicknessOf = (piece: Piece): number => (isPipe(piece) ? pipeOf(piece.pipe).wallMm : piece.thicknessMm)
@@ -72,14 +79,18 @@ export const thicknessOf = (piece: Piece): number => (isPipe(piece) ? pipeOf(pie
  * @throws RangeError for a pipe that is not kept
  * @example seamLength({ kind: 'pipe butt', pipe: '2 Sch 80', groove }) // 189.5: 7.46 in
  */
-export const seamLength = (piece: Piece): number => (isPipe(piece) ? Math.PI * pipeOf(piece.pipe).outsideMm : piece.lengthMm)
+export const seamLength = (piece: Piece): number =>
+  isPipe(piece) ? Math.PI * pipeOf(piece.pipe).outsideMm : piece.lengthMm
 
 /** Whether the root side is there to be read: an open root, or a square butt welded from one side. */
 export const showsRoot = (piece: Piece): boolean =>
-  hasGroove(piece) ? piece.groove.shape === 'V' && !piece.groove.backing : piece.kind === 'square butt' && piece.sides === 1
+  hasGroove(piece)
+    ? piece.groove.shape === 'V' && !piece.groove.backing
+    : piece.kind === 'square butt' && piece.sides === 1
 
 /** Whether a second side is welded. */
-export const hasFarSide = (piece: Piece): boolean => (hasGroove(piece) ? piece.groove.shape === 'double V' : 'sides' in piece && piece.sides === 2)
+export const hasFarSide = (piece: Piece): boolean =>
+  hasGroove(piece) ? piece.groove.shape === 'double V' : 'sides' in piece && piece.sides === 2
 
 /**
  * The section that a piece's beads are planned in; null where there is only one bead.
@@ -89,7 +100,8 @@ export function sectionShape(piece: Piece): JointShape | null {
   const thicknessMm = thicknessOf(piece)
   if (hasGroove(piece)) {
     const { shape, gapMm, landMm, includedDegrees, backing } = piece.groove
-    if (shape === 'U') return { kind: 'U', thicknessMm, gapMm, landMm, radiusMm: U_RADIUS_MM, bevelDegrees: includedDegrees / 2 }
+    if (shape === 'U')
+      return { kind: 'U', thicknessMm, gapMm, landMm, radiusMm: U_RADIUS_MM, bevelDegrees: includedDegrees / 2 }
     const groove = { thicknessMm, gapMm, landMm, includedDegrees }
     return shape === 'V' ? { kind: 'V', groove, backing } : { kind: 'double V', groove }
   }
@@ -98,23 +110,49 @@ export function sectionShape(piece: Piece): JointShape | null {
 
 /** What a joint's fit-up is held against: as its groove is prepared; without one, its gap. */
 export function fitUpWanted(piece: Piece): FitUpWanted {
-  if (hasGroove(piece)) return { gapMm: piece.groove.gapMm, landMm: piece.groove.landMm, includedDegrees: piece.groove.shape === 'U' ? null : piece.groove.includedDegrees }
+  if (hasGroove(piece))
+    return {
+      gapMm: piece.groove.gapMm,
+      landMm: piece.groove.landMm,
+      includedDegrees: piece.groove.shape === 'U' ? null : piece.groove.includedDegrees,
+    }
   return { gapMm: 'gapMm' in piece ? piece.gapMm : 0, landMm: null, includedDegrees: null }
 }
 
-const OPEN: GroovePrep = { shape: 'V', gapMm: inches(1 / 8), landMm: inches(3 / 32), includedDegrees: 60, backing: false }
+const OPEN: GroovePrep = {
+  shape: 'V',
+  gapMm: inches(1 / 8),
+  landMm: inches(3 / 32),
+  includedDegrees: 60,
+  backing: false,
+}
 const BACKED: GroovePrep = { shape: 'V', gapMm: inches(1 / 4), landMm: 0, includedDegrees: 45, backing: true }
 
-/** Usual sizes of a new piece of a kind. Common practice: 45° and 1/4 in on backing; 60°, 1/8 in open, land 3/32 in; fillets of 1/4 in. */
+/**
+ * Usual sizes of a new piece of a kind. Common practice: 45° and 1/4 in on backing; 60°, 1/8 in open, land 3/32 in;
+ * fillets of 1/4 in.
+ */
 export function usualPiece(kind: PieceKind, open = kind === 'pipe butt'): Piece {
   const { work, everyMm } = pieceOf(kind)
-  if (work === 'plate') return { kind: kind as PlateKind, lengthMm: inches(6), widthMm: inches(4), thicknessMm: inches(3 / 8), ...(everyMm > 0 ? { everyMm } : {}) }
+  if (work === 'plate')
+    return {
+      kind: kind as PlateKind,
+      lengthMm: inches(6),
+      widthMm: inches(4),
+      thicknessMm: inches(3 / 8),
+      ...(everyMm > 0 ? { everyMm } : {}),
+    }
   if (kind === 'pipe butt') return { kind, pipe: '2 Sch 80', groove: open ? OPEN : BACKED }
-  if (kind === 'plate groove') return { kind, lengthMm: inches(7), thicknessMm: inches(3 / 8), groove: open ? OPEN : BACKED }
+  if (kind === 'plate groove')
+    return { kind, lengthMm: inches(7), thicknessMm: inches(3 / 8), groove: open ? OPEN : BACKED }
   if (kind === 'pipe to plate' || kind === 'saddle') return { kind, pipe: '2 Sch 80', legMm: inches(1 / 4) }
   const thin = kind === 'outside corner' || kind === 'edge' || kind === 'square butt'
   return {
-    kind: kind as JointKind, lengthMm: inches(6), thicknessMm: thin ? inches(3 / 16) : inches(3 / 8),
-    gapMm: kind === 'square butt' ? inches(1 / 16) : 0, legMm: work === 'fillet' ? inches(1 / 4) : 0, sides: 1,
+    kind: kind as JointKind,
+    lengthMm: inches(6),
+    thicknessMm: thin ? inches(3 / 16) : inches(3 / 8),
+    gapMm: kind === 'square butt' ? inches(1 / 16) : 0,
+    legMm: work === 'fillet' ? inches(1 / 4) : 0,
+    sides: 1,
   }
 }

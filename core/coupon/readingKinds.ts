@@ -9,7 +9,8 @@ export interface ReadingKinds {
 }
 
 /**
- * Which readings a gauge takes on a lane: a bead's width, its line and its height; a fillet's legs, throat and convexity; how far a root stands through.
+ * Which readings a gauge takes on a lane: a bead's width, its line and its height; a fillet's legs, throat and
+ * convexity; how far a root stands through.
  * @example readingKinds(tee, bead).across // ['upper leg', 'lower leg']
  */
 export function readingKinds(piece: Piece, bead: Pick<Bead, 'face'>): ReadingKinds {
@@ -21,7 +22,20 @@ export function readingKinds(piece: Piece, bead: Pick<Bead, 'face'>): ReadingKin
 /** Whether a lane is of the last layer on its side: only there are sizes final. */
 export function isLastLayer({ passes = [] }: Pick<CouponDocument, 'passes'>, bead: Bead): boolean {
   const pass = passOf({ passes }, bead)
-  return pass !== null && bead.face !== 'root' && passes.every(other => other.face !== pass.face || other.layer <= pass.layer)
+  return (
+    pass !== null &&
+    bead.face !== 'root' &&
+    passes.every(other => other.face !== pass.face || other.layer <= pass.layer)
+  )
 }
 
-export const READING_KINDS: readonly ReadingKind[] = ['width', 'edge to toe', 'height', 'upper leg', 'lower leg', 'throat', 'convexity', 'penetration']
+export const READING_KINDS: readonly ReadingKind[] = [
+  'width',
+  'edge to toe',
+  'height',
+  'upper leg',
+  'lower leg',
+  'throat',
+  'convexity',
+  'penetration',
+]

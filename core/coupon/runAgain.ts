@@ -20,7 +20,9 @@ export interface RunAgain {
  */
 export function runAgain({ ticket, piece, beads, passes, fitUp }: CouponDocument): RunAgain {
   return {
-    ticket, piece, beadCount: isPlate(piece) ? beads.length : 1,
+    ticket,
+    piece,
+    beadCount: isPlate(piece) ? beads.length : 1,
     ...(passes ? { passes: passes.map(({ log: _, ...pass }) => pass) } : {}),
     nextPresetDegrees: fitUp ? nextPreset(fitUp) : null,
   }

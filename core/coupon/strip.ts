@@ -2,7 +2,10 @@ import { grooveFace } from '../deposit'
 import { inches } from '../units'
 import { hasGroove, isFilletPiece, isPipe, isPlate, seamLength, thicknessOf, type Piece } from './piece'
 
-/** A line on a face that shows where the metal is: the edge of a bevel, a seam, the corner where two plates meet. Above the lower edge, mm. */
+/**
+ * A line on a face that shows where the metal is: the edge of a bevel, a seam, the corner where two plates meet.
+ * Above the lower edge, mm.
+ */
 export interface StripLine {
   readonly offsetMm: number
   readonly is: 'bevel edge' | 'seam' | 'plate edge'
@@ -23,7 +26,10 @@ export interface Strip {
 
 /** Plate drawn to each side of a seam, mm. */
 const BESIDE_MM = inches(1 / 2)
-/** A weld with no size given is about so many times as wide as its plate is thick, and at least a stringer. Common practice. */
+/**
+ * A weld with no size given is about so many times as wide as its plate is thick, and at least a stringer. Common
+ * practice.
+ */
 const BUTT_WIDTHS = 1.4
 const NARROWEST_MM = inches(1 / 4)
 
@@ -34,33 +40,69 @@ const NARROWEST_MM = inches(1 / 4)
  */
 export function stripOf(piece: Piece): Strip {
   const lengthMm = seamLength(piece)
-  if (isPlate(piece)) return { lengthMm, widthMm: piece.widthMm, round: false, faceMm: piece.widthMm, rootMm: piece.widthMm, lines: [], members: null }
+  if (isPlate(piece))
+    return {
+      lengthMm,
+      widthMm: piece.widthMm,
+      round: false,
+      faceMm: piece.widthMm,
+      rootMm: piece.widthMm,
+      lines: [],
+      members: null,
+    }
   const { edgesMm, faceMm, rootMm, line } = weldAcross(piece)
   const widthMm = faceMm + 2 * BESIDE_MM
   const middle = widthMm / 2
-  const lines: StripLine[] = edgesMm > 0
-    ? [{ offsetMm: middle - edgesMm / 2, is: line }, { offsetMm: middle + edgesMm / 2, is: line }]
-    : [{ offsetMm: middle, is: line }]
+  const lines: StripLine[] =
+    edgesMm > 0
+      ? [
+          { offsetMm: middle - edgesMm / 2, is: line },
+          { offsetMm: middle + edgesMm / 2, is: line },
+        ]
+      : [{ offsetMm: middle, is: line }]
   return { lengthMm, widthMm, round: isPipe(piece), faceMm, rootMm, lines, members: MEMBERS[piece.kind] ?? null }
 }
 
 const MEMBERS: Readonly<Partial<Record<Piece['kind'], readonly [string, string]>>> = {
-  'lap': ['lower plate', 'upper plate'], 'T': ['plate', 'upright'], 'pipe to plate': ['plate', 'pipe'], 'saddle': ['header', 'branch'],
+  'lap': ['lower plate', 'upper plate'],
+  'T': ['plate', 'upright'],
+  'pipe to plate': ['plate', 'pipe'],
+  'saddle': ['header', 'branch'],
 }
 
-interface Across { edgesMm: number, faceMm: number, rootMm: number, line: StripLine['is'] }
+interface Across {
+  edgesMm: number
+  faceMm: number
+  rootMm: number
+  line: StripLine['is']
+}
 
 function weldAcross(piece: Exclude<Piece, { kind: 'pad' | 'arc-strike plate' | 'restart strip' }>): Across {
   const thicknessMm = thicknessOf(piece)
   if (hasGroove(piece)) {
     const { groove } = piece
     const halved = groove.shape === 'double V' ? (thicknessMm + groove.landMm) / 2 : thicknessMm
-    const edgesMm = grooveFace({ thicknessMm: halved, gapMm: groove.gapMm, landMm: groove.landMm, includedDegrees: groove.includedDegrees })
-    return { edgesMm, faceMm: edgesMm + inches(1 / 16), rootMm: Math.min(edgesMm, Math.max(groove.gapMm, inches(1 / 8)) + inches(1 / 16)), line: 'bevel edge' }
+    const edgesMm = grooveFace({
+      thicknessMm: halved,
+      gapMm: groove.gapMm,
+      landMm: groove.landMm,
+      includedDegrees: groove.includedDegrees,
+    })
+    return {
+      edgesMm,
+      faceMm: edgesMm + inches(1 / 16),
+      rootMm: Math.min(edgesMm, Math.max(groove.gapMm, inches(1 / 8)) + inches(1 / 16)),
+      line: 'bevel edge',
+    }
   }
   if (isFilletPiece(piece)) {
     const faceMm = piece.legMm * Math.SQRT2
-    return { edgesMm: 0, faceMm, rootMm: Math.min(faceMm, inches(1 / 4)), line: piece.kind === 'lap' ? 'plate edge' : 'seam' }
+    return {
+      edgesMm: 0,
+      faceMm,
+      rootMm: Math.min(faceMm, inches(1 / 4)),
+      line: piece.kind === 'lap' ? 'plate edge' : 'seam',
+    }
   }
   const faceMm = Math.max(NARROWEST_MM, thicknessMm * BUTT_WIDTHS) + piece.gapMm
   return { edgesMm: piece.gapMm, faceMm, rootMm: Math.max(inches(1 / 8), piece.gapMm + inches(1 / 16)), line: 'seam' }

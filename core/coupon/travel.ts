@@ -12,22 +12,26 @@ export function travelOf(document: Laid, bead: Bead): Travel {
 }
 
 /**
- * Whether the arc travels toward greater `atMm`: from the left edge, or from the lower edge of an upright plate. Up a fixed pipe is toward
+ * Whether the arc travels toward greater `atMm`: from the left edge, or from the lower edge of an upright plate. Up
+ * a fixed pipe is toward
  * 12 o'clock, which lies at both ends of the unrolled strip: the right half runs backward, the left half forward.
  * @example travelsForward(document, bead) // false on a pad run right to left
  */
 export function travelsForward(document: Laid, bead: Bead): boolean {
   const travel = travelOf(document, bead)
-  if (!isPipe(document.piece) || travel === 'left to right' || travel === 'right to left') return travel === 'left to right' || travel === 'up'
+  if (!isPipe(document.piece) || travel === 'left to right' || travel === 'right to left')
+    return travel === 'left to right' || travel === 'up'
   const onLeftHalf = (bead.fromMm + bead.toMm) / 2 > seamLength(document.piece) / 2
   return onLeftHalf === (travel === 'up')
 }
 
 /** Where the arc was lit on a lane, mm along the strip. */
-export const beadStart = (document: Laid, bead: Bead): number => (travelsForward(document, bead) ? bead.fromMm : bead.toMm)
+export const beadStart = (document: Laid, bead: Bead): number =>
+  travelsForward(document, bead) ? bead.fromMm : bead.toMm
 
 /** Where the lane was finished, mm along the strip. */
-export const beadEnd = (document: Laid, bead: Bead): number => (travelsForward(document, bead) ? bead.toMm : bead.fromMm)
+export const beadEnd = (document: Laid, bead: Bead): number =>
+  travelsForward(document, bead) ? bead.toMm : bead.fromMm
 
 /** Whether a coupon is drawn standing: a plate that is welded up or down. An unrolled pipe always lies. */
 export const standsUpright = ({ piece, ticket }: Pick<CouponDocument, 'piece' | 'ticket'>): boolean =>

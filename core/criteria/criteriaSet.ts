@@ -4,15 +4,23 @@ import type { Certainty } from '../trade'
 import type { ObservedId } from './observed'
 
 /**
- * What a criterion allows. A length that a code prints in inches and in millimetres holds both as printed, never one converted into the other;
- * a share is of the plate or wall, the width of the weld, or the throat, with what is added and the most that comes of it, mm.
+ * What a criterion allows. A length that a code prints in inches and in millimetres holds both as printed, never
+ * one converted into the other;
+ * a share is of the plate or wall, the width of the weld, or the throat, with what is added and the most that comes
+ * of it, mm.
  */
 export type Limit =
   | { readonly is: 'none' }
-  | { readonly is: 'at most', readonly in: number, readonly mm: number }
-  | { readonly is: 'at most a share', readonly of: 'thickness' | 'width' | 'throat', readonly share: number, readonly plusMm: number, readonly mostMm: number | null }
-  | { readonly is: 'steps by width', readonly steps: readonly WidthStep[] }
-  | { readonly is: 'less of', readonly share: number, readonly in: number, readonly mm: number }
+  | { readonly is: 'at most'; readonly in: number; readonly mm: number }
+  | {
+      readonly is: 'at most a share'
+      readonly of: 'thickness' | 'width' | 'throat'
+      readonly share: number
+      readonly plusMm: number
+      readonly mostMm: number | null
+    }
+  | { readonly is: 'steps by width'; readonly steps: readonly WidthStep[] }
+  | { readonly is: 'less of'; readonly share: number; readonly in: number; readonly mm: number }
 
 /** What a criterion applies to; everything when it says nothing. Thickness of plate or wall, mm. */
 export interface AppliesTo {
@@ -54,10 +62,14 @@ export interface Sizes {
  */
 export function limitOf(limit: Limit, sizes: Sizes, unit: LengthUnit): number {
   switch (limit.is) {
-    case 'none': return 0
-    case 'at most': return unit === 'in' ? inches(limit.in) : limit.mm
-    case 'steps by width': return stepOf(limit.steps, sizes.widthMm, unit)
-    case 'less of': return Math.min(limit.share * sizes.thicknessMm, unit === 'in' ? inches(limit.in) : limit.mm)
+    case 'none':
+      return 0
+    case 'at most':
+      return unit === 'in' ? inches(limit.in) : limit.mm
+    case 'steps by width':
+      return stepOf(limit.steps, sizes.widthMm, unit)
+    case 'less of':
+      return Math.min(limit.share * sizes.thicknessMm, unit === 'in' ? inches(limit.in) : limit.mm)
     case 'at most a share': {
       const base = { thickness: sizes.thicknessMm, width: sizes.widthMm, throat: sizes.throatMm }[limit.of]
       return Math.min(limit.plusMm + limit.share * base, limit.mostMm ?? Infinity)
@@ -74,10 +86,19 @@ const printed = (inch: number, mm: number) => `${formatFraction(inches(inch), 64
  */
 export function sayLimitRule(limit: Limit): string {
   switch (limit.is) {
-    case 'none': return 'none'
-    case 'at most': return printed(limit.in, limit.mm)
-    case 'less of': return `${printed(limit.in, limit.mm)} or ${round(100 * limit.share, 1)} % of the wall, the smaller`
-    case 'steps by width': return limit.steps.map(step => `${printed(step.in, step.mm)}${step.to ? ` ${step.under ? 'under' : 'to'} ${printed(step.to.in, step.to.mm)} wide` : ' beyond'}`).join(', ')
+    case 'none':
+      return 'none'
+    case 'at most':
+      return printed(limit.in, limit.mm)
+    case 'less of':
+      return `${printed(limit.in, limit.mm)} or ${round(100 * limit.share, 1)} % of the wall, the smaller`
+    case 'steps by width':
+      return limit.steps
+        .map(
+          step =>
+            `${printed(step.in, step.mm)}${step.to ? ` ${step.under ? 'under' : 'to'} ${printed(step.to.in, step.to.mm)} wide` : ' beyond'}`,
+        )
+        .join(', ')
     case 'at most a share': {
       const sum = `${limit.plusMm > 0 ? `${round(limit.plusMm, 2)} mm + ` : ''}${round(100 * limit.share, 1)} % of ${OF[limit.of]}`
       return limit.mostMm === null ? sum : `${sum}, at most ${round(limit.mostMm, 2)} mm`

@@ -24,20 +24,34 @@ export interface Held {
 const SLACK_MM = 1e-6
 
 /**
- * A coupon held against a set of criteria, line by line. Lines that its weld or its thickness has nothing to do with are left out.
+ * A coupon held against a set of criteria, line by line. Lines that its weld or its thickness has nothing to do
+ * with are left out.
  * Source: each line names its own clause; the code in force and the qualified inspector decide.
  * @param unit which of the values that a code prints is meant
  * @example holdAgainst(document, SHIPPED_SETS[0], 'in').outcome // 'pass'
  */
 export function holdAgainst(document: CouponDocument, set: CriteriaSet, unit: LengthUnit): Held {
   const sizes = sizesOf(document)
-  const rows = set.criteria.filter(criterion => applies(criterion, document, sizes)).map((criterion): HeldRow => {
-    const { value, markIds } = observe(document, criterion.observed)
-    const limit = limitFor(criterion, sizes, unit)
-    const outcome = value === null ? 'not gauged' : value > limit + SLACK_MM ? 'fail' : 'pass'
-    return { criterion, name: observedOf(criterion.observed).name, measured: value, limit, outcome, markIds: outcome === 'fail' ? markIds : [] }
-  })
-  const outcome = rows.some(row => row.outcome === 'fail') ? 'fail' : rows.some(row => row.outcome === 'not gauged') ? 'not gauged' : 'pass'
+  const rows = set.criteria
+    .filter(criterion => applies(criterion, document, sizes))
+    .map((criterion): HeldRow => {
+      const { value, markIds } = observe(document, criterion.observed)
+      const limit = limitFor(criterion, sizes, unit)
+      const outcome = value === null ? 'not gauged' : value > limit + SLACK_MM ? 'fail' : 'pass'
+      return {
+        criterion,
+        name: observedOf(criterion.observed).name,
+        measured: value,
+        limit,
+        outcome,
+        markIds: outcome === 'fail' ? markIds : [],
+      }
+    })
+  const outcome = rows.some(row => row.outcome === 'fail')
+    ? 'fail'
+    : rows.some(row => row.outcome === 'not gauged')
+      ? 'not gauged'
+      : 'pass'
   return { set, rows, outcome }
 }
 
@@ -50,11 +64,21 @@ function sizesOf({ piece }: CouponDocument): Sizes {
   return { thicknessMm, widthMm: stripOf(piece).faceMm, throatMm }
 }
 
-/** A pad is judged as a surface: what belongs to a groove or a fillet alone does not apply to it. A square butt is a groove weld. */
-function applies({ appliesTo: { weld, overMm, upToMm } }: Criterion, { piece }: CouponDocument, { thicknessMm }: Sizes): boolean {
+/**
+ * A pad is judged as a surface: what belongs to a groove or a fillet alone does not apply to it. A square butt is a
+ * groove weld.
+ */
+function applies(
+  { appliesTo: { weld, overMm, upToMm } }: Criterion,
+  { piece }: CouponDocument,
+  { thicknessMm }: Sizes,
+): boolean {
   if (weld === 'groove' && !hasGroove(piece) && piece.kind !== 'square butt') return false
   if (weld === 'fillet' && !isFilletPiece(piece)) return false
-  return (overMm === undefined || thicknessMm > overMm + SLACK_MM) && (upToMm === undefined || thicknessMm <= upToMm + SLACK_MM)
+  return (
+    (overMm === undefined || thicknessMm > overMm + SLACK_MM) &&
+    (upToMm === undefined || thicknessMm <= upToMm + SLACK_MM)
+  )
 }
 
 /**

@@ -19,7 +19,7 @@ export interface StackPlanner {
   readonly stopUnderMm: number
   /** How far the cap may go beyond each bevel edge. */
   readonly capBeyondMm: number
-  readonly reinforcementMm: { readonly low: number, readonly high: number }
+  readonly reinforcementMm: { readonly low: number; readonly high: number }
   /** Aims moved by hand: bead number, from 1, to mm from the middle. */
   readonly aims?: Readonly<Record<number, number>>
 }
@@ -30,14 +30,17 @@ export interface StackBead extends LaidBead {
   readonly role: StackRole
   /** A slot beside it is too narrow for the rod to reach the bottom of. */
   readonly tight: boolean
-  /** Where a tight bead should have been aimed instead, mm from the middle; null when it is not tight, or no aim is better. */
+  /**
+   * Where a tight bead should have been aimed instead, mm from the middle; null when it is not tight, or no aim is
+   * better.
+   */
   readonly betterAimMm: number | null
 }
 
 export interface StackPlan {
   readonly section: JointSection
   readonly beads: readonly StackBead[]
-  readonly layers: readonly { readonly role: StackRole, readonly beads: number }[]
+  readonly layers: readonly { readonly role: StackRole; readonly beads: number }[]
   /** Deepest place under flush before the cap, mm. */
   readonly underFlushMm: number
   /** How far the cap lies beyond the edges, mm; less than 0 when an edge is left open. */
@@ -73,20 +76,34 @@ const crownOf = (areaMm2: number) => {
 }
 
 /**
- * Plans the beads of a joint: root, fill and cap, in order, each with its place, its metal and its shape. A fillet is built 1, 2, 3.
+ * Plans the beads of a joint: root, fill and cap, in order, each with its place, its metal and its shape. A fillet
+ * is built 1, 2, 3.
  * Every bead is checked ahead: the slot it leaves must let the rod reach the bottom.
  * @throws RangeError when the joint's sizes do not go together
  * @example planStack(twelveMillimetreV).beads.length // 5
  */
 export function planStack(planner: StackPlanner): StackPlan {
   const section = jointSection(planner.shape)
-  const state: State = { planner, section, surface: { gridMm: section.gridMm, leftMm: section.leftMm, height: section.floor }, beads: [], layers: [] }
+  const state: State = {
+    planner,
+    section,
+    surface: { gridMm: section.gridMm, leftMm: section.leftMm, height: section.floor },
+    beads: [],
+    layers: [],
+  }
   const afterFill = planner.shape.kind === 'fillet' ? stackFillet(state) : capGroove(fillGroove(rootGroove(state)))
-  const underFlushMm = planner.shape.kind === 'fillet' ? 0 : afterFill.underFlushMm ?? 0
-  const reaches = [Math.min(...afterFill.beads.map(bead => bead.fromMm)), Math.max(...afterFill.beads.map(bead => bead.toMm))] as const
+  const underFlushMm = planner.shape.kind === 'fillet' ? 0 : (afterFill.underFlushMm ?? 0)
+  const reaches = [
+    Math.min(...afterFill.beads.map(bead => bead.fromMm)),
+    Math.max(...afterFill.beads.map(bead => bead.toMm)),
+  ] as const
   return {
-    section, beads: afterFill.beads, layers: afterFill.layers, underFlushMm,
-    beyondLeftMm: -section.edgeMm - reaches[0], beyondRightMm: reaches[1] - section.edgeMm,
+    section,
+    beads: afterFill.beads,
+    layers: afterFill.layers,
+    underFlushMm,
+    beyondLeftMm: -section.edgeMm - reaches[0],
+    beyondRightMm: reaches[1] - section.edgeMm,
     reinforcementMm: Math.max(...afterFill.beads.map(bead => bead.topMm)),
     legsMm: planner.shape.kind === 'fillet' ? [legAt(reaches[0], section), legAt(reaches[1], section)] : null,
     areaMm2: afterFill.beads.reduce((sum, bead) => sum + bead.areaMm2, 0),
@@ -98,11 +115,14 @@ interface State {
   readonly section: JointSection
   readonly surface: Surface
   readonly beads: readonly StackBead[]
-  readonly layers: readonly { readonly role: StackRole, readonly beads: number }[]
+  readonly layers: readonly { readonly role: StackRole; readonly beads: number }[]
   readonly underFlushMm?: number
 }
 
-/** In the turned frame a fillet's plates rise at 45 degrees: a reach of x from the middle is x √2 along the plate from the corner. */
+/**
+ * In the turned frame a fillet's plates rise at 45 degrees: a reach of x from the middle is x √2 along the plate
+ * from the corner.
+ */
 const legAt = (reachMm: number, section: JointSection) => {
   const out = Math.abs(reachMm)
   return Math.min(out, section.edgeMm + 100) * Math.SQRT2
@@ -129,8 +149,16 @@ function halfWidthAt({ floor, gridMm, leftMm }: JointSection, level: number): nu
 function rootGroove(state: State): State {
   const { planner, section } = state
   const open = planner.shape.kind !== 'V' || !planner.shape.backing
-  const landMm = planner.shape.kind === 'V' || planner.shape.kind === 'double V' ? planner.shape.groove.landMm : planner.shape.kind === 'U' ? planner.shape.landMm : 0
-  const high = Math.min(section.depthMm * 0.55, open ? landMm + planner.rootCoreMm * 0.7 : planner.rootCoreMm * ROOT_CORES)
+  const landMm =
+    planner.shape.kind === 'V' || planner.shape.kind === 'double V'
+      ? planner.shape.groove.landMm
+      : planner.shape.kind === 'U'
+        ? planner.shape.landMm
+        : 0
+  const high = Math.min(
+    section.depthMm * 0.55,
+    open ? landMm + planner.rootCoreMm * 0.7 : planner.rootCoreMm * ROOT_CORES,
+  )
   return layLayer(state, 'root', -section.depthMm + high, 1)
 }
 
@@ -161,7 +189,14 @@ function capGroove(state: State): State {
   const count = beadsAcross(widthMm, widestBead(planner), planner.overlap)
   const crownMm = (planner.reinforcementMm.low + planner.reinforcementMm.high) / 2
   let metal = areaUnder(state.surface, 0, -section.edgeMm, section.edgeMm) + (2 / 3) * widthMm * crownMm
-  const lay = () => layToReach(state, 'cap', spread(count, widthMm, planner.overlap), metal / count, section.edgeMm + planner.capBeyondMm * CAP_AIMED)
+  const lay = () =>
+    layToReach(
+      state,
+      'cap',
+      spread(count, widthMm, planner.overlap),
+      metal / count,
+      section.edgeMm + planner.capBeyondMm * CAP_AIMED,
+    )
   let laid = lay()
   // A cap of one bead spreads as its metal does: with less of it the edges are not run over.
   for (let n = 0; n < TRIES && longerReach(laid) > section.edgeMm + planner.capBeyondMm; n++) {
@@ -178,13 +213,14 @@ const TRIES = 7
 const NEAR_MM = 0.08
 
 /**
- * Lays beads so that the first and the last reach as far out as is wanted: their aims are moved by what they fell short, the others between.
+ * Lays beads so that the first and the last reach as far out as is wanted: their aims are moved by what they fell
+ * short, the others between.
  * A bead may jump as it takes hold of an edge, so the nearest of some tries is kept.
  */
 function layToReach(state: State, role: StackRole, aims: readonly number[], areaMm2: number, reachMm: number): State {
   let wanted = aims
   let metal: readonly number[] = aims.map(() => areaMm2)
-  let nearest: { readonly laid: State, readonly off: number } | null = null
+  let nearest: { readonly laid: State; readonly off: number } | null = null
   for (let n = 0; n < TRIES; n++) {
     const laid = layBeads(state, role, wanted, metal)
     const fresh = laid.beads.slice(state.beads.length)
@@ -193,10 +229,18 @@ function layToReach(state: State, role: StackRole, aims: readonly number[], area
     const off = Math.max(Math.abs(shortLeft), Math.abs(shortRight))
     if (!nearest || off < nearest.off) nearest = { laid, off }
     if (off < NEAR_MM) break
-    metal = levelled(metal, fresh.map(bead => bead.topMm))
+    metal = levelled(
+      metal,
+      fresh.map(bead => bead.topMm),
+    )
     const last = wanted.length - 1
     const damped = 0.8 - 0.5 * (n / TRIES)
-    wanted = wanted.map((aim, index) => aim + (last === 0 ? (shortRight - shortLeft) / 2 : (-shortLeft * (last - index) + shortRight * index) / last) * damped)
+    wanted = wanted.map(
+      (aim, index) =>
+        aim +
+        (last === 0 ? (shortRight - shortLeft) / 2 : (-shortLeft * (last - index) + shortRight * index) / last) *
+          damped,
+    )
   }
   return nearest!.laid
 }
@@ -204,7 +248,10 @@ function layToReach(state: State, role: StackRole, aims: readonly number[], area
 /** How much of a difference in height is taken back at a time. */
 const LEVELLING = 0.12
 
-/** Metal moved from the beads that stand higher to those that lie lower: the last bead of a cap, with no valley left, is run a little cooler. */
+/**
+ * Metal moved from the beads that stand higher to those that lie lower: the last bead of a cap, with no valley
+ * left, is run a little cooler.
+ */
 function levelled(metal: readonly number[], tops: readonly number[]): number[] {
   const mean = tops.reduce((sum, top) => sum + top, 0) / tops.length
   const moved = metal.map((area, index) => area * Math.min(1.15, Math.max(0.85, 1 + LEVELLING * (mean - tops[index]!))))
@@ -222,7 +269,12 @@ function spread(count: number, widthMm: number, overlap: number): number[] {
 function layLayer(state: State, role: StackRole, level: number, count: number): State {
   const half = halfWidthAt(state.section, level)
   const metal = areaUnder(state.surface, level, -half, half)
-  return layBeads(state, role, spread(count, 2 * half, count > 1 ? 0.15 : 0), Array.from({ length: count }, () => metal / count))
+  return layBeads(
+    state,
+    role,
+    spread(count, 2 * half, count > 1 ? 0.15 : 0),
+    Array.from({ length: count }, () => metal / count),
+  )
 }
 
 function layBeads(state: State, role: StackRole, aims: readonly number[], metal: readonly number[]): State {
@@ -241,18 +293,24 @@ function layBeads(state: State, role: StackRole, aims: readonly number[], metal:
     const betterAimMm = first.tight ? better(surface, byHand ?? wanted, areaMm2, state) : null
     // What is planned follows its own advice; what a hand has placed stays, with the advice beside it.
     const placed = betterAimMm !== null && byHand === undefined ? place(betterAimMm) : first
-    beads = [...beads, { ...placed.bead, number, layer, role, tight: placed.tight, betterAimMm: placed === first ? betterAimMm : null }]
+    beads = [
+      ...beads,
+      { ...placed.bead, number, layer, role, tight: placed.tight, betterAimMm: placed === first ? betterAimMm : null },
+    ]
     surface = placed.surface
   }
   return { ...state, surface, beads, layers: [...state.layers, { role, beads: aims.length }] }
 }
 
-/** The layers of a 1-2-3 fillet, or the one bead of a small one, with the metal that brings the shorter leg to what is wanted. */
+/**
+ * The layers of a 1-2-3 fillet, or the one bead of a small one, with the metal that brings the shorter leg to what
+ * is wanted.
+ */
 function stackFillet(state: State): State {
   const { planner, section } = state
   const one = planner.coreMm ** 2 * (Math.PI / 4) * 2.6
   let layers = 1
-  while ((layers * (layers + 1)) / 2 * one < section.areaMm2 * 0.8 && layers < MOST_FILLET_LAYERS) layers++
+  while (((layers * (layers + 1)) / 2) * one < section.areaMm2 * 0.8 && layers < MOST_FILLET_LAYERS) layers++
   let total = section.areaMm2 * 1.08
   let laid = filletLayers(state, layers, total)
   for (let n = 0; n < TRIES; n++) {
@@ -265,8 +323,10 @@ function stackFillet(state: State): State {
 }
 
 const MOST_FILLET_LAYERS = 6
-const longerReach = ({ beads }: State) => Math.max(-Math.min(...beads.map(bead => bead.fromMm)), Math.max(...beads.map(bead => bead.toMm)))
-const shorterReach = ({ beads }: State) => Math.min(-Math.min(...beads.map(bead => bead.fromMm)), Math.max(...beads.map(bead => bead.toMm)))
+const longerReach = ({ beads }: State) =>
+  Math.max(-Math.min(...beads.map(bead => bead.fromMm)), Math.max(...beads.map(bead => bead.toMm)))
+const shorterReach = ({ beads }: State) =>
+  Math.min(-Math.min(...beads.map(bead => bead.fromMm)), Math.max(...beads.map(bead => bead.toMm)))
 
 /** Bottom bead first in every layer; each layer reaches as far along both plates as its metal asks for. */
 function filletLayers(state: State, layers: number, total: number): State {
@@ -275,7 +335,10 @@ function filletLayers(state: State, layers: number, total: number): State {
   for (let layer = 1; layer <= layers; layer++) {
     const reachMm = Math.sqrt(each * ((layer * (layer + 1)) / 2))
     const role = layers === 1 ? 'single' : layer === 1 ? 'root' : layer === layers ? 'cap' : 'fill'
-    next = layer === 1 ? layBeads(next, role, [0], [each]) : layToReach(next, role, spread(layer, 2 * reachMm, 0.3), each, reachMm)
+    next =
+      layer === 1
+        ? layBeads(next, role, [0], [each])
+        : layToReach(next, role, spread(layer, 2 * reachMm, 0.3), each, reachMm)
   }
   return next
 }
@@ -288,15 +351,23 @@ const meanHeight = ({ surface, section }: State, withinMm: number): number => {
 }
 
 function lowestBetween({ height, gridMm, leftMm }: Surface, fromMm: number, toMm: number): number {
-  return height.reduce((least, y, n) => (leftMm + n * gridMm >= fromMm && leftMm + n * gridMm <= toMm ? Math.min(least, y) : least), Infinity)
+  return height.reduce(
+    (least, y, n) => (leftMm + n * gridMm >= fromMm && leftMm + n * gridMm <= toMm ? Math.min(least, y) : least),
+    Infinity,
+  )
 }
 
 /** Whether the rod reaches the bottom of the slots to both sides of a bead. */
 function reachable(surface: Surface, bead: LaidBead, { planner, section }: State): boolean {
-  return slotOpen(surface, bead, -section.edgeMm, planner.coreMm) && slotOpen(surface, bead, section.edgeMm, planner.coreMm)
+  return (
+    slotOpen(surface, bead, -section.edgeMm, planner.coreMm) && slotOpen(surface, bead, section.edgeMm, planner.coreMm)
+  )
 }
 
-/** A slot between a bead and an edge of the joint: half a core over its lowest place it is as wide as the rod asks, or the bead is no higher than that. */
+/**
+ * A slot between a bead and an edge of the joint: half a core over its lowest place it is as wide as the rod asks,
+ * or the bead is no higher than that.
+ */
 function slotOpen({ height, gridMm, leftMm }: Surface, bead: LaidBead, edgeMm: number, coreMm: number): boolean {
   const index = (x: number) => Math.min(height.length - 1, Math.max(0, Math.round((x - leftMm) / gridMm)))
   const step = edgeMm > 0 ? 1 : -1

@@ -1,7 +1,10 @@
 import type { RodSize } from '../trade'
 import { STEEL_KG_PER_MM3 } from './weldMetal'
 
-/** What burns off: the rod, what is left of it, and the bead it makes. Millimetres; `recovery` is deposit over core melted. */
+/**
+ * What burns off: the rod, what is left of it, and the bead it makes. Millimetres; `recovery` is deposit over core
+ * melted.
+ */
 export interface Burn {
   readonly rod: RodSize
   readonly recovery: number
@@ -53,7 +56,8 @@ export function rodSeconds(burn: Pick<Burn, 'rod' | 'recovery' | 'stubMm'>, kgPe
 }
 
 /**
- * Section of the bead that a deposition rate leaves at a travel speed: deposition / (60 × travel × density). Source: arithmetic.
+ * Section of the bead that a deposition rate leaves at a travel speed: deposition / (60 × travel × density).
+ * Source: arithmetic.
  * @param kgPerHour kg/h at 100 % arc time
  * @param travelMmPerMin mm/min
  * @returns mm²
@@ -86,7 +90,10 @@ export function stubLoss(lengthMm: number, stubMm: number): number {
 
 /** Less than this left on a rod is not carried over to a new bead, mm of bead. Source: common practice. */
 const LEAST_CARRIED_MM = 12.7
-/** A restart this close to either end of a bead would be moved to the end by any welder, mm. Source: common practice. */
+/**
+ * A restart this close to either end of a bead would be moved to the end by any welder, mm. Source: common
+ * practice.
+ */
 const NO_RESTART_WITHIN_MM = 9.5
 
 /** Rods burnt along a set of beads. Lengths are mm of bead. */
@@ -103,7 +110,8 @@ export interface RodsBurnt {
 }
 
 /**
- * Where restarts fall when beads are laid one after the other, each rod burnt to its stub and carried over to the next bead.
+ * Where restarts fall when beads are laid one after the other, each rod burnt to its stub and carried over to the
+ * next bead.
  * What is laid is what was in the rods: rods × run-out + stretched = beads + left + dropped (for whole rods).
  * @param beadLengthsMm the beads in the order they are laid, mm
  * @param runOutMm bead from a whole rod, mm
@@ -122,7 +130,7 @@ export function burnRods(beadLengthsMm: readonly number[], runOutMm: number, fir
     left = runOutMm
     rods += 1
   }
-  const restarts = beadLengthsMm.map((lengthMm) => {
+  const restarts = beadLengthsMm.map(lengthMm => {
     if (left < LEAST_CARRIED_MM) light()
     const places: number[] = []
     let at = 0

@@ -2,13 +2,21 @@ import { filletArea, grooveArea, type Groove } from './weldMetal'
 
 /** What is to be filled, in section. Lengths mm, angles degrees. A fillet is turned so that its face lies level. */
 export type JointShape =
-  | { readonly kind: 'V', readonly groove: Groove, readonly backing: boolean }
-  | { readonly kind: 'double V', readonly groove: Groove }
-  | { readonly kind: 'U', readonly thicknessMm: number, readonly gapMm: number, readonly landMm: number, readonly radiusMm: number, readonly bevelDegrees: number }
-  | { readonly kind: 'fillet', readonly legMm: number, readonly thicknessMm: number }
+  | { readonly kind: 'V'; readonly groove: Groove; readonly backing: boolean }
+  | { readonly kind: 'double V'; readonly groove: Groove }
+  | {
+      readonly kind: 'U'
+      readonly thicknessMm: number
+      readonly gapMm: number
+      readonly landMm: number
+      readonly radiusMm: number
+      readonly bevelDegrees: number
+    }
+  | { readonly kind: 'fillet'; readonly legMm: number; readonly thicknessMm: number }
 
 /**
- * A joint as a surface to lay beads on: height of what is there, sampled across. y = 0 is flush (for a fillet, the face of the wanted leg),
+ * A joint as a surface to lay beads on: height of what is there, sampled across. y = 0 is flush (for a fillet, the
+ * face of the wanted leg),
  * and down is negative; x = 0 is the middle of the joint.
  */
 export interface JointSection {
@@ -32,7 +40,8 @@ const tangent = (degrees: number) => Math.tan((degrees * Math.PI) / 180)
 /**
  * The surface of a joint.
  * @throws RangeError when its sizes do not go together
- * @example jointSection({ kind: 'V', groove: { thicknessMm: 12, gapMm: 3.2, landMm: 2.4, includedDegrees: 60 }, backing: false }).edgeMm // 7.1
+ * @example jointSection({ kind: 'V', groove: { thicknessMm: 12, gapMm: 3.2, landMm: 2.4, includedDegrees: 60 },
+ *   backing: false }).edgeMm // 7.1
  */
 export function jointSection(shape: JointShape): JointSection {
   const { edgeMm, depthMm, areaMm2, height } = profileOf(shape)
@@ -65,14 +74,16 @@ function profileOf(shape: JointShape): Profile {
     return vProfile(half)
   }
   if (shape.kind === 'U') return uProfile(shape)
-  if (!(shape.legMm > 0 && shape.legMm <= 2 * shape.thicknessMm)) throw new RangeError('A leg is more than 0 and at most twice the plate')
+  if (!(shape.legMm > 0 && shape.legMm <= 2 * shape.thicknessMm))
+    throw new RangeError('A leg is more than 0 and at most twice the plate')
   const depthMm = shape.legMm * Math.SQRT1_2
   return { edgeMm: depthMm, depthMm, areaMm2: filletArea(shape.legMm), height: x => x - depthMm }
 }
 
 /** One side of a V: straight land, then the bevel. */
 function vProfile({ thicknessMm, gapMm, landMm, includedDegrees }: Groove): Profile {
-  if (!(thicknessMm > 0 && gapMm >= 0 && landMm >= 0 && includedDegrees > 0 && includedDegrees < 160)) throw new RangeError('A groove has a plate, and an angle over 0 and under 160 degrees')
+  if (!(thicknessMm > 0 && gapMm >= 0 && landMm >= 0 && includedDegrees > 0 && includedDegrees < 160))
+    throw new RangeError('A groove has a plate, and an angle over 0 and under 160 degrees')
   if (landMm >= thicknessMm) throw new RangeError('The land is thinner than the plate')
   const slope = tangent(includedDegrees / 2)
   const half = gapMm / 2
@@ -89,20 +100,25 @@ function uProfile({ thicknessMm, gapMm, landMm, radiusMm, bevelDegrees }: Extrac
   const slope = tangent(bevelDegrees)
   const angle = (bevelDegrees * Math.PI) / 180
   const half = gapMm / 2
-  // The round begins level at the land and ends where its tangent is the bevel: as high as r (1 − sin b), as far out as r cos b.
+  // The round begins level at the land and ends where its tangent is the bevel: as high as r (1 − sin b), as far
+  // out as r cos b.
   const roundHigh = radiusMm * (1 - Math.sin(angle))
   const roundOut = radiusMm * Math.cos(angle)
   const rest = thicknessMm - landMm - roundHigh
-  if (!(radiusMm > 0 && bevelDegrees > 0 && bevelDegrees < 60 && rest > 0)) throw new RangeError('A U has a radius that fits in the plate above its land, and a bevel over 0 and under 60 degrees')
+  if (!(radiusMm > 0 && bevelDegrees > 0 && bevelDegrees < 60 && rest > 0))
+    throw new RangeError(
+      'A U has a radius that fits in the plate above its land, and a bevel over 0 and under 60 degrees',
+    )
   const edgeMm = half + roundOut + rest * slope
   // Under the round's own arc: a quarter circle less its last part, by the circle's sector and triangle.
-  const underRound = radiusMm * roundOut - (radiusMm ** 2 * (Math.PI / 2 - angle)) / 2 - (roundOut * radiusMm * Math.sin(angle)) / 2
+  const underRound =
+    radiusMm * roundOut - (radiusMm ** 2 * (Math.PI / 2 - angle)) / 2 - (roundOut * radiusMm * Math.sin(angle)) / 2
   const sideArea = roundOut * (thicknessMm - landMm) - underRound + (rest ** 2 * slope) / 2
   return {
     edgeMm,
     depthMm: thicknessMm,
     areaMm2: gapMm * thicknessMm + 2 * sideArea,
-    height: (x) => {
+    height: x => {
       if (x <= half) return -thicknessMm
       const out = x - half
       const base = -thicknessMm + landMm

@@ -20,18 +20,27 @@ export interface LaidBead {
 const MOST_STEPS = 60
 /** A bead holds its metal to within this share. */
 const EXACT = 1e-7
-/** A bead that wets a valley between two walls lies flatter than one that stands free; one wall is in between. Common practice. */
+/**
+ * A bead that wets a valley between two walls lies flatter than one that stands free; one wall is in between.
+ * Common practice.
+ */
 const FLATTER = { free: 1, oneWall: 0.6, valley: 0.25 } as const
 
 /**
- * Lays a bead on a surface: a parabola about its aim, cut by whatever it touches, raised until the section between it and the surface is the
+ * Lays a bead on a surface: a parabola about its aim, cut by whatever it touches, raised until the section between
+ * it and the surface is the
  * metal it holds. It lies flatter where it wets walls.
  * @param crown curve of a free bead, 1/mm: height over half-width squared
  * @returns the bead, and the surface with it on
  * @throws RangeError when the aim lies off the surface or the bead holds nothing
  * @example layBead(flatSurface, 0, 12, 0.1).bead.areaMm2 // 12
  */
-export function layBead(surface: Surface, aimMm: number, areaMm2: number, crown: number): { readonly bead: LaidBead, readonly surface: Surface } {
+export function layBead(
+  surface: Surface,
+  aimMm: number,
+  areaMm2: number,
+  crown: number,
+): { readonly bead: LaidBead; readonly surface: Surface } {
   const { gridMm, leftMm, height } = surface
   const middle = Math.round((aimMm - leftMm) / gridMm)
   if (!(middle > 0 && middle < height.length - 1)) throw new RangeError('The aim lies off the joint')
@@ -49,7 +58,14 @@ export function layBead(surface: Surface, aimMm: number, areaMm2: number, crown:
     face.push({ x: at(n), y: raised[n]! })
   }
   return {
-    bead: { aimMm, fromMm: at(lying.from), toMm: at(lying.to), topMm: Math.max(...face.map(point => point.y)), outline: [...face, ...under.reverse()], areaMm2 },
+    bead: {
+      aimMm,
+      fromMm: at(lying.from),
+      toMm: at(lying.to),
+      topMm: Math.max(...face.map(point => point.y)),
+      outline: [...face, ...under.reverse()],
+      areaMm2,
+    },
     surface: { gridMm, leftMm, height: raised },
   }
 }
@@ -62,7 +78,8 @@ interface Settled {
 
 /**
  * The height of a parabola's top at which it holds an area over the surface, within the valley of its middle.
- * The area grows steadily with the height: the Illinois form of false position finds it in a few steps (Dowell and Jarratt 1971).
+ * The area grows steadily with the height: the Illinois form of false position finds it in a few steps (Dowell and
+ * Jarratt 1971).
  */
 function settle(height: Float64Array, middle: number, areaMm2: number, crown: number, gridMm: number): Settled {
   const short = (top: number) => held(height, middle, top, crown, gridMm).areaMm2 - areaMm2
@@ -95,7 +112,13 @@ function settle(height: Float64Array, middle: number, areaMm2: number, crown: nu
   return { top, from, to }
 }
 
-function held(height: Float64Array, middle: number, top: number, crown: number, gridMm: number): { areaMm2: number, from: number, to: number } {
+function held(
+  height: Float64Array,
+  middle: number,
+  top: number,
+  crown: number,
+  gridMm: number,
+): { areaMm2: number; from: number; to: number } {
   const over = (n: number) => top - crown * ((n - middle) * gridMm) ** 2 - height[n]!
   let from = middle
   let to = middle
@@ -105,11 +128,15 @@ function held(height: Float64Array, middle: number, top: number, crown: number, 
   return { areaMm2, from, to }
 }
 
-/** How a bead stands: free, against one wall, or in a valley. A wall rises away from the bead at more than about 20 degrees. */
+/**
+ * How a bead stands: free, against one wall, or in a valley. A wall rises away from the bead at more than about 20
+ * degrees.
+ */
 function standing(height: Float64Array, { from, to }: Settled, gridMm: number): keyof typeof FLATTER {
   const WALL = 0.36
   const reach = Math.max(2, Math.round(0.8 / gridMm))
-  const rise = (n: number, step: number) => ((height[Math.min(height.length - 1, Math.max(0, n + step))] ?? 0) - height[n]!) / (Math.abs(step) * gridMm)
+  const rise = (n: number, step: number) =>
+    ((height[Math.min(height.length - 1, Math.max(0, n + step))] ?? 0) - height[n]!) / (Math.abs(step) * gridMm)
   const walls = Number(rise(from, -reach) > WALL) + Number(rise(to, reach) > WALL)
   return walls === 2 ? 'valley' : walls === 1 ? 'oneWall' : 'free'
 }

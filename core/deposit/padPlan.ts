@@ -59,7 +59,8 @@ export interface PadPlan {
 
 /**
  * Plans a pad: how many beads cover it, how many rods they burn and where, how long the arc burns, and what it weighs.
- * The metal laid is the metal burnt off the rods; the section of a bead follows from deposition and travel. Source: arithmetic over makers' data.
+ * The metal laid is the metal burnt off the rods; the section of a bead follows from deposition and travel. Source:
+ * arithmetic over makers' data.
  * @throws RangeError that names what is out of range
  * @example planPad(job).beads // 26 for 4 in at 1/4 in beads lapped 40 %
  */
@@ -72,7 +73,10 @@ export function planPad(job: PadJob): PadPlan {
   const beads = beadsToCover(job.widthMm, beadMm, overlap)
   const beadAreaMm2 = depositedArea(rate.kgPerHour, travelMmPerMin)
   const runOutMm = runOut({ ...burn, beadAreaMm2 })
-  const burnt = burnRods(Array.from({ length: beads }, () => lengthMm), runOutMm)
+  const burnt = burnRods(
+    Array.from({ length: beads }, () => lengthMm),
+    runOutMm,
+  )
   const usable = rod.lengthMm - stubMm
   return {
     beads,

@@ -19,7 +19,8 @@ const GRID_MM = 0.25
 const HALVINGS = 48
 
 /**
- * A pad in section: each bead spans its width from where it touches plate or bead, and bulges as a parabola until the section between its
+ * A pad in section: each bead spans its width from where it touches plate or bead, and bulges as a parabola until
+ * the section between its
  * face and what it lies on is the metal it holds. Nothing is faked: the sections add up to the metal laid.
  * @returns the beads in the order laid, the first with its left toe at x = 0; mm
  * @example padSection({ count: 2, beadMm: 9, stepMm: 5.4, areaMm2: 15 }).length // 2
@@ -34,10 +35,11 @@ export function padSection({ count, beadMm, stepMm, areaMm2 }: LappedBeads): Bea
 
 function layBead(surface: Float64Array, from: number, width: number, grid: number, areaMm2: number): BeadSection {
   const under = surface.slice(from, from + width + 1)
-  const face = (bulge: number) => Float64Array.from(under, (_, n) => {
-    const u = n / width
-    return under[0]! * (1 - u) + under[width]! * u + 4 * bulge * u * (1 - u)
-  })
+  const face = (bulge: number) =>
+    Float64Array.from(under, (_, n) => {
+      const u = n / width
+      return under[0]! * (1 - u) + under[width]! * u + 4 * bulge * u * (1 - u)
+    })
   let low = -maxOf(under)
   let high = (3 * areaMm2) / (width * grid) + maxOf(under) * 2
   for (let n = 0; n < HALVINGS; n++) {
@@ -57,6 +59,7 @@ const maxOf = (values: Float64Array) => values.reduce((most, value) => Math.max(
 /** Section between a face and what lies under it, by trapezoids, mm². */
 function areaBetween(face: Float64Array, under: Float64Array, grid: number): number {
   let sum = 0
-  for (let n = 1; n < face.length; n++) sum += (Math.max(0, face[n]! - under[n]!) + Math.max(0, face[n - 1]! - under[n - 1]!)) / 2
+  for (let n = 1; n < face.length; n++)
+    sum += (Math.max(0, face[n]! - under[n]!) + Math.max(0, face[n - 1]! - under[n - 1]!)) / 2
   return sum * grid
 }

@@ -25,12 +25,16 @@ export interface StackTotals {
 }
 
 /**
- * Rods, restarts, arc time, weight and heat of beads along a joint. Each bead is begun with what the last left in the rod.
+ * Rods, restarts, arc time, weight and heat of beads along a joint. Each bead is begun with what the last left in
+ * the rod.
  * @returns zeros for no beads
  * @throws RangeError that names what is out of range
  * @example stackTotals(planStack(v12).beads, job).rods // 11 for 8 in of 12 mm plate
  */
-export function stackTotals(beads: readonly Pick<LaidBead, 'areaMm2'>[], { lengthMm, classification, rod, currentA, volts, stubMm }: StackJob): StackTotals {
+export function stackTotals(
+  beads: readonly Pick<LaidBead, 'areaMm2'>[],
+  { lengthMm, classification, rod, currentA, volts, stubMm }: StackJob,
+): StackTotals {
   if (!(lengthMm > 0)) throw new RangeError('The joint is longer than 0')
   if (beads.length === 0) return { weightKg: 0, rods: 0, restarts: 0, arcSeconds: 0, heatKjPerMm: [0, 0] }
   const metal = metalOfRod({ rod, stubMm, recovery: electrodeOf(classification).recovery })
@@ -38,7 +42,16 @@ export function stackTotals(beads: readonly Pick<LaidBead, 'areaMm2'>[], { lengt
   const areaMm2 = beads.reduce((sum, bead) => sum + bead.areaMm2, 0)
   const weightKg = weldWeight(areaMm2, lengthMm)
   // Rods are counted in the metal they hold: a bead of twice the section is twice as long in it.
-  const { restarts, rods } = burnRods(beads.map(bead => (bead.areaMm2 * lengthMm * beads.length) / areaMm2), (metal * beads.length) / areaMm2)
+  const { restarts, rods } = burnRods(
+    beads.map(bead => (bead.areaMm2 * lengthMm * beads.length) / areaMm2),
+    (metal * beads.length) / areaMm2,
+  )
   const heats = beads.map(bead => heatInput(volts, currentA, travelThatLays(rate.kgPerHour, bead.areaMm2)).kjPerMm)
-  return { weightKg, rods, restarts: restarts.flat().length, arcSeconds: (weightKg / rate.kgPerHour) * 3600, heatKjPerMm: [Math.min(...heats), Math.max(...heats)] }
+  return {
+    weightKg,
+    rods,
+    restarts: restarts.flat().length,
+    arcSeconds: (weightKg / rate.kgPerHour) * 3600,
+    heatKjPerMm: [Math.min(...heats), Math.max(...heats)],
+  }
 }

@@ -67,7 +67,8 @@ export function grooveArea(groove: Groove, crownMm = 0): number {
 }
 
 /**
- * Volume of a V-groove round a pipe: shells 2πr w(r) summed exactly from the bore to the outside, and a crown at the outside.
+ * Volume of a V-groove round a pipe: shells 2πr w(r) summed exactly from the bore to the outside, and a crown at
+ * the outside.
  * The mean-diameter shortcut reads 1.5 to 3 % low, as the groove is widest at the outside. Source: arithmetic.
  * @param outsideMm outside diameter, mm
  * @param groove its `thicknessMm` is the wall
@@ -82,6 +83,10 @@ export function pipeGrooveVolume(outsideMm: number, groove: Groove, crownMm = 0)
   const bevelFrom = inner + groove.landMm
   const face = grooveFace(groove)
   const gap = Math.PI * groove.gapMm * (outer ** 2 - inner ** 2)
-  const bevel = 4 * Math.PI * halfTangent(groove) * ((outer ** 3 - bevelFrom ** 3) / 3 - (bevelFrom * (outer ** 2 - bevelFrom ** 2)) / 2)
+  const bevel =
+    4 *
+    Math.PI *
+    halfTangent(groove) *
+    ((outer ** 3 - bevelFrom ** 3) / 3 - (bevelFrom * (outer ** 2 - bevelFrom ** 2)) / 2)
   return gap + bevel + (2 / 3) * face * crownMm * 2 * Math.PI * outer
 }

@@ -15,7 +15,7 @@ export interface Reason {
 
 type PassKey = keyof HouseRules['pass']
 
-const SHARES: readonly { element: ElementId, rule: PassKey, say: (bad: number, tried: number) => string }[] = [
+const SHARES: readonly { element: ElementId; rule: PassKey; say: (bad: number, tried: number) => string }[] = [
   { element: 'restart', rule: 'restarts', say: (bad, tried) => `${bad} of ${tried} restarts not sound` },
   { element: 'start', rule: 'starts', say: (bad, tried) => `${bad} of ${tried} starts not sound` },
   { element: 'tie-in', rule: 'tieIns', say: (bad, tried) => `${bad} of ${tried} tie-ins not sound` },
@@ -32,24 +32,51 @@ const SLACK = 1e-9
  * @example judge(measureCoupon(document, rules), document, rules)[0].text // '3 of 8 restarts not sound'
  */
 export function judge(measures: Measures, document: CouponDocument, rules: HouseRules): Reason[] {
-  const reasons: Reason[] = [...unsafe(measures), ...undercut(measures, document, rules), ...strikes(measures, document, rules), ...sizes(document, rules)]
+  const reasons: Reason[] = [
+    ...unsafe(measures),
+    ...undercut(measures, document, rules),
+    ...strikes(measures, document, rules),
+    ...sizes(document, rules),
+  ]
   for (const { element, rule, say } of SHARES) {
     const measure = measures.elements.find(row => row.element === element)!
     const share = measure.tried === 0 ? 1 : measure.sound / measure.tried
     if (share < rules.pass[rule] - SLACK)
-      reasons.push(again(elementOf(element).weight * (1 - share), say(measure.tried - measure.sound, measure.tried), measure.markIds))
+      reasons.push(
+        again(
+          elementOf(element).weight * (1 - share),
+          say(measure.tried - measure.sound, measure.tried),
+          measure.markIds,
+        ),
+      )
   }
-  for (const [element, rule, what] of [['run', 'run', 'of bead not sound'], ['root', 'run', 'of root side not sound'], ['toes', 'toes', 'of toe not wetted in']] as const) {
+  for (const [element, rule, what] of [
+    ['run', 'run', 'of bead not sound'],
+    ['root', 'run', 'of root side not sound'],
+    ['toes', 'toes', 'of toe not wetted in'],
+  ] as const) {
     const measure = measures.elements.find(row => row.element === element)!
     const share = measure.tried === 0 ? 1 : measure.sound / measure.tried
     if (share < rules.pass[rule] - SLACK)
-      reasons.push(again(elementOf(element).weight * (1 - share), `${formatLength(measure.tried - measure.sound, rules.unit)} ${what}`, measure.markIds))
+      reasons.push(
+        again(
+          elementOf(element).weight * (1 - share),
+          `${formatLength(measure.tried - measure.sound, rules.unit)} ${what}`,
+          measure.markIds,
+        ),
+      )
   }
-  for (const [element, what] of [['overlap', 'laps between beads off'], ['straightness', 'beads crooked'], ['width', 'beads uneven in width']] as const) {
+  for (const [element, what] of [
+    ['overlap', 'laps between beads off'],
+    ['straightness', 'beads crooked'],
+    ['width', 'beads uneven in width'],
+  ] as const) {
     const measure = measures.elements.find(row => row.element === element)!
     const bad = measure.tried - measure.sound - measure.workable
     if (measure.tried > 0 && bad > measure.tried / 4)
-      reasons.push(again(elementOf(element).weight * (bad / measure.tried), `${bad} of ${measure.tried} ${what}`, measure.markIds))
+      reasons.push(
+        again(elementOf(element).weight * (bad / measure.tried), `${bad} of ${measure.tried} ${what}`, measure.markIds),
+      )
   }
   return reasons.sort((a, b) => b.weight - a.weight)
 }
@@ -60,31 +87,64 @@ function again(weight: number, text: string, markIds: readonly string[]): Reason
 
 function unsafe(measures: Measures): Reason[] {
   const found: Reason[] = []
-  if (measures.cracks.length > 0) found.push({ verdict: 'start over', weight: 100, text: 'Cracked: a crack is never acceptable', markIds: measures.cracks })
-  if (measures.burnThroughs.length > 0) found.push({ verdict: 'start over', weight: 90, text: 'Burnt through', markIds: measures.burnThroughs })
+  if (measures.cracks.length > 0)
+    found.push({
+      verdict: 'start over',
+      weight: 100,
+      text: 'Cracked: a crack is never acceptable',
+      markIds: measures.cracks,
+    })
+  if (measures.burnThroughs.length > 0)
+    found.push({ verdict: 'start over', weight: 90, text: 'Burnt through', markIds: measures.burnThroughs })
   return found
 }
 
 /** A stray strike is counted on practice and never accepted on a mock test, or never at all, as the house has it. */
 function strikes({ strayStrikes }: Measures, document: CouponDocument, rules: HouseRules): Reason[] {
-  if (strayStrikes.length === 0 || (!document.mock && rules.ways.arcStrikes === 'counted on practice, none on tests')) return []
-  return [again(1.5, `${strayStrikes.length} ${strayStrikes.length === 1 ? 'arc strike' : 'arc strikes'} outside the joint`, strayStrikes)]
+  if (strayStrikes.length === 0 || (!document.mock && rules.ways.arcStrikes === 'counted on practice, none on tests'))
+    return []
+  return [
+    again(
+      1.5,
+      `${strayStrikes.length} ${strayStrikes.length === 1 ? 'arc strike' : 'arc strikes'} outside the joint`,
+      strayStrikes,
+    ),
+  ]
 }
 
 /** Each reading that a joint's own size does not allow. */
 function sizes(document: CouponDocument, rules: HouseRules): Reason[] {
-  return document.marks.filter(isReading).filter(mark => offSize(document, mark, rules)).map((mark) => {
-    const name = `${mark.of[0]!.toUpperCase()}${mark.of.slice(1)}`
-    return again(2, `${name} ${formatLength(mark.valueMm, rules.unit)}, wants ${sayLimit(sizeLimit(document, mark, rules)!, rules.unit)}`, [mark.id])
-  })
+  return document.marks
+    .filter(isReading)
+    .filter(mark => offSize(document, mark, rules))
+    .map(mark => {
+      const name = `${mark.of[0]!.toUpperCase()}${mark.of.slice(1)}`
+      return again(
+        2,
+        `${name} ${formatLength(mark.valueMm, rules.unit)}, wants ${sayLimit(sizeLimit(document, mark, rules)!, rules.unit)}`,
+        [mark.id],
+      )
+    })
 }
 
 function undercut(measures: Measures, document: CouponDocument, rules: HouseRules): Reason[] {
   const marks = document.marks.filter(mark => mark.kind === 'flaw' && mark.flaw === 'undercut')
   const deep = marks.filter(mark => mark.kind === 'flaw' && (mark.sizeMm ?? 0) > rules.undercutDepthMm + 1e-6)
   if (deep.length > 0)
-    return [again(5, `Undercut over ${formatLength(rules.undercutDepthMm, rules.unit)} deep`, deep.map(mark => mark.id))]
+    return [
+      again(
+        5,
+        `Undercut over ${formatLength(rules.undercutDepthMm, rules.unit)} deep`,
+        deep.map(mark => mark.id),
+      ),
+    ]
   if (measures.undercutMm > rules.undercutShare * measures.weldedMm + 1e-6)
-    return [again(1, `${formatLength(measures.undercutMm, rules.unit)} of undercut`, marks.map(mark => mark.id))]
+    return [
+      again(
+        1,
+        `${formatLength(measures.undercutMm, rules.unit)} of undercut`,
+        marks.map(mark => mark.id),
+      ),
+    ]
   return []
 }

@@ -1,6 +1,17 @@
 /** What is graded on a practice coupon, in the order a reading goes. */
 export type ElementId =
-  | 'start' | 'restart' | 'tie-in' | 'run' | 'toes' | 'overlap' | 'width' | 'straightness' | 'ends' | 'clean-up' | 'root' | 'size'
+  | 'start'
+  | 'restart'
+  | 'tie-in'
+  | 'run'
+  | 'toes'
+  | 'overlap'
+  | 'width'
+  | 'straightness'
+  | 'ends'
+  | 'clean-up'
+  | 'root'
+  | 'size'
 
 export interface Element {
   readonly id: ElementId

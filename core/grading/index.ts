@@ -1,5 +1,6 @@
 /**
- * From marks to judgement: measures are taken off the document, held against the house's criteria, and summed to a verdict.
+ * From marks to judgement: measures are taken off the document, held against the house's criteria, and summed to a
+ * verdict.
  */
 export * from './elements'
 export * from './measures'

@@ -1,5 +1,15 @@
 import { describe, expect, it } from 'vitest'
-import { newFlaw, newReading, putMark, setDegree, usualPiece, type CouponDocument, type Mark, type Piece, type ReadingKind } from '../coupon'
+import {
+  newFlaw,
+  newReading,
+  putMark,
+  setDegree,
+  usualPiece,
+  type CouponDocument,
+  type Mark,
+  type Piece,
+  type ReadingKind,
+} from '../coupon'
 import { aJoint, EXAMPLE_PIPE } from '../coupon/example'
 import { DEFAULT_HOUSE_RULES } from '../house'
 import { inches } from '../units'
@@ -8,10 +18,17 @@ import { evidenceOf, gradeCoupon, measureCoupon, mostConvexity, offSize, sayLimi
 const rules = DEFAULT_HOUSE_RULES
 const pipe = aJoint()
 const tee = aJoint(usualPiece('T'), { position: '2F' })
-const measure = (document: CouponDocument, element: ElementId) => measureCoupon(document, rules).elements.find(row => row.element === element)!
+const measure = (document: CouponDocument, element: ElementId) =>
+  measureCoupon(document, rules).elements.find(row => row.element === element)!
 const reasons = (document: CouponDocument) => gradeCoupon(document, rules).reasons.map(reason => reason.text)
 const with_ = (document: CouponDocument, ...marks: Mark[]) => marks.reduce(putMark, document)
-const read = (document: CouponDocument, beadId: string, of: ReadingKind, size: number) => newReading(`r-${of}-${size}`, of, { beadId, atMm: document.beads.find(bead => bead.id === beadId)!.fromMm + 5 }, inches(size))
+const read = (document: CouponDocument, beadId: string, of: ReadingKind, size: number) =>
+  newReading(
+    `r-${of}-${size}`,
+    of,
+    { beadId, atMm: document.beads.find(bead => bead.id === beadId)!.fromMm + 5 },
+    inches(size),
+  )
 
 describe('a joint as it opens', () => {
   it('moves on, with its starts, ends and tie-ins counted', () => {
@@ -29,7 +46,8 @@ describe('a joint as it opens', () => {
 })
 
 describe('the root side', () => {
-  const flaw = (id: 'incomplete penetration' | 'root concavity' | 'excess penetration', digit: 1 | 2 | 3) => setDegree(newFlaw(pipe, 'f', id, { beadId: 'root-side', atMm: 60 }), digit)
+  const flaw = (id: 'incomplete penetration' | 'root concavity' | 'excess penetration', digit: 1 | 2 | 3) =>
+    setDegree(newFlaw(pipe, 'f', id, { beadId: 'root-side', atMm: 60 }), digit)
   it('that is not through for an inch is not sound there, and the bead over it stays so', () => {
     const document = with_(pipe, { ...flaw('incomplete penetration', 2), atMm: 50, toMm: 50 + inches(1) } as Mark)
     expect(measure(document, 'root').tried - measure(document, 'root').sound).toBeCloseTo(inches(1), 6)
@@ -49,7 +67,14 @@ describe('the root side', () => {
 
 describe('sizes of a joint', () => {
   // AWS D1.1:2020 Table 7.8 (2015 Table 5.9), from memory.
-  it.each([[1 / 4, 1 / 16], [5 / 16, 1 / 16], [0.32, 1 / 8], [0.99, 1 / 8], [1, 3 / 16], [2, 3 / 16]])('a face of %s in may be convex by %s in', (face, most) => {
+  it.each([
+    [1 / 4, 1 / 16],
+    [5 / 16, 1 / 16],
+    [0.32, 1 / 8],
+    [0.99, 1 / 8],
+    [1, 3 / 16],
+    [2, 3 / 16],
+  ])('a face of %s in may be convex by %s in', (face, most) => {
     expect(mostConvexity(inches(face))).toBeCloseTo(inches(most), 9)
   })
   it('a leg short by a 32nd is off, the leg that was asked for is not', () => {
@@ -67,12 +92,26 @@ describe('sizes of a joint', () => {
     const off = (of: ReadingKind, mm: number) => offSize(pipe, { ...read(pipe, 'p3-right', of, 1), valueMm: mm }, rules)
     const { lowMm, highMm } = sizeLimit(pipe, read(pipe, 'p3-right', 'width', 1), rules)!
     expect(highMm! - lowMm!).toBeCloseTo(2 * inches(1 / 16), 9)
-    expect([off('width', lowMm! - 0.1), off('width', lowMm!), off('width', highMm!), off('width', highMm! + 0.1)]).toEqual([true, false, false, true])
-    expect([off('height', rules.reinforcementMm.high), off('height', rules.reinforcementMm.high + 0.1)]).toEqual([false, true])
+    expect([
+      off('width', lowMm! - 0.1),
+      off('width', lowMm!),
+      off('width', highMm!),
+      off('width', highMm! + 0.1),
+    ]).toEqual([true, false, false, true])
+    expect([off('height', rules.reinforcementMm.high), off('height', rules.reinforcementMm.high + 0.1)]).toEqual([
+      false,
+      true,
+    ])
   })
   it('nothing is laid down for a pad, nor under the last layer', () => {
     expect(sizeLimit(pipe, read(pipe, 'p1-right', 'height', 1), rules)).toBeNull()
-    expect(sizeLimit(aJoint(usualPiece('pad'), { position: '1G' }), { id: 'r', kind: 'reading', of: 'width', beadId: 'b1', atMm: 1, valueMm: 50 }, rules)).toBeNull()
+    expect(
+      sizeLimit(
+        aJoint(usualPiece('pad'), { position: '1G' }),
+        { id: 'r', kind: 'reading', of: 'width', beadId: 'b1', atMm: 1, valueMm: 50 },
+        rules,
+      ),
+    ).toBeNull()
   })
   it('a limit is said as it is meant', () => {
     const source = { name: '', certainty: 'common practice' as const }
@@ -84,7 +123,10 @@ describe('sizes of a joint', () => {
 
 describe('what a joint adds to the record', () => {
   it('is counted by the rods that ran it: the root under one family, the cap under the other', () => {
-    const poorRoot = setDegree(pipe.marks.find(mark => mark.id === 'p1-right-start')!, 3)
+    const poorRoot = setDegree(
+      pipe.marks.find(mark => mark.id === 'p1-right-start')!,
+      3,
+    )
     const document = with_(pipe, poorRoot)
     const rows = evidenceOf(document, gradeCoupon(document, rules), rules)
     const starts = rows.filter(row => row.element === 'start')
@@ -98,11 +140,18 @@ describe('what a joint adds to the record', () => {
   it('adds up to what the whole measures', () => {
     const rows = evidenceOf(pipe, gradeCoupon(pipe, rules), rules)
     for (const element of ['start', 'tie-in', 'run', 'toes', 'ends'] as const)
-      expect(rows.filter(row => row.element === element).reduce((sum, row) => sum + row.tried, 0)).toBeCloseTo(measure(pipe, element).tried, 6)
+      expect(rows.filter(row => row.element === element).reduce((sum, row) => sum + row.tried, 0)).toBeCloseTo(
+        measure(pipe, element).tried,
+        6,
+      )
   })
   it('keeps a GTAW root apart', () => {
-    const passes = pipe.passes!.map(pass => (pass.role === 'root' ? { ...pass, process: 'GTAW' as const, classification: 'ER70S-2' } : pass))
+    const passes = pipe.passes!.map(pass =>
+      pass.role === 'root' ? { ...pass, process: 'GTAW' as const, classification: 'ER70S-2' } : pass,
+    )
     const document: CouponDocument = { ...pipe, passes, piece: EXAMPLE_PIPE as Piece }
-    expect(new Set(evidenceOf(document, gradeCoupon(document, rules), rules).map(row => row.rodFamily))).toEqual(new Set(['low hydrogen', 'GTAW wire', 'cellulosic']))
+    expect(new Set(evidenceOf(document, gradeCoupon(document, rules), rules).map(row => row.rodFamily))).toEqual(
+      new Set(['low hydrogen', 'GTAW wire', 'cellulosic']),
+    )
   })
 })

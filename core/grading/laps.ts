@@ -14,8 +14,10 @@ export interface Lap {
 const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length
 
 /**
- * The overlap of each pair of beads on a pad whose near toes were gauged: what still shows of the bead before, from its toe to the next one's, against its width.
- * Its width is what was gauged on it, else what was planned. Readings of a pair are best taken at the same places along.
+ * The overlap of each pair of beads on a pad whose near toes were gauged: what still shows of the bead before, from
+ * its toe to the next one's, against its width.
+ * Its width is what was gauged on it, else what was planned. Readings of a pair are best taken at the same places
+ * along.
  * @returns a row a pair that could be measured, shares
  * @example laps(document)[0].share // 0.4 when 3/16 in shows of a 5/16 in bead
  */
@@ -25,8 +27,18 @@ export function laps(document: CouponDocument): readonly Lap[] {
     const over = document.beads[index]!
     const [before, here] = [toeReadings(document, over.id), toeReadings(document, bead.id)]
     if (before.length === 0 || here.length === 0) return []
-    const widths = document.marks.filter(isReading).filter(mark => mark.of === 'width' && mark.beadId === over.id).map(mark => mark.valueMm)
+    const widths = document.marks
+      .filter(isReading)
+      .filter(mark => mark.of === 'width' && mark.beadId === over.id)
+      .map(mark => mark.valueMm)
     const shows = Math.abs(mean(here.map(mark => mark.valueMm)) - mean(before.map(mark => mark.valueMm)))
-    return [{ over, bead, share: 1 - shows / (widths.length > 0 ? mean(widths) : over.widthMm), markIds: [...before, ...here].map(mark => mark.id) }]
+    return [
+      {
+        over,
+        bead,
+        share: 1 - shows / (widths.length > 0 ? mean(widths) : over.widthMm),
+        markIds: [...before, ...here].map(mark => mark.id),
+      },
+    ]
   })
 }

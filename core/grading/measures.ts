@@ -9,7 +9,10 @@ import { offSize, ROOT_LIMITS_MM, sizeLimit } from './sizeLimits'
 import { unionLength, type Span } from './spans'
 import { straightness } from './straightness'
 
-/** How one element came out: how much was tried, how much of it was sound or workable, and the marks that speak against it. */
+/**
+ * How one element came out: how much was tried, how much of it was sound or workable, and the marks that speak
+ * against it.
+ */
 export interface Measure {
   readonly element: ElementId
   readonly tried: number
@@ -42,13 +45,22 @@ export interface Measures {
 const LEAST_SPOILT_MM = 6.35
 
 const SPOILS_RUN: ReadonlySet<DiscontinuityId> = new Set([
-  'crack', 'porosity', 'slag', 'incomplete fusion', 'melt-through', 'excess weld metal', 'underfill', 'sagging', 'irregular surface',
+  'crack',
+  'porosity',
+  'slag',
+  'incomplete fusion',
+  'melt-through',
+  'excess weld metal',
+  'underfill',
+  'sagging',
+  'irregular surface',
 ])
 const SPOILS_TOES: ReadonlySet<DiscontinuityId> = new Set(['undercut', 'overlap'])
 
 /**
  * Everything that can be counted or measured on a coupon, from its marks alone.
- * Starts, restarts, tie-ins and ends are counted tries; run and toes are lengths (mm; toes count both sides of each bead);
+ * Starts, restarts, tie-ins and ends are counted tries; run and toes are lengths (mm; toes count both sides of each
+ * bead);
  * the rest are counted by pair, bead or coupon.
  * @example measureCoupon(document, rules).elements.find(m => m.element === 'restart') // { tried: 8, sound: 5, ... }
  */
@@ -107,7 +119,10 @@ function runMeasure(document: CouponDocument, flaws: readonly FlawMark[], welded
   const ids = new Set(lanes.map(bead => bead.id))
   const spoiling = flaws.filter(flaw => SPOILS_RUN.has(flaw.flaw) && ids.has(flaw.beadId))
   const spoilt = lanes.reduce(
-    (sum, bead) => sum + unionLength(spoiling.filter(flaw => flaw.beadId === bead.id).map(flaw => spoiltBy(bead, flaw))), 0)
+    (sum, bead) =>
+      sum + unionLength(spoiling.filter(flaw => flaw.beadId === bead.id).map(flaw => spoiltBy(bead, flaw))),
+    0,
+  )
   return { tried: weldedMm, sound: weldedMm - spoilt, workable: 0, markIds: spoiling.map(flaw => flaw.id) }
 }
 
@@ -115,14 +130,24 @@ function runMeasure(document: CouponDocument, flaws: readonly FlawMark[], welded
 const laidBeads = ({ beads }: CouponDocument): readonly Bead[] => beads.filter(bead => bead.face !== 'root')
 
 /** What may be of it before the root is spoilt there; nothing of all else. */
-const ALLOWED_MM: Readonly<Partial<Record<DiscontinuityId, number>>> = { 'root concavity': ROOT_LIMITS_MM.concave, 'excess penetration': ROOT_LIMITS_MM.through }
+const ALLOWED_MM: Readonly<Partial<Record<DiscontinuityId, number>>> = {
+  'root concavity': ROOT_LIMITS_MM.concave,
+  'excess penetration': ROOT_LIMITS_MM.through,
+}
 
 function rootMeasure({ beads }: CouponDocument, flaws: readonly FlawMark[]): Omit<Measure, 'element'> {
   const lane = beads.find(bead => bead.face === 'root')
   if (!lane) return { tried: 0, sound: 0, workable: 0, markIds: [] }
-  const spoiling = flaws.filter(flaw => flaw.beadId === lane.id && (flaw.sizeMm === null || exceeds(flaw.sizeMm, ALLOWED_MM[flaw.flaw] ?? 0)))
+  const spoiling = flaws.filter(
+    flaw => flaw.beadId === lane.id && (flaw.sizeMm === null || exceeds(flaw.sizeMm, ALLOWED_MM[flaw.flaw] ?? 0)),
+  )
   const tried = lane.toMm - lane.fromMm
-  return { tried, sound: tried - unionLength(spoiling.map(flaw => spoiltBy(lane, flaw))), workable: 0, markIds: spoiling.map(flaw => flaw.id) }
+  return {
+    tried,
+    sound: tried - unionLength(spoiling.map(flaw => spoiltBy(lane, flaw))),
+    workable: 0,
+    markIds: spoiling.map(flaw => flaw.id),
+  }
 }
 
 /** Pairs of beads that lap one another: neighbours on a pad, in a joint those of one layer. */
@@ -133,7 +158,9 @@ function lappedPairs({ piece, beads, passes }: CouponDocument): number {
 }
 
 function toesMeasure(document: CouponDocument, flaws: readonly FlawMark[], weldedMm: number): Omit<Measure, 'element'> {
-  const spoiling = flaws.filter(flaw => SPOILS_TOES.has(flaw.flaw) && laidBeads(document).some(bead => bead.id === flaw.beadId))
+  const spoiling = flaws.filter(
+    flaw => SPOILS_TOES.has(flaw.flaw) && laidBeads(document).some(bead => bead.id === flaw.beadId),
+  )
   const lanes = new Map<string, Span[]>()
   for (const flaw of spoiling) {
     for (const side of flaw.side === 'both' || flaw.side === null ? ['upper', 'lower'] : [flaw.side]) {
@@ -151,27 +178,51 @@ interface GaugedOff {
   readonly markIds: readonly string[]
 }
 
-const offLine = (document: CouponDocument, rules: HouseRules): GaugedOff[] => straightness(document, rules)
-  .filter(row => exceeds(row.offMm, rules.straight.offMm)).map(({ bead, markIds }) => ({ beadId: bead.id, markIds }))
+const offLine = (document: CouponDocument, rules: HouseRules): GaugedOff[] =>
+  straightness(document, rules)
+    .filter(row => exceeds(row.offMm, rules.straight.offMm))
+    .map(({ bead, markIds }) => ({ beadId: bead.id, markIds }))
 
-const offLaps = (document: CouponDocument, { overlap }: HouseRules): GaugedOff[] => laps(document)
-  .filter(row => exceeds(overlap.low, row.share) || exceeds(row.share, overlap.high)).map(({ bead, markIds }) => ({ beadId: bead.id, markIds }))
+const offLaps = (document: CouponDocument, { overlap }: HouseRules): GaugedOff[] =>
+  laps(document)
+    .filter(row => exceeds(overlap.low, row.share) || exceeds(row.share, overlap.high))
+    .map(({ bead, markIds }) => ({ beadId: bead.id, markIds }))
 
-function beadMeasure(flaws: readonly FlawMark[], flaw: DiscontinuityId, tried: number, gauged: readonly GaugedOff[]): Omit<Measure, 'element'> {
+function beadMeasure(
+  flaws: readonly FlawMark[],
+  flaw: DiscontinuityId,
+  tried: number,
+  gauged: readonly GaugedOff[],
+): Omit<Measure, 'element'> {
   const against = flaws.filter(mark => mark.flaw === flaw)
   const worst = new Map<string, number>(gauged.map(row => [row.beadId, 3]))
   for (const mark of against) worst.set(mark.beadId, Math.max(worst.get(mark.beadId) ?? 0, mark.severity))
   const light = [...worst.values()].filter(severity => severity === 1).length
-  return { tried, sound: Math.max(0, tried - worst.size), workable: Math.min(light, tried), markIds: [...against.map(mark => mark.id), ...gauged.flatMap(row => row.markIds)] }
+  return {
+    tried,
+    sound: Math.max(0, tried - worst.size),
+    workable: Math.min(light, tried),
+    markIds: [...against.map(mark => mark.id), ...gauged.flatMap(row => row.markIds)],
+  }
 }
 
-function widthMeasure(document: CouponDocument, flaws: readonly FlawMark[], rules: HouseRules): Omit<Measure, 'element'> {
+function widthMeasure(
+  document: CouponDocument,
+  flaws: readonly FlawMark[],
+  rules: HouseRules,
+): Omit<Measure, 'element'> {
   const plate = isPlate(document.piece)
   const { lowMm, highMm } = plate ? wantedWidth(rules, document.ticket.diameterMm) : { lowMm: 0, highMm: Infinity }
-  const readings = document.marks.filter(isReading).filter(mark => mark.of === 'width' && (plate || laidBeads(document).some(bead => bead.id === mark.beadId)))
+  const readings = document.marks
+    .filter(isReading)
+    .filter(mark => mark.of === 'width' && (plate || laidBeads(document).some(bead => bead.id === mark.beadId)))
   const mean = readings.reduce((sum, mark) => sum + mark.valueMm, 0) / (readings.length || 1)
-  const off = readings.filter(mark =>
-    exceeds(Math.abs(mark.valueMm - mean), rules.widthEvenMm) || exceeds(lowMm, mark.valueMm) || exceeds(mark.valueMm, highMm))
+  const off = readings.filter(
+    mark =>
+      exceeds(Math.abs(mark.valueMm - mean), rules.widthEvenMm) ||
+      exceeds(lowMm, mark.valueMm) ||
+      exceeds(mark.valueMm, highMm),
+  )
   const uneven = flaws.filter(flaw => flaw.flaw === 'irregular width')
   const beads = new Set([...off, ...uneven].map(mark => mark.beadId))
   const tried = laidBeads(document).length
@@ -193,11 +244,19 @@ function exceeds(value: number, limit: number): boolean {
 function cleanUpMeasure(cleanUp: Degree, flaws: readonly FlawMark[]): Omit<Measure, 'element'> {
   const spatter = flaws.filter(flaw => flaw.flaw === 'spatter' && flaw.severity > 1)
   const sound = cleanUp === 'sound' && spatter.length === 0
-  return { tried: 1, sound: sound ? 1 : 0, workable: !sound && cleanUp !== 'poor' ? 1 : 0, markIds: spatter.map(flaw => flaw.id) }
+  return {
+    tried: 1,
+    sound: sound ? 1 : 0,
+    workable: !sound && cleanUp !== 'poor' ? 1 : 0,
+    markIds: spatter.map(flaw => flaw.id),
+  }
 }
 
 function spreadOf(document: CouponDocument, of: 'width' | 'height'): Spread | null {
-  const values = document.marks.filter(isReading).filter(mark => mark.of === of).map(mark => mark.valueMm)
+  const values = document.marks
+    .filter(isReading)
+    .filter(mark => mark.of === of)
+    .map(mark => mark.valueMm)
   if (values.length === 0) return null
   return {
     count: values.length,

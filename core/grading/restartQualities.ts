@@ -1,11 +1,21 @@
 import { isTry, type CouponDocument } from '../coupon'
 
-/** What a restart is sound in, or not. Source: practice limits of the house (height, width and line within 1/16 in, and clean). */
+/**
+ * What a restart is sound in, or not. Source: practice limits of the house (height, width and line within 1/16 in,
+ * and clean).
+ */
 export type RestartQuality = 'height' | 'width' | 'line' | 'clean'
 
 /** Of which quality each fault is; an unfilled gap is a want of height. */
 const QUALITY_OF: Readonly<Record<string, RestartQuality>> = {
-  'high': 'height', 'low': 'height', 'gap': 'height', 'wide': 'width', 'narrow': 'width', 'off line': 'line', 'slag': 'clean', 'pinholes': 'clean',
+  'high': 'height',
+  'low': 'height',
+  'gap': 'height',
+  'wide': 'width',
+  'narrow': 'width',
+  'off line': 'line',
+  'slag': 'clean',
+  'pinholes': 'clean',
 }
 
 export interface RestartQualities {

@@ -7,8 +7,10 @@ interface Point {
 }
 
 /**
- * How far a line of points departs from straight: the greatest distance from the line to which the greatest distance is least (minimum zone).
- * Source: ISO 12780-1, straightness by the minimum zone. Distances are taken across, which on a bead is the same to a thousandth.
+ * How far a line of points departs from straight: the greatest distance from the line to which the greatest
+ * distance is least (minimum zone).
+ * Source: ISO 12780-1, straightness by the minimum zone. Distances are taken across, which on a bead is the same to
+ * a thousandth.
  * @returns mm; 0 for fewer than three points
  * @example offStraight([{ x: 0, y: 0 }, { x: 50, y: 2 }, { x: 100, y: 0 }]) // 1
  */
@@ -36,7 +38,10 @@ export interface Straightness {
 
 /** The readings of a bead's near toe, along it. */
 export const toeReadings = (document: CouponDocument, beadId: string): readonly ReadingMark[] =>
-  document.marks.filter(isReading).filter(mark => mark.of === 'edge to toe' && mark.beadId === beadId).sort((a, b) => a.atMm - b.atMm)
+  document.marks
+    .filter(isReading)
+    .filter(mark => mark.of === 'edge to toe' && mark.beadId === beadId)
+    .sort((a, b) => a.atMm - b.atMm)
 
 /**
  * Straightness of every bead whose toe was gauged at three places or more, over the length that the house holds it.
@@ -46,7 +51,9 @@ export function straightness(document: CouponDocument, rules: Pick<HouseRules, '
   return document.beads.flatMap((bead): Straightness[] => {
     const read = toeReadings(document, bead.id)
     if (read.length < 3) return []
-    const windows = read.map(first => read.filter(mark => mark.atMm >= first.atMm && mark.atMm <= first.atMm + rules.straight.perMm + 1e-6))
+    const windows = read.map(first =>
+      read.filter(mark => mark.atMm >= first.atMm && mark.atMm <= first.atMm + rules.straight.perMm + 1e-6),
+    )
     const offMm = Math.max(...windows.map(marks => offStraight(marks.map(mark => ({ x: mark.atMm, y: mark.valueMm })))))
     return [{ bead, offMm, markIds: read.map(mark => mark.id) }]
   })

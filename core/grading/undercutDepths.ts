@@ -20,6 +20,10 @@ export function undercutDepths(document: CouponDocument): readonly UndercutDepth
   const classOf = (mm: number) => CLASSES.findIndex(limit => limit === null || mm <= limit + 1e-6)
   return CLASSES.map((toMm, index) => {
     const marks = undercuts.filter(mark => classOf(mark.sizeMm ?? 0) === index)
-    return { toMm, lengthMm: marks.reduce((sum, mark) => sum + mark.toMm - mark.atMm, 0), markIds: marks.map(mark => mark.id) }
+    return {
+      toMm,
+      lengthMm: marks.reduce((sum, mark) => sum + mark.toMm - mark.atMm, 0),
+      markIds: marks.map(mark => mark.id),
+    }
   })
 }

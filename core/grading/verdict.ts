@@ -11,7 +11,10 @@ export interface Grade {
   /** What counts: the instructor's own verdict where there is one. */
   readonly verdict: Verdict
   readonly reasons: readonly Reason[]
-  /** 0 to 100: weighted share of sound work, a workable try counting half. Common practice; it orders coupons, it decides nothing. */
+  /**
+   * 0 to 100: weighted share of sound work, a workable try counting half. Common practice; it orders coupons, it
+   * decides nothing.
+   */
   readonly score: number
 }
 
@@ -24,7 +27,9 @@ export function gradeCoupon(document: CouponDocument, rules: HouseRules): Grade 
   const reasons = judge(measures, document, rules)
   const computed: Verdict = reasons.some(reason => reason.verdict === 'start over')
     ? 'start over'
-    : reasons.length > 0 ? 'run it again' : 'move on'
+    : reasons.length > 0
+      ? 'run it again'
+      : 'move on'
   return { measures, computed, verdict: document.overrule?.verdict ?? computed, reasons, score: scoreOf(measures) }
 }
 

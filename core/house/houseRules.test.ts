@@ -9,14 +9,23 @@ describe('house rules', () => {
   })
 
   it('may want a width whatever the rod', () => {
-    const rules = { ...DEFAULT_HOUSE_RULES, beadWidth: { by: 'length', lowMm: inches(1 / 4), highMm: inches(3 / 8) } } as const
+    const rules = {
+      ...DEFAULT_HOUSE_RULES,
+      beadWidth: { by: 'length', lowMm: inches(1 / 4), highMm: inches(3 / 8) },
+    } as const
     expect(wantedWidth(rules, inches(3 / 32))).toEqual(wantedWidth(rules, inches(5 / 32)))
   })
 
   it('hold the practice limits', () => {
     expect(DEFAULT_HOUSE_RULES).toMatchObject({
-      overlap: { low: 0.3, high: 0.5 }, heightMm: { low: inches(1 / 16), high: inches(1 / 8) }, widthEvenMm: inches(1 / 16),
-      undercutDepthMm: inches(1 / 32), endWithinMm: inches(1 / 8), stubMm: inches(2), goodInARow: 3, straight: { offMm: inches(1 / 16), perMm: inches(6) },
+      overlap: { low: 0.3, high: 0.5 },
+      heightMm: { low: inches(1 / 16), high: inches(1 / 8) },
+      widthEvenMm: inches(1 / 16),
+      undercutDepthMm: inches(1 / 32),
+      endWithinMm: inches(1 / 8),
+      stubMm: inches(2),
+      goodInARow: 3,
+      straight: { offMm: inches(1 / 16), perMm: inches(6) },
     })
   })
 
@@ -36,7 +45,11 @@ describe('the catalogue', () => {
 
   it('has a line for every value of the rules but the school’s own windows', () => {
     const paths = rulesCatalogue(DEFAULT_HOUSE_RULES).map(line => line.path)
-    expect([...paths].sort()).toEqual(leaves(DEFAULT_HOUSE_RULES).filter(path => path !== 'windows').sort())
+    expect([...paths].sort()).toEqual(
+      leaves(DEFAULT_HOUSE_RULES)
+        .filter(path => path !== 'windows')
+        .sort(),
+    )
     expect(new Set(paths).size).toBe(paths.length)
   })
 
@@ -44,8 +57,17 @@ describe('the catalogue', () => {
     for (const line of rulesCatalogue(DEFAULT_HOUSE_RULES)) {
       const value = readRule(DEFAULT_HOUSE_RULES, line.path)
       if (line.kind === 'choice') expect(line.choices).toContain(value)
-      const ends = line.kind === 'between' ? Object.values(value as object) as number[] : line.kind === 'number' ? [value as number] : []
-      for (const end of ends) expect(end >= (line as { lowest: number }).lowest && end <= (line as { highest: number }).highest, line.path).toBe(true)
+      const ends =
+        line.kind === 'between'
+          ? (Object.values(value as object) as number[])
+          : line.kind === 'number'
+            ? [value as number]
+            : []
+      for (const end of ends)
+        expect(
+          end >= (line as { lowest: number }).lowest && end <= (line as { highest: number }).highest,
+          line.path,
+        ).toBe(true)
     }
   })
 
@@ -67,6 +89,9 @@ describe('the catalogue', () => {
   it('completes rules that were saved before a line existed', () => {
     const { ways, arcCores, ...old } = DEFAULT_HOUSE_RULES
     expect(completeRules({ ...old, goodInARow: 5 })).toEqual({ ...old, ways, arcCores, goodInARow: 5 })
-    expect(completeRules({ ways: { cooling: 'air cool always' } as never }).ways).toMatchObject({ cooling: 'air cool always', tacks: ways.tacks })
+    expect(completeRules({ ways: { cooling: 'air cool always' } as never }).ways).toMatchObject({
+      cooling: 'air cool always',
+      tacks: ways.tacks,
+    })
   })
 })

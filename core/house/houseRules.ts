@@ -23,26 +23,32 @@ export interface WindowOverride {
  */
 export interface HouseRules {
   readonly unit: LengthUnit
-  /** Width wanted of a stringer on a pad: from `low` to `high`; as multiples of the rod's core diameter, or as lengths. */
+  /**
+   * Width wanted of a stringer on a pad: from `low` to `high`; as multiples of the rod's core diameter, or as
+   * lengths.
+   */
   readonly beadWidth:
-    | { readonly by: 'core diameter', readonly low: number, readonly high: number }
-    | { readonly by: 'length', readonly lowMm: number, readonly highMm: number }
+    | { readonly by: 'core diameter'; readonly low: number; readonly high: number }
+    | { readonly by: 'length'; readonly lowMm: number; readonly highMm: number }
   /** How far a width reading may stray from the coupon's mean. */
   readonly widthEvenMm: number
   readonly heightMm: Between
   /** Share of the last bead that the next one covers. */
   readonly overlap: Between
   /** Greatest step off the line in `perMm` of bead. */
-  readonly straight: { readonly offMm: number, readonly perMm: number }
+  readonly straight: { readonly offMm: number; readonly perMm: number }
   /** How near a sound restart comes to the bead it joins. */
-  readonly restartWithin: { readonly heightMm: number, readonly widthMm: number, readonly lineMm: number }
+  readonly restartWithin: { readonly heightMm: number; readonly widthMm: number; readonly lineMm: number }
   /** Undercut deeper than this is not accepted at all. */
   readonly undercutDepthMm: number
   /** Share of the welded length that shallow undercut may take before the coupon is run again. */
   readonly undercutShare: number
   /** An end must be at full height to within this of the edge. */
   readonly endWithinMm: number
-  /** How far under flush a groove's fill stops, how far its cap may go beyond each bevel edge, and how high it stands. */
+  /**
+   * How far under flush a groove's fill stops, how far its cap may go beyond each bevel edge, and how high it
+   * stands.
+   */
   readonly stopUnderMm: number
   readonly capBeyondMm: number
   readonly reinforcementMm: Between
@@ -138,7 +144,7 @@ export function completeRules(kept: Partial<HouseRules>): HouseRules {
  * @param coreMm core diameter of the rod, mm
  * @example wantedWidth(DEFAULT_HOUSE_RULES, 3.175) // { lowMm: 4.7625, highMm: 6.35 }
  */
-export function wantedWidth(rules: HouseRules, coreMm: number): { lowMm: number, highMm: number } {
+export function wantedWidth(rules: HouseRules, coreMm: number): { lowMm: number; highMm: number } {
   const { beadWidth } = rules
   if (beadWidth.by === 'length') return { lowMm: beadWidth.lowMm, highMm: beadWidth.highMm }
   return { lowMm: beadWidth.low * coreMm, highMm: beadWidth.high * coreMm }

@@ -1,12 +1,28 @@
 import { describe, expect, it } from 'vitest'
-import { DEFAULT_HOUSE_RULES, quantityUnit, rulesCatalogue, sayDefault, sayRange, sayRule, writeRule, type HouseRules } from '.'
+import {
+  DEFAULT_HOUSE_RULES,
+  quantityUnit,
+  rulesCatalogue,
+  sayDefault,
+  sayRange,
+  sayRule,
+  writeRule,
+  type HouseRules,
+} from '.'
 
-const line = (path: string, rules: HouseRules = DEFAULT_HOUSE_RULES) => rulesCatalogue(rules).find(one => one.path === path)!
+const line = (path: string, rules: HouseRules = DEFAULT_HOUSE_RULES) =>
+  rulesCatalogue(rules).find(one => one.path === path)!
 
 describe('a line of the rules in words', () => {
   it.each([
-    ['overlap', '30 % to 50 %'], ['stubMm', '2 in'], ['verticalUnderFlatA', '10 A to 15 A'], ['beadWidth.high', '2 × core'], ['exposureHours', '4 h'],
-    ['goodInARow', '3 coupons'], ['pushVerticalDegrees', '5 ° to 10 °'], ['ways.cooling', 'quench practice plates'],
+    ['overlap', '30 % to 50 %'],
+    ['stubMm', '2 in'],
+    ['verticalUnderFlatA', '10 A to 15 A'],
+    ['beadWidth.high', '2 × core'],
+    ['exposureHours', '4 h'],
+    ['goodInARow', '3 coupons'],
+    ['pushVerticalDegrees', '5 ° to 10 °'],
+    ['ways.cooling', 'quench practice plates'],
   ])('%s: %s', (path, said) => expect(sayRule(line(path), DEFAULT_HOUSE_RULES)).toBe(said))
 
   it('follows the house’s unit', () => {
@@ -28,6 +44,7 @@ describe('a line of the rules in words', () => {
   })
 
   it('has words for every line', () => {
-    for (const each of rulesCatalogue(DEFAULT_HOUSE_RULES)) expect(sayRule(each, DEFAULT_HOUSE_RULES)).not.toMatch(/undefined|NaN/)
+    for (const each of rulesCatalogue(DEFAULT_HOUSE_RULES))
+      expect(sayRule(each, DEFAULT_HOUSE_RULES)).not.toMatch(/undefined|NaN/)
   })
 })

@@ -6,7 +6,15 @@ import { readRule } from './catalogue'
 /** The unit that stands behind a number of the rules. */
 export function quantityUnit(quantity: Quantity, unit: LengthUnit): string {
   const units: Readonly<Record<Quantity, string>> = {
-    'length': unit, 'share': '%', 'percent': '%', 'degrees': '°', 'amperes': 'A', 'hours': 'h', 'days': 'days', 'coupons': 'coupons', 'core diameters': '× core',
+    'length': unit,
+    'share': '%',
+    'percent': '%',
+    'degrees': '°',
+    'amperes': 'A',
+    'hours': 'h',
+    'days': 'days',
+    'coupons': 'coupons',
+    'core diameters': '× core',
   }
   return units[quantity]
 }
@@ -38,7 +46,10 @@ export function sayRule(line: RuleLine, rules: HouseRules): string {
   return `${sayQuantity(low, line.quantity, rules.unit)} to ${sayQuantity(high, line.quantity, rules.unit)}`
 }
 
-/** The default of a line, said in the units of a set of rules. A line of the other school of bead width has none: its school is the departure. */
+/**
+ * The default of a line, said in the units of a set of rules. A line of the other school of bead width has none:
+ * its school is the departure.
+ */
 export function sayDefault(line: RuleLine, rules: HouseRules): string | null {
   if (readRule(DEFAULT_HOUSE_RULES, line.path) === undefined) return null
   return sayRule(line, { ...DEFAULT_HOUSE_RULES, unit: rules.unit })

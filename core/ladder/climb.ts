@@ -36,26 +36,42 @@ export interface RungState extends SignOffState {
 const LATE = 4
 
 /** Whether signing a rung off now is out of turn, so that it needs a reason. */
-export const outOfTurn = ({ met, since }: Pick<RungState, 'met' | 'since'>): 'early' | 'late' | null => (!met ? 'early' : since >= LATE ? 'late' : null)
+export const outOfTurn = ({ met, since }: Pick<RungState, 'met' | 'since'>): 'early' | 'late' | null =>
+  !met ? 'early' : since >= LATE ? 'late' : null
 
 /**
- * Where a student stands on every rung in use, in the ladder's order. A coupon counts for the rung of its ticket; on a stub day (`…, stubs`) for the
+ * Where a student stands on every rung in use, in the ladder's order. A coupon counts for the rung of its ticket;
+ * on a stub day (`…, stubs`) for the
  * plain rung too when the ladder has none of that name.
  * @param coupons oldest first
  * @param inARow how many the house rules want in a row
  * @example climb(FULL_LADDER, [], [], 3)[0].status // 'open'
  */
-export function climb(ladder: Ladder, coupons: readonly ClimbCoupon[], signedOff: readonly SignedOff[], inARow: number): RungState[] {
+export function climb(
+  ladder: Ladder,
+  coupons: readonly ClimbCoupon[],
+  signedOff: readonly SignedOff[],
+  inARow: number,
+): RungState[] {
   const signed = new Set(signedOff.map(row => row.rungId))
   const names = new Set(ladder.rungs.map(rung => rung.name))
   const runFor = (rung: string) => (names.has(rung) ? rung : rung.replace(/, (stubs|other hand)$/, ''))
   const byRung = new Map<string, ClimbCoupon[]>()
-  for (const coupon of coupons) byRung.set(runFor(coupon.rung), [...byRung.get(runFor(coupon.rung)) ?? [], coupon])
-  return rungsInUse(ladder).map((rung) => {
+  for (const coupon of coupons) byRung.set(runFor(coupon.rung), [...(byRung.get(runFor(coupon.rung)) ?? []), coupon])
+  return rungsInUse(ladder).map(rung => {
     const own = byRung.get(rung.name) ?? []
     const state = signOffState(rung.signOff, own, inARow)
     const status = statusOf(rung, state, own.length > 0, signed)
-    return { ...state, rungId: rung.id, status, coupons: own.length, good: own.filter(coupon => coupon.good).length, lastDay: own.at(-1)?.classDay ?? null, stuck: status === 'open' ? own.length : 0, since: state.met ? sinceMet(rung, own, inARow) : 0 }
+    return {
+      ...state,
+      rungId: rung.id,
+      status,
+      coupons: own.length,
+      good: own.filter(coupon => coupon.good).length,
+      lastDay: own.at(-1)?.classDay ?? null,
+      stuck: status === 'open' ? own.length : 0,
+      since: state.met ? sinceMet(rung, own, inARow) : 0,
+    }
   })
 }
 
@@ -71,7 +87,8 @@ function statusOf(rung: LadderRung, state: SignOffState, begun: boolean, signed:
 }
 
 /**
- * The rung a student is on: the one run last that is not signed off, else the first that is open; undefined when all are done.
+ * The rung a student is on: the one run last that is not signed off, else the first that is open; undefined when
+ * all are done.
  */
 export function currentRung(states: readonly RungState[]): RungState | undefined {
   const left = states.filter(state => state.status !== 'signed off')

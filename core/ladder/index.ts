@@ -1,5 +1,6 @@
 /**
- * The ladder: rungs as data and what each needs first, the rules by which one is signed off, and where a student stands on it.
+ * The ladder: rungs as data and what each needs first, the rules by which one is signed off, and where a student
+ * stands on it.
  */
 export * from './ladder'
 export * from './shippedLadders'

@@ -1,64 +1,148 @@
 import { describe, expect, it } from 'vitest'
 import fc from 'fast-check'
-import { climb, currentRung, outOfTurn, FULL_LADDER, ladderFaults, lcCusumChance, lcCusumScores, lcCusumSteps, rungNamed, SHIPPED_LADDERS, signOffChance, signOffState, saySignOff, STRUCTURAL_LADDER, type ClimbCoupon, type Ladder, type LadderRung, type SignOffRule } from '.'
+import {
+  climb,
+  currentRung,
+  outOfTurn,
+  FULL_LADDER,
+  ladderFaults,
+  lcCusumChance,
+  lcCusumScores,
+  lcCusumSteps,
+  rungNamed,
+  SHIPPED_LADDERS,
+  signOffChance,
+  signOffState,
+  saySignOff,
+  STRUCTURAL_LADDER,
+  type ClimbCoupon,
+  type Ladder,
+  type LadderRung,
+  type SignOffRule,
+} from '.'
 
-const coupon = (good: boolean, rung = 'flat pad', restarts: [number, number] = [0, 0], classDay = '2026-10-05'): ClimbCoupon =>
-  ({ good, rung, classDay, tries: { restart: { tried: restarts[0], sound: restarts[1] } } })
+const coupon = (
+  good: boolean,
+  rung = 'flat pad',
+  restarts: [number, number] = [0, 0],
+  classDay = '2026-10-05',
+): ClimbCoupon => ({ good, rung, classDay, tries: { restart: { tried: restarts[0], sound: restarts[1] } } })
 
 // Exact by state recursion from 0, signal absorbing; cells cross-checked. Source: LC-CUSUM reference values, computed.
 describe('LC-CUSUM', () => {
   it.each([
-    [0.1, 0.2, 0.117783, -0.693147], [0.1, 0.25, 0.182322, -0.916291], [0.1, 0.3, 0.251314, -1.098612], [0.05, 0.15, 0.111226, -1.098612], [0.2, 0.4, 0.287682, -0.693147],
-  ])('acceptable %d, unacceptable %d: a success adds %d, a failure %d', (acceptable, unacceptable, success, failure) => {
-    const steps = lcCusumSteps({ acceptable, unacceptable, limit: 1 })
-    expect(steps.success).toBeCloseTo(success, 6)
-    expect(steps.failure).toBeCloseTo(failure, 6)
-  })
+    [0.1, 0.2, 0.117783, -0.693147],
+    [0.1, 0.25, 0.182322, -0.916291],
+    [0.1, 0.3, 0.251314, -1.098612],
+    [0.05, 0.15, 0.111226, -1.098612],
+    [0.2, 0.4, 0.287682, -0.693147],
+  ])(
+    'acceptable %d, unacceptable %d: a success adds %d, a failure %d',
+    (acceptable, unacceptable, success, failure) => {
+      const steps = lcCusumSteps({ acceptable, unacceptable, limit: 1 })
+      expect(steps.success).toBeCloseTo(success, 6)
+      expect(steps.failure).toBeCloseTo(failure, 6)
+    },
+  )
   it.each([
-    [0.1, 0.2, 1.0, 9, 0.7956, 0.9933, 0.4316, 0.8338, 0.9786], [0.1, 0.25, 1.25, 7, 0.9347, 0.9996, 0.5307, 0.8922, 0.9907], [0.1, 0.3, 2.0, 8, 0.8890, 0.9987, 0.2692, 0.6229, 0.8749],
-    [0.05, 0.15, 1.5, 14, 0.6340, 0.9803, 0.1953, 0.5803, 0.8582], [0.2, 0.4, 1.25, 5, 0.9525, 0.9998, 0.5339, 0.8835, 0.9885],
-  ])('acceptable %d, unacceptable %d, limit %d', (acceptable, unacceptable, limit, clean, good20, good50, bad20, bad50, bad100) => {
-    const watch = { acceptable, unacceptable, limit }
-    const scores = lcCusumScores(watch, Array<boolean>(clean).fill(true))
-    expect(scores.findIndex(score => score >= limit - 1e-9)).toBe(clean - 1)
-    expect(lcCusumChance(watch, acceptable, 20)).toBeCloseTo(good20, 4)
-    expect(lcCusumChance(watch, acceptable, 50)).toBeCloseTo(good50, 4)
-    expect(lcCusumChance(watch, unacceptable, 20)).toBeCloseTo(bad20, 4)
-    expect(lcCusumChance(watch, unacceptable, 50)).toBeCloseTo(bad50, 4)
-    expect(lcCusumChance(watch, unacceptable, 100)).toBeCloseTo(bad100, 4)
-  })
+    [0.1, 0.2, 1.0, 9, 0.7956, 0.9933, 0.4316, 0.8338, 0.9786],
+    [0.1, 0.25, 1.25, 7, 0.9347, 0.9996, 0.5307, 0.8922, 0.9907],
+    [0.1, 0.3, 2.0, 8, 0.889, 0.9987, 0.2692, 0.6229, 0.8749],
+    [0.05, 0.15, 1.5, 14, 0.634, 0.9803, 0.1953, 0.5803, 0.8582],
+    [0.2, 0.4, 1.25, 5, 0.9525, 0.9998, 0.5339, 0.8835, 0.9885],
+  ])(
+    'acceptable %d, unacceptable %d, limit %d',
+    (acceptable, unacceptable, limit, clean, good20, good50, bad20, bad50, bad100) => {
+      const watch = { acceptable, unacceptable, limit }
+      const scores = lcCusumScores(watch, Array<boolean>(clean).fill(true))
+      expect(scores.findIndex(score => score >= limit - 1e-9)).toBe(clean - 1)
+      expect(lcCusumChance(watch, acceptable, 20)).toBeCloseTo(good20, 4)
+      expect(lcCusumChance(watch, acceptable, 50)).toBeCloseTo(good50, 4)
+      expect(lcCusumChance(watch, unacceptable, 20)).toBeCloseTo(bad20, 4)
+      expect(lcCusumChance(watch, unacceptable, 50)).toBeCloseTo(bad50, 4)
+      expect(lcCusumChance(watch, unacceptable, 100)).toBeCloseTo(bad100, 4)
+    },
+  )
   it('follows a worked trace', () => {
-    const trace = [0.182322, 0.364643, 0.546965, 0, 0.182322, 0.364643, 0.546965, 0.729286, 0.911608, 1.093929, 1.276251]
-    lcCusumScores({ acceptable: 0.1, unacceptable: 0.25, limit: 1.25 }, [...'SSSFSSSSSSS'].map(letter => letter === 'S')).forEach((score, n) => expect(score).toBeCloseTo(trace[n]!, 6))
+    const trace = [
+      0.182322, 0.364643, 0.546965, 0, 0.182322, 0.364643, 0.546965, 0.729286, 0.911608, 1.093929, 1.276251,
+    ]
+    lcCusumScores(
+      { acceptable: 0.1, unacceptable: 0.25, limit: 1.25 },
+      [...'SSSFSSSSSSS'].map(letter => letter === 'S'),
+    ).forEach((score, n) => expect(score).toBeCloseTo(trace[n]!, 6))
   })
-  it('refuses rates that are the wrong way round', () => expect(() => lcCusumSteps({ acceptable: 0.3, unacceptable: 0.1, limit: 1 })).toThrow(/fewer/))
+  it('refuses rates that are the wrong way round', () =>
+    expect(() => lcCusumSteps({ acceptable: 0.3, unacceptable: 0.1, limit: 1 })).toThrow(/fewer/))
 })
 
 describe('sign-off', () => {
   const inARow: SignOffRule = { by: 'in a row', good: null }
   it('in a row: the house’s number, and it stays met', () => {
-    expect(signOffState(inARow, [true, true].map(good => coupon(good)), 3)).toEqual({ met: false, share: 2 / 3, says: '2 of 3 good in a row' })
-    expect(signOffState(inARow, [true, true, true, false].map(good => coupon(good)), 3).met).toBe(true)
-    expect(signOffState(inARow, [true, true, false].map(good => coupon(good)), 3)).toMatchObject({ met: false, share: 0 })
+    expect(
+      signOffState(
+        inARow,
+        [true, true].map(good => coupon(good)),
+        3,
+      ),
+    ).toEqual({ met: false, share: 2 / 3, says: '2 of 3 good in a row' })
+    expect(
+      signOffState(
+        inARow,
+        [true, true, true, false].map(good => coupon(good)),
+        3,
+      ).met,
+    ).toBe(true)
+    expect(
+      signOffState(
+        inARow,
+        [true, true, false].map(good => coupon(good)),
+        3,
+      ),
+    ).toMatchObject({ met: false, share: 0 })
     expect(signOffState({ by: 'in a row', good: 1 }, [coupon(true)], 3).met).toBe(true)
   })
   it('of the last few', () => {
-    expect(signOffState({ by: 'of the last', good: 4, last: 5 }, [true, false, true, true, true].map(good => coupon(good)), 3).met).toBe(true)
-    expect(signOffState({ by: 'of the last', good: 4, last: 5 }, [true, true, false, true, false, true].map(good => coupon(good)), 3)).toMatchObject({ met: false, share: 3 / 4 })
+    expect(
+      signOffState(
+        { by: 'of the last', good: 4, last: 5 },
+        [true, false, true, true, true].map(good => coupon(good)),
+        3,
+      ).met,
+    ).toBe(true)
+    expect(
+      signOffState(
+        { by: 'of the last', good: 4, last: 5 },
+        [true, true, false, true, false, true].map(good => coupon(good)),
+        3,
+      ),
+    ).toMatchObject({ met: false, share: 3 / 4 })
   })
-  // 29 of 29 are wanted for a rate of 0.90 at 95 %: ln 0.05 / ln 0.9 rounded up, without a prior; a flat prior is worth one try more.
+  // 29 of 29 are wanted for a rate of 0.90 at 95 %: ln 0.05 / ln 0.9 rounded up, without a prior; a flat prior is
+  // worth one try more.
   it('enough evidence: a clean run as long as the closed form says', () => {
     const rule: SignOffRule = { by: 'enough evidence', element: 'restart', rate: 0.9, sure: 0.95 }
     expect(signOffState(rule, [coupon(true, 'flat pad', [28, 28])], 3).met).toBe(true)
     expect(signOffState(rule, [coupon(true, 'flat pad', [27, 27])], 3).met).toBe(false)
-    expect(signOffState({ ...rule, rate: 0.8, sure: 0.38 }, [coupon(true, 'flat pad', [10, 8])], 3).says).toMatch(/^38 % sure that restarts are at least 80 % sound/)
+    expect(signOffState({ ...rule, rate: 0.8, sure: 0.38 }, [coupon(true, 'flat pad', [10, 8])], 3).says).toMatch(
+      /^38 % sure that restarts are at least 80 % sound/,
+    )
   })
   it('LC-CUSUM over tries, the unsound of a coupon last', () => {
     const rule: SignOffRule = { by: 'LC-CUSUM', element: 'restart', acceptable: 0.1, unacceptable: 0.25, limit: 1.25 }
-    expect(signOffState(rule, [coupon(true, 'flat pad', [4, 3]), coupon(true, 'flat pad', [7, 7])], 3)).toMatchObject({ met: true, share: 1 })
-    expect(signOffState(rule, [coupon(true, 'flat pad', [4, 3]), coupon(true, 'flat pad', [6, 6])], 3).says).toBe('Restarts: score 1.09 of 1.25 (LC-CUSUM)')
+    expect(signOffState(rule, [coupon(true, 'flat pad', [4, 3]), coupon(true, 'flat pad', [7, 7])], 3)).toMatchObject({
+      met: true,
+      share: 1,
+    })
+    expect(signOffState(rule, [coupon(true, 'flat pad', [4, 3]), coupon(true, 'flat pad', [6, 6])], 3).says).toBe(
+      'Restarts: score 1.09 of 1.25 (LC-CUSUM)',
+    )
   })
-  it('is said in words', () => expect([saySignOff(inARow, 3), saySignOff({ by: 'of the last', good: 4, last: 5 }, 3)]).toEqual(['3 good in a row', '4 good of the last 5']))
+  it('is said in words', () =>
+    expect([saySignOff(inARow, 3), saySignOff({ by: 'of the last', good: 4, last: 5 }, 3)]).toEqual([
+      '3 good in a row',
+      '4 good of the last 5',
+    ]))
 })
 
 describe('what a rule lets through', () => {
@@ -69,59 +153,127 @@ describe('what a rule lets through', () => {
     expect(signOffChance(rule, 0.8, 4, 3)).toBeCloseTo(0.512 + 0.2 * 0.512, 12)
   })
   it('all of the last n is n in a row; more tries let more through; a better rate does too', () => {
-    fc.assert(fc.property(fc.integer({ min: 1, max: 4 }), fc.double({ min: 0.05, max: 0.95, noNaN: true }), fc.integer({ min: 4, max: 14 }), (k, rate, within) => {
-      expect(signOffChance({ by: 'of the last', good: k, last: k }, rate, within, 3)).toBeCloseTo(signOffChance({ by: 'in a row', good: k }, rate, within, 3), 10)
-      const rules: SignOffRule[] = [{ by: 'of the last', good: k, last: 4 }, { by: 'enough evidence', element: 'restart', rate: 0.5, sure: 0.8 }]
-      for (const rule of rules) {
-        expect(signOffChance(rule, rate, within + 1, 3)).toBeGreaterThanOrEqual(signOffChance(rule, rate, within, 3) - 1e-12)
-        expect(signOffChance(rule, Math.min(1, rate + 0.05), within, 3)).toBeGreaterThanOrEqual(signOffChance(rule, rate, within, 3) - 1e-12)
-      }
-    }), { numRuns: 40 })
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 4 }),
+        fc.double({ min: 0.05, max: 0.95, noNaN: true }),
+        fc.integer({ min: 4, max: 14 }),
+        (k, rate, within) => {
+          expect(signOffChance({ by: 'of the last', good: k, last: k }, rate, within, 3)).toBeCloseTo(
+            signOffChance({ by: 'in a row', good: k }, rate, within, 3),
+            10,
+          )
+          const rules: SignOffRule[] = [
+            { by: 'of the last', good: k, last: 4 },
+            { by: 'enough evidence', element: 'restart', rate: 0.5, sure: 0.8 },
+          ]
+          for (const rule of rules) {
+            expect(signOffChance(rule, rate, within + 1, 3)).toBeGreaterThanOrEqual(
+              signOffChance(rule, rate, within, 3) - 1e-12,
+            )
+            expect(signOffChance(rule, Math.min(1, rate + 0.05), within, 3)).toBeGreaterThanOrEqual(
+              signOffChance(rule, rate, within, 3) - 1e-12,
+            )
+          }
+        },
+      ),
+      { numRuns: 40 },
+    )
   })
 })
 
-const row = (id: string, needs: string[], more: Partial<LadderRung> = {}): LadderRung => ({ ...FULL_LADDER.rungs[1]!, id, name: id, needs, ...more })
+const row = (id: string, needs: string[], more: Partial<LadderRung> = {}): LadderRung => ({
+  ...FULL_LADDER.rungs[1]!,
+  id,
+  name: id,
+  needs,
+  ...more,
+})
 const ladder = (...rungs: LadderRung[]): Ladder => ({ name: 'a ladder', rungs })
 
 describe('ladders', () => {
-  it.each(SHIPPED_LADDERS.map(shipped => [shipped.name, shipped] as const))('%s has no fault, and every rung can be reached', (_, shipped) => {
-    expect(ladderFaults(shipped)).toEqual([])
-    const signed: string[] = []
-    for (let step = 0; step < shipped.rungs.length; step++) {
-      const next = climb(shipped, [], signed.map(rungId => ({ rungId })), 3).find(state => state.status === 'open')!
-      signed.push(next.rungId)
-    }
-    expect(new Set(signed).size).toBe(shipped.rungs.length)
-  })
+  it.each(SHIPPED_LADDERS.map(shipped => [shipped.name, shipped] as const))(
+    '%s has no fault, and every rung can be reached',
+    (_, shipped) => {
+      expect(ladderFaults(shipped)).toEqual([])
+      const signed: string[] = []
+      for (let step = 0; step < shipped.rungs.length; step++) {
+        const next = climb(
+          shipped,
+          [],
+          signed.map(rungId => ({ rungId })),
+          3,
+        ).find(state => state.status === 'open')!
+        signed.push(next.rungId)
+      }
+      expect(new Set(signed).size).toBe(shipped.rungs.length)
+    },
+  )
   it('the full one goes from arc strikes to 6G; the structural one has no open root and no pipe', () => {
     expect([FULL_LADDER.rungs[0]!.name, FULL_LADDER.rungs.at(-1)!.name]).toEqual(['arc strikes', 'pipe 6G'])
-    expect(FULL_LADDER.rungs.some(rung => rung.hand === 'other') && FULL_LADDER.rungs.some(rung => rung.rods === 'stubs')).toBe(true)
+    expect(
+      FULL_LADDER.rungs.some(rung => rung.hand === 'other') && FULL_LADDER.rungs.some(rung => rung.rods === 'stubs'),
+    ).toBe(true)
     expect(STRUCTURAL_LADDER.rungs.filter(rung => rung.open || rung.piece === 'pipe butt')).toEqual([])
     expect(STRUCTURAL_LADDER.rungs.length).toBeLessThan(FULL_LADDER.rungs.length)
   })
   it.each([
-    ['a circle', ladder(row('a', ['c']), row('b', ['a']), row('c', ['b'])), 'rungs[0].needs', /a needs c needs b needs a: a circle/],
-    ['a need that is not there', ladder(row('a', ['nowhere'])), 'rungs[0].needs', /a needs nowhere, which is not on this ladder/],
-    ['a need that is retired', ladder(row('a', [], { retired: true }), row('b', ['a'])), 'rungs[1].needs', /retired: nobody could reach it/],
+    [
+      'a circle',
+      ladder(row('a', ['c']), row('b', ['a']), row('c', ['b'])),
+      'rungs[0].needs',
+      /a needs c needs b needs a: a circle/,
+    ],
+    [
+      'a need that is not there',
+      ladder(row('a', ['nowhere'])),
+      'rungs[0].needs',
+      /a needs nowhere, which is not on this ladder/,
+    ],
+    [
+      'a need that is retired',
+      ladder(row('a', [], { retired: true }), row('b', ['a'])),
+      'rungs[1].needs',
+      /retired: nobody could reach it/,
+    ],
     ['a rung before what it needs', ladder(row('a', ['b']), row('b', [])), 'rungs[0].needs', /a stands before b/],
     ['a name twice', ladder(row('a', []), row('b', [], { name: 'a' })), 'rungs[1].name', /Two rungs are called a/],
     ['an id twice', ladder(row('a', []), row('a', [], { name: 'other' })), 'rungs[1].id', /id a/],
-    ['a rule over what is not tries', ladder(row('a', [], { signOff: { by: 'enough evidence', element: 'run', rate: 0.8, sure: 0.9 } })), 'rungs[0].signOff', /not counted in tries/],
+    [
+      'a rule over what is not tries',
+      ladder(row('a', [], { signOff: { by: 'enough evidence', element: 'run', rate: 0.8, sure: 0.9 } })),
+      'rungs[0].signOff',
+      /not counted in tries/,
+    ],
     ['nothing to climb', ladder(row('a', [], { retired: true })), 'rungs', /at least one rung/],
   ])('refuses %s', (_, faulty, path, message) => {
     const fault = ladderFaults(faulty).find(one => one.path === path)
     expect(fault?.message).toMatch(message)
   })
-  it('a circle of one is a circle', () => expect(ladderFaults(ladder(row('a', ['a'])))[0]!.message).toMatch(/a needs a: a circle/))
+  it('a circle of one is a circle', () =>
+    expect(ladderFaults(ladder(row('a', ['a'])))[0]!.message).toMatch(/a needs a: a circle/))
 })
 
 describe('where a student stands', () => {
   it('counts coupons for the rung of their ticket, and opens what it needs', () => {
-    const coupons = [coupon(true, 'arc strikes'), coupon(false), coupon(true), coupon(true), coupon(true, 'flat pad', [0, 0], '2026-10-07')]
+    const coupons = [
+      coupon(true, 'arc strikes'),
+      coupon(false),
+      coupon(true),
+      coupon(true),
+      coupon(true, 'flat pad', [0, 0], '2026-10-07'),
+    ]
     const states = climb(FULL_LADDER, coupons, [{ rungId: 'arc-strikes' }], 3)
     const of = (name: string) => states.find(state => state.rungId === rungNamed(FULL_LADDER, name)!.id)!
     expect(of('arc strikes').status).toBe('signed off')
-    expect(of('flat pad')).toMatchObject({ status: 'ready', coupons: 4, good: 3, lastDay: '2026-10-07', met: true, stuck: 0 })
+    expect(of('flat pad')).toMatchObject({
+      status: 'ready',
+      coupons: 4,
+      good: 3,
+      lastDay: '2026-10-07',
+      met: true,
+      stuck: 0,
+    })
     expect(of('horizontal pad').status).toBe('not yet')
     expect(currentRung(states)).toBe(of('flat pad'))
     const on = climb(FULL_LADDER, coupons, [{ rungId: 'arc-strikes' }, { rungId: 'flat-pad' }], 3)
@@ -129,17 +281,36 @@ describe('where a student stands', () => {
   })
   it('a stub day counts for the plain rung where the ladder has no stub rung', () => {
     const plain = { ...FULL_LADDER, rungs: FULL_LADDER.rungs.filter(rung => rung.rods === 'new') }
-    expect(climb(plain, [coupon(true, 'flat pad, stubs')], [], 3).find(state => state.rungId === 'flat-pad')!.coupons).toBe(1)
-    expect(climb(FULL_LADDER, [coupon(true, 'flat pad, stubs')], [], 3).find(state => state.rungId === 'flat-pad')!.coupons).toBe(0)
+    expect(
+      climb(plain, [coupon(true, 'flat pad, stubs')], [], 3).find(state => state.rungId === 'flat-pad')!.coupons,
+    ).toBe(1)
+    expect(
+      climb(FULL_LADDER, [coupon(true, 'flat pad, stubs')], [], 3).find(state => state.rungId === 'flat-pad')!.coupons,
+    ).toBe(0)
   })
   it('a sign-off before the rule is met is early, long after it late', () => {
-    const of = (goods: boolean[]) => climb(FULL_LADDER, goods.map(good => coupon(good)), [{ rungId: 'arc-strikes' }], 3).find(state => state.rungId === 'flat-pad')!
+    const of = (goods: boolean[]) =>
+      climb(
+        FULL_LADDER,
+        goods.map(good => coupon(good)),
+        [{ rungId: 'arc-strikes' }],
+        3,
+      ).find(state => state.rungId === 'flat-pad')!
     expect(outOfTurn(of([true, true]))).toBe('early')
     expect(outOfTurn(of([true, true, true]))).toBeNull()
     expect(of([true, true, true, false, true])).toMatchObject({ since: 2, status: 'ready' })
     expect(outOfTurn(of([true, true, true, false, true, false, true]))).toBe('late')
   })
   it('has no current rung when all are done', () => {
-    expect(currentRung(climb(FULL_LADDER, [], FULL_LADDER.rungs.map(rung => ({ rungId: rung.id })), 3))).toBeUndefined()
+    expect(
+      currentRung(
+        climb(
+          FULL_LADDER,
+          [],
+          FULL_LADDER.rungs.map(rung => ({ rungId: rung.id })),
+          3,
+        ),
+      ),
+    ).toBeUndefined()
   })
 })

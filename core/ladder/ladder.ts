@@ -38,4 +38,5 @@ export const rungsInUse = ({ rungs }: Ladder): readonly LadderRung[] => rungs.fi
  * The rung that a ticket is run for; undefined when the ladder has none of that name.
  * @example rungNamed(FULL_LADDER, 'flat pad')?.position // '1G'
  */
-export const rungNamed = (ladder: Ladder, name: string): LadderRung | undefined => ladder.rungs.find(rung => rung.name === name)
+export const rungNamed = (ladder: Ladder, name: string): LadderRung | undefined =>
+  ladder.rungs.find(rung => rung.name === name)

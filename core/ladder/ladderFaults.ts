@@ -8,7 +8,8 @@ export interface LadderFault {
 }
 
 /**
- * What keeps a ladder from being climbed: names or ids twice, needs that are not there or retired, circles, a rung that stands before what it needs.
+ * What keeps a ladder from being climbed: names or ids twice, needs that are not there or retired, circles, a rung
+ * that stands before what it needs.
  * A ladder without faults has no dead end: every rung in use can be reached.
  * @returns none when the ladder is sound
  * @example ladderFaults(FULL_LADDER) // []
@@ -16,22 +17,36 @@ export interface LadderFault {
 export function ladderFaults(ladder: Ladder): LadderFault[] {
   const { rungs } = ladder
   const faults: LadderFault[] = []
-  const say = (index: number, field: string, message: string) => faults.push({ path: `rungs[${index}].${field}`, message })
+  const say = (index: number, field: string, message: string) =>
+    faults.push({ path: `rungs[${index}].${field}`, message })
   const byId = new Map(rungs.map(rung => [rung.id, rung]))
   const circles = circlesOf(rungs)
   if (!rungs.some(rung => !rung.retired)) faults.push({ path: 'rungs', message: 'A ladder has at least one rung' })
   rungs.forEach((rung, index) => {
     if (rungs.findIndex(other => other.id === rung.id) < index) say(index, 'id', `Two rungs have the id ${rung.id}`)
-    if (rungs.findIndex(other => other.name === rung.name) < index) say(index, 'name', `Two rungs are called ${rung.name}`)
+    if (rungs.findIndex(other => other.name === rung.name) < index)
+      say(index, 'name', `Two rungs are called ${rung.name}`)
     const { signOff } = rung
-    if ('element' in signOff && !knownElement(signOff.element)) say(index, 'signOff', `${rung.name} is signed off by ${signOff.element}, which is not counted in tries`)
+    if ('element' in signOff && !knownElement(signOff.element))
+      say(index, 'signOff', `${rung.name} is signed off by ${signOff.element}, which is not counted in tries`)
     if (rung.retired) return
     for (const id of rung.needs) {
       const needed = byId.get(id)
       if (!needed) say(index, 'needs', `${rung.name} needs ${id}, which is not on this ladder`)
-      else if (needed.retired) say(index, 'needs', `${rung.name} needs ${needed.name}, which is retired: nobody could reach it`)
-      else if (circles.has(rung.id) && circles.get(rung.id)!.includes(id)) say(index, 'needs', `${circles.get(rung.id)!.concat(rung.id).map(step => byId.get(step)!.name).join(' needs ')}: a circle that nobody can enter`)
-      else if (rungs.indexOf(needed) > index) say(index, 'needs', `${rung.name} stands before ${needed.name}, which it needs`)
+      else if (needed.retired)
+        say(index, 'needs', `${rung.name} needs ${needed.name}, which is retired: nobody could reach it`)
+      else if (circles.has(rung.id) && circles.get(rung.id)!.includes(id))
+        say(
+          index,
+          'needs',
+          `${circles
+            .get(rung.id)!
+            .concat(rung.id)
+            .map(step => byId.get(step)!.name)
+            .join(' needs ')}: a circle that nobody can enter`,
+        )
+      else if (rungs.indexOf(needed) > index)
+        say(index, 'needs', `${rung.name} stands before ${needed.name}, which it needs`)
     }
   })
   return faults
@@ -54,8 +69,10 @@ function circlesOf(rungs: readonly LadderRung[]): Map<string, string[]> {
     }
     return walk(from, [from])
   }
-  return new Map([...needs.keys()].flatMap((id) => {
-    const circle = back(id)
-    return circle ? [[id, circle] as const] : []
-  }))
+  return new Map(
+    [...needs.keys()].flatMap(id => {
+      const circle = back(id)
+      return circle ? [[id, circle] as const] : []
+    }),
+  )
 }

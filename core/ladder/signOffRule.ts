@@ -5,13 +5,13 @@ import { lcCusumScores, type LcCusum } from './lcCusum'
 /** When a rung may be signed off. An instructor's name goes on it in any case. */
 export type SignOffRule =
   /** So many good coupons in a row; `null` is what the house rules say. */
-  | { readonly by: 'in a row', readonly good: number | null }
+  | { readonly by: 'in a row'; readonly good: number | null }
   /** So many good ones among the last few. */
-  | { readonly by: 'of the last', readonly good: number, readonly last: number }
+  | { readonly by: 'of the last'; readonly good: number; readonly last: number }
   /** The tries of one element say that its rate is at least this, so surely (Beta with a flat prior). */
-  | { readonly by: 'enough evidence', readonly element: ElementId, readonly rate: number, readonly sure: number }
+  | { readonly by: 'enough evidence'; readonly element: ElementId; readonly rate: number; readonly sure: number }
   /** A learning-curve CUSUM over the tries of one element has reached its limit. */
-  | ({ readonly by: 'LC-CUSUM', readonly element: ElementId } & LcCusum)
+  | ({ readonly by: 'LC-CUSUM'; readonly element: ElementId } & LcCusum)
 
 /** Whether an element is counted in tries, so that a rule may go by it. */
 export const knownElement = (id: ElementId): boolean => elementOf(id).counted === 'tries'
@@ -19,7 +19,7 @@ export const knownElement = (id: ElementId): boolean => elementOf(id).counted ==
 /** A coupon of a rung, as far as sign-off goes. */
 export interface RungCoupon {
   readonly good: boolean
-  readonly tries: Readonly<Partial<Record<ElementId, { readonly tried: number, readonly sound: number }>>>
+  readonly tries: Readonly<Partial<Record<ElementId, { readonly tried: number; readonly sound: number }>>>
 }
 
 /** How far a rung is from sign-off. */
@@ -43,21 +43,37 @@ export function signOffState(rule: SignOffRule, coupons: readonly RungCoupon[], 
       const wanted = rule.good ?? inARow
       const run = coupons.length - 1 - coupons.findLastIndex(coupon => !coupon.good)
       const best = longestRun(coupons)
-      return { met: best >= wanted, share: Math.min(1, (best >= wanted ? wanted : run) / wanted), says: `${Math.min(best >= wanted ? best : run, wanted)} of ${wanted} good in a row` }
+      return {
+        met: best >= wanted,
+        share: Math.min(1, (best >= wanted ? wanted : run) / wanted),
+        says: `${Math.min(best >= wanted ? best : run, wanted)} of ${wanted} good in a row`,
+      }
     }
     case 'of the last': {
       const good = coupons.slice(-rule.last).filter(coupon => coupon.good).length
-      return { met: good >= rule.good, share: Math.min(1, good / rule.good), says: `${good} of the last ${rule.last} good, ${rule.good} wanted` }
+      return {
+        met: good >= rule.good,
+        share: Math.min(1, good / rule.good),
+        says: `${good} of the last ${rule.last} good, ${rule.good} wanted`,
+      }
     }
     case 'enough evidence': {
       const { tried, sound } = triesOf(coupons, rule.element)
       const sure = chanceAbove(rule.rate, sound, tried)
-      return { met: sure >= rule.sure, share: Math.min(1, sure / rule.sure), says: `${percent(sure)} sure that ${nameOf(rule.element)} are at least ${percent(rule.rate)} sound; ${percent(rule.sure)} wanted` }
+      return {
+        met: sure >= rule.sure,
+        share: Math.min(1, sure / rule.sure),
+        says: `${percent(sure)} sure that ${nameOf(rule.element)} are at least ${percent(rule.rate)} sound; ${percent(rule.sure)} wanted`,
+      }
     }
     case 'LC-CUSUM': {
       const scores = lcCusumScores(rule, inOrder(coupons, rule.element))
       const score = scores.at(-1) ?? 0
-      return { met: score >= rule.limit - 1e-9, share: Math.min(1, score / rule.limit), says: `${nameOf(rule.element, true)}: score ${score.toFixed(2)} of ${rule.limit.toFixed(2)} (LC-CUSUM)` }
+      return {
+        met: score >= rule.limit - 1e-9,
+        share: Math.min(1, score / rule.limit),
+        says: `${nameOf(rule.element, true)}: score ${score.toFixed(2)} of ${rule.limit.toFixed(2)} (LC-CUSUM)`,
+      }
     }
   }
 }
@@ -71,15 +87,24 @@ function nameOf(element: ElementId, first = false): string {
 
 function longestRun(coupons: readonly RungCoupon[]): number {
   let [run, best] = [0, 0]
-  for (const coupon of coupons) best = Math.max(best, run = coupon.good ? run + 1 : 0)
+  for (const coupon of coupons) best = Math.max(best, (run = coupon.good ? run + 1 : 0))
   return best
 }
 
-function triesOf(coupons: readonly RungCoupon[], element: ElementId): { tried: number, sound: number } {
-  return coupons.reduce((sum, { tries }) => ({ tried: sum.tried + (tries[element]?.tried ?? 0), sound: sum.sound + (tries[element]?.sound ?? 0) }), { tried: 0, sound: 0 })
+function triesOf(coupons: readonly RungCoupon[], element: ElementId): { tried: number; sound: number } {
+  return coupons.reduce(
+    (sum, { tries }) => ({
+      tried: sum.tried + (tries[element]?.tried ?? 0),
+      sound: sum.sound + (tries[element]?.sound ?? 0),
+    }),
+    { tried: 0, sound: 0 },
+  )
 }
 
-/** Tries in the order of their coupons. Within one coupon the unsound are put last, so that no signal comes from a lucky order. */
+/**
+ * Tries in the order of their coupons. Within one coupon the unsound are put last, so that no signal comes from a
+ * lucky order.
+ */
 function inOrder(coupons: readonly RungCoupon[], element: ElementId): boolean[] {
   return coupons.flatMap(({ tries }) => {
     const { tried, sound } = tries[element] ?? { tried: 0, sound: 0 }
@@ -93,9 +118,13 @@ function inOrder(coupons: readonly RungCoupon[], element: ElementId): boolean[] 
  */
 export function saySignOff(rule: SignOffRule, inARow: number): string {
   switch (rule.by) {
-    case 'in a row': return `${rule.good ?? inARow} good in a row`
-    case 'of the last': return `${rule.good} good of the last ${rule.last}`
-    case 'enough evidence': return `${percent(rule.sure)} sure that ${nameOf(rule.element)} are at least ${percent(rule.rate)} sound`
-    case 'LC-CUSUM': return `LC-CUSUM on ${nameOf(rule.element)}: ${percent(1 - rule.acceptable)} sound is enough, ${percent(1 - rule.unacceptable)} is not, limit ${rule.limit}`
+    case 'in a row':
+      return `${rule.good ?? inARow} good in a row`
+    case 'of the last':
+      return `${rule.good} good of the last ${rule.last}`
+    case 'enough evidence':
+      return `${percent(rule.sure)} sure that ${nameOf(rule.element)} are at least ${percent(rule.rate)} sound`
+    case 'LC-CUSUM':
+      return `LC-CUSUM on ${nameOf(rule.element)}: ${percent(1 - rule.acceptable)} sound is enough, ${percent(1 - rule.unacceptable)} is not, limit ${rule.limit}`
   }
 }

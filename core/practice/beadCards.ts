@@ -4,10 +4,29 @@ import { seededRandom, shownBead, type RightBead, type ShownBead, type Technique
 /** Something to recognise: one cause that shows on a single bead, or nothing wrong. */
 export type BeadCardId = CauseId | 'right'
 
-/** In the order they are brought in: the plainest pairs first, then what is told apart with more care. Common practice. */
+/**
+ * In the order they are brought in: the plainest pairs first, then what is told apart with more care. Common
+ * practice.
+ */
 export const BEAD_CARDS: readonly BeadCardId[] = [
-  'current high', 'current low', 'right', 'travel fast', 'travel slow', 'arc long', 'unsteady feed', 'too long in crater', 'too short in crater',
-  'arc short', 'crater left', 'bracing', 'strike', 'damp rod', 'not cleaned', 'work angle', 'travel angle', 'plate hot',
+  'current high',
+  'current low',
+  'right',
+  'travel fast',
+  'travel slow',
+  'arc long',
+  'unsteady feed',
+  'too long in crater',
+  'too short in crater',
+  'arc short',
+  'crater left',
+  'bracing',
+  'strike',
+  'damp rod',
+  'not cleaned',
+  'work angle',
+  'travel angle',
+  'plate hot',
 ]
 
 /** Whether this is a card. */
@@ -17,7 +36,8 @@ export const isBeadCard = (id: string): id is BeadCardId => (BEAD_CARDS as reado
 export const nameOfCard = (id: BeadCardId): string => (id === 'right' ? 'Nothing wrong' : causeOf(id).name)
 
 /** What a card asks to be changed. */
-export const changeOfCard = (id: BeadCardId): string => (id === 'right' ? 'Nothing: run the next one like it' : causeOf(id).change)
+export const changeOfCard = (id: BeadCardId): string =>
+  id === 'right' ? 'Nothing: run the next one like it' : causeOf(id).change
 
 /** The work angle shows on a horizontal bead; the rest on a flat one. */
 export const positionOfCard = (id: BeadCardId): '1G' | '2G' => (id === 'work angle' ? '2G' : '1G')
@@ -47,5 +67,9 @@ export const seedOf = ({ card, shown }: Showing): number => 1000 * (1 + BEAD_CAR
  * @example beadOf({ card: 'right', shown: 0, known: 0 }, { widthMm: 6, heightMm: 2.4 }).strikes.length // 0
  */
 export function beadOf(showing: Showing, right: Omit<RightBead, 'level'>): ShownBead {
-  return shownBead(techniqueOfCard(showing.card, showing.known), { ...right, level: positionOfCard(showing.card) === '1G' }, seededRandom(seedOf(showing)))
+  return shownBead(
+    techniqueOfCard(showing.card, showing.known),
+    { ...right, level: positionOfCard(showing.card) === '1G' },
+    seededRandom(seedOf(showing)),
+  )
 }

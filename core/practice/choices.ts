@@ -28,7 +28,10 @@ export function choicesFor(showing: Showing, about: 'cause' | 'change'): BeadCar
   const draw = seededRandom(seedOf(showing))
   const others = BEAD_CARDS.filter(id => id !== showing.card)
   const rivals = [...others].sort((a, b) => likeness(showing.card, b) - likeness(showing.card, a)).slice(0, RIVALS)
-  const rest = shuffled(others.filter(id => !rivals.includes(id)), draw)
+  const rest = shuffled(
+    others.filter(id => !rivals.includes(id)),
+    draw,
+  )
   const chosen = [showing.card, ...rivals, ...rest].slice(0, CHOICES)
   return shuffled(chosen, seededRandom(seedOf(showing) * 2 + (about === 'cause' ? 0 : 1)))
 }

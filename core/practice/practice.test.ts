@@ -1,11 +1,31 @@
 import { describe, expect, it } from 'vitest'
 import { CAUSES } from '../reading'
-import { BEAD_CARDS, beadOf, cardStates, changeOfCard, choicesFor, knew, likeness, nameOfCard, NEW_A_DAY, nextCard, practiceSummary, tellsOf, type BeadAnswer, type BeadCardId } from '.'
+import {
+  BEAD_CARDS,
+  beadOf,
+  cardStates,
+  changeOfCard,
+  choicesFor,
+  knew,
+  likeness,
+  nameOfCard,
+  NEW_A_DAY,
+  nextCard,
+  practiceSummary,
+  tellsOf,
+  type BeadAnswer,
+  type BeadCardId,
+} from '.'
 
 const RIGHT = { widthMm: 5.6, heightMm: 2.4 }
 const DAY = new Date('2026-10-05T00:00:00Z')
 const at = (minutes: number) => new Date(DAY.getTime() + (8 * 60 + minutes) * 60_000)
-const answer = (card: BeadCardId, minutes: number, cause = card, change = cause): BeadAnswer => ({ card, cause, change, at: at(minutes).toISOString() })
+const answer = (card: BeadCardId, minutes: number, cause = card, change = cause): BeadAnswer => ({
+  card,
+  cause,
+  change,
+  at: at(minutes).toISOString(),
+})
 
 describe('cards', () => {
   it('are causes of the model, each once, with a change of its own', () => {
@@ -24,7 +44,10 @@ describe('cards', () => {
   })
 })
 
-/** Words that must be among what told, and words that must not. Source: bead shapes and what they say, common practice. */
+/**
+ * Words that must be among what told, and words that must not. Source: bead shapes and what they say, common
+ * practice.
+ */
 const TOLD: readonly (readonly [BeadCardId, readonly RegExp[], readonly RegExp[]])[] = [
   ['current high', [/^Wide/, /^Flat/, /pointed/, /both toes/], [/^Narrow/, /^High/, /lump|dip/]],
   ['current low', [/^Narrow/, /^High/], [/^Wide/, /pointed/, /Undercut/]],
@@ -49,8 +72,16 @@ describe('what told', () => {
   it.each(TOLD)('%s', (card, told, not) => {
     for (let shown = 0; shown < 12; shown++) {
       const words = tellsOf(card, beadOf({ card, shown, known: 0 }, RIGHT), RIGHT, 'in')
-      for (const pattern of told) expect(words.some(line => pattern.test(line)), `${pattern} in ${words.join('; ')}`).toBe(true)
-      for (const pattern of not) expect(words.filter(line => pattern.test(line)), `${shown}`).toEqual([])
+      for (const pattern of told)
+        expect(
+          words.some(line => pattern.test(line)),
+          `${pattern} in ${words.join('; ')}`,
+        ).toBe(true)
+      for (const pattern of not)
+        expect(
+          words.filter(line => pattern.test(line)),
+          `${shown}`,
+        ).toEqual([])
     }
   })
 })
@@ -77,7 +108,11 @@ describe('choices', () => {
     expect(choicesFor({ card: 'current high', shown: 0, known: 0 }, 'cause')).toContain('arc long')
   })
   it('do not always hold the truth at one place', () => {
-    const places = new Set(Array.from({ length: 20 }, (_, shown) => choicesFor({ card: 'arc long', shown, known: 0 }, 'cause').indexOf('arc long')))
+    const places = new Set(
+      Array.from({ length: 20 }, (_, shown) =>
+        choicesFor({ card: 'arc long', shown, known: 0 }, 'cause').indexOf('arc long'),
+      ),
+    )
     expect(places.size).toBeGreaterThan(3)
   })
   it('are alike where they show the same signs', () => {
@@ -88,15 +123,25 @@ describe('choices', () => {
 
 describe('what comes back, and when', () => {
   it('begins with today’s new ones, in their order', () => {
-    expect(nextCard([], at(0), DAY)).toMatchObject({ showing: { card: 'current high', shown: 0 }, due: true, waiting: NEW_A_DAY, nextAt: null })
+    expect(nextCard([], at(0), DAY)).toMatchObject({
+      showing: { card: 'current high', shown: 0 },
+      due: true,
+      waiting: NEW_A_DAY,
+      nextAt: null,
+    })
     const six = BEAD_CARDS.slice(0, NEW_A_DAY).map((card, n) => answer(card, n))
     expect(nextCard(six, at(7), DAY).showing.card).not.toBe(BEAD_CARDS[NEW_A_DAY])
-    expect(nextCard(six, new Date(DAY.getTime() + 36 * 3_600_000), new Date('2026-10-06T00:00:00Z')).waiting).toBeGreaterThanOrEqual(NEW_A_DAY)
+    expect(
+      nextCard(six, new Date(DAY.getTime() + 36 * 3_600_000), new Date('2026-10-06T00:00:00Z')).waiting,
+    ).toBeGreaterThanOrEqual(NEW_A_DAY)
   })
   it('brings a missed one back within minutes, and a known one later the better it is known', () => {
     const missed = [answer('current high', 0, 'arc long'), answer('current low', 1)]
     expect(nextCard(missed, at(6), DAY).showing).toMatchObject({ card: 'current high', shown: 1, known: 0 })
-    const due = (answers: BeadAnswer[]) => cardStates(answers).find(state => state.card === 'arc long')!.due!.getTime()
+    const due = (answers: BeadAnswer[]) =>
+      cardStates(answers)
+        .find(state => state.card === 'arc long')!
+        .due!.getTime()
     const known = [answer('arc long', 0), answer('arc long', 15)]
     const half = [answer('arc long', 0), answer('arc long', 15, 'arc long', 'right')]
     expect(due(known)).toBeGreaterThan(due(half))
@@ -113,12 +158,26 @@ describe('what comes back, and when', () => {
     expect(next.nextAt!.getTime()).toBeGreaterThan(at(40).getTime())
   })
   it('half known is named without the change', () => {
-    expect([knew(answer('strike', 0)), knew(answer('strike', 0, 'strike', 'right')), knew(answer('strike', 0, 'right', 'strike'))]).toEqual(['both', 'cause', 'neither'])
+    expect([
+      knew(answer('strike', 0)),
+      knew(answer('strike', 0, 'strike', 'right')),
+      knew(answer('strike', 0, 'right', 'strike')),
+    ]).toEqual(['both', 'cause', 'neither'])
   })
 })
 
 it('sums up: what was named of late, and what is taken for what', () => {
-  const answers = [answer('arc long', 0, 'current high'), answer('arc long', 5, 'current high'), answer('strike', 9), answer('travel fast', 10, 'arc short')]
-  expect(practiceSummary(answers)).toMatchObject({ shown: 4, late: 4, named: 1, mixedUp: { card: 'arc long', takenFor: 'current high', times: 2 } })
+  const answers = [
+    answer('arc long', 0, 'current high'),
+    answer('arc long', 5, 'current high'),
+    answer('strike', 9),
+    answer('travel fast', 10, 'arc short'),
+  ]
+  expect(practiceSummary(answers)).toMatchObject({
+    shown: 4,
+    late: 4,
+    named: 1,
+    mixedUp: { card: 'arc long', takenFor: 'current high', times: 2 },
+  })
   expect(practiceSummary(answers.slice(1)).mixedUp).toBeNull()
 })

@@ -20,7 +20,10 @@ export function knew({ card, cause, change }: BeadAnswer): Knew {
 
 const GRADES: Readonly<Record<Knew, Grade>> = { both: Rating.Good, cause: Rating.Hard, neither: Rating.Again }
 
-/** Days of forgetting are those of the package's published defaults (FSRS); nothing is left to chance, and nothing waits over half a year. */
+/**
+ * Days of forgetting are those of the package's published defaults (FSRS); nothing is left to chance, and nothing
+ * waits over half a year.
+ */
 const scheduler = fsrs({ enable_fuzz: false, maximum_interval: 180 })
 
 /** How many new cards a day brings. */
@@ -31,15 +34,23 @@ export interface CardState extends Showing {
   readonly due: Date | null
 }
 
-/** Where each card stands after these answers, oldest first. Nothing is kept but the answers: the rest follows from them. */
+/**
+ * Where each card stands after these answers, oldest first. Nothing is kept but the answers: the rest follows from
+ * them.
+ */
 export function cardStates(answers: readonly BeadAnswer[]): CardState[] {
-  return BEAD_CARDS.map((card) => {
+  return BEAD_CARDS.map(card => {
     const given = answers.filter(answer => answer.card === card)
     const memory = given.reduce<Card | null>((last, answer) => {
       const at = new Date(answer.at)
       return scheduler.next(last ?? createEmptyCard(at), at, GRADES[knew(answer)]).card
     }, null)
-    return { card, shown: given.length, known: given.filter(answer => knew(answer) !== 'neither').length, due: memory?.due ?? null }
+    return {
+      card,
+      shown: given.length,
+      known: given.filter(answer => knew(answer) !== 'neither').length,
+      due: memory?.due ?? null,
+    }
   })
 }
 
@@ -64,11 +75,19 @@ export function nextCard(answers: readonly BeadAnswer[], now: Date, dayStart: Da
   const states = cardStates(answers)
   const soonest = states.filter(state => state.due !== null).sort((a, b) => a.due!.getTime() - b.due!.getTime())
   const overdue = soonest.filter(state => state.due! <= now)
-  const broughtToday = states.filter(state => state.due !== null && new Date(answers.find(answer => answer.card === state.card)!.at) >= dayStart).length
+  const broughtToday = states.filter(
+    state => state.due !== null && new Date(answers.find(answer => answer.card === state.card)!.at) >= dayStart,
+  ).length
   const fresh = states.filter(state => state.due === null).slice(0, Math.max(0, NEW_A_DAY - broughtToday))
   const queue = [...overdue, ...fresh]
   const last = answers.at(-1)?.card
   // The bead just answered does not come straight back while another waits.
-  const chosen = queue.find(state => state.card !== last) ?? queue[0] ?? soonest.find(state => state.card !== last) ?? states[0]!
-  return { showing: chosen, due: queue.length > 0, waiting: queue.length, nextAt: queue.length > 0 ? null : soonest[0]!.due }
+  const chosen =
+    queue.find(state => state.card !== last) ?? queue[0] ?? soonest.find(state => state.card !== last) ?? states[0]!
+  return {
+    showing: chosen,
+    due: queue.length > 0,
+    waiting: queue.length,
+    nextAt: queue.length > 0 ? null : soonest[0]!.due,
+  }
 }

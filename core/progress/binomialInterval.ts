@@ -5,7 +5,8 @@ export interface Interval {
 }
 
 /**
- * Exact (Clopper–Pearson) two-sided interval of a binomial rate: the rates at which the count seen, or a more extreme one,
+ * Exact (Clopper–Pearson) two-sided interval of a binomial rate: the rates at which the count seen, or a more
+ * extreme one,
  * has probability (1 − confidence)/2. Source: Clopper and Pearson 1934; checked against Newcombe 1998.
  * @param sound successes, 0 to `tried`
  * @param tried whole number of tries
@@ -38,7 +39,8 @@ function cumulative(k: number, n: number, rate: number): number {
  * Probability of at least k successes in n at a rate.
  * @example binomialTail(8, 10, 0.5) // 0.054688
  */
-export const binomialTail = (k: number, n: number, rate: number): number => (k <= 0 ? 1 : 1 - cumulative(k - 1, n, rate))
+export const binomialTail = (k: number, n: number, rate: number): number =>
+  k <= 0 ? 1 : 1 - cumulative(k - 1, n, rate)
 
 /** The rate at which a rising function takes a value, by bisection to the last bit that matters. */
 function solve(rising: (rate: number) => number, value: number): number {

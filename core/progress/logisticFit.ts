@@ -1,4 +1,7 @@
-/** Tries at one place of a model: so many tried, so many sound (fractions are weights), and what the chance of a sound one depends on. */
+/**
+ * Tries at one place of a model: so many tried, so many sound (fractions are weights), and what the chance of a
+ * sound one depends on.
+ */
 export interface LogisticRow {
   readonly x: readonly number[]
   readonly tried: number
@@ -19,19 +22,26 @@ export const logistic = (x: number): number => 1 / (1 + Math.exp(-x))
 
 /**
  * Logistic regression with independent normal priors, by Newton's method; the posterior is taken as normal at its mode.
- * Source: penalised maximum likelihood, as in any text (McCullagh and Nelder 1989); checked against the closed form of one coefficient.
+ * Source: penalised maximum likelihood, as in any text (McCullagh and Nelder 1989); checked against the closed form
+ * of one coefficient.
  * @param prior mean and standard deviation of each coefficient
  * @throws RangeError when a row has another number of values than there are priors
- * @example fitLogistic([{ x: [1], tried: 10, sound: 8 }], [{ mean: 0, deviation: 1e3 }]).mean[0] // 1.386, the logit of 0.8
+ * @example fitLogistic([{ x: [1], tried: 10, sound: 8 }], [{ mean: 0, deviation: 1e3 }]).mean[0] // 1.386, the
+ *   logit of 0.8
  */
-export function fitLogistic(rows: readonly LogisticRow[], prior: readonly { readonly mean: number, readonly deviation: number }[]): LogisticBelief {
+export function fitLogistic(
+  rows: readonly LogisticRow[],
+  prior: readonly { readonly mean: number; readonly deviation: number }[],
+): LogisticBelief {
   const size = prior.length
   if (rows.some(row => row.x.length !== size)) throw new RangeError(`Every row has ${size} values`)
   const precision = prior.map(({ deviation }) => 1 / deviation ** 2)
   let mean = prior.map(row => row.mean)
   let factor = cholesky(precision.map((value, i) => precision.map((_, j) => (i === j ? value : 0))))
   for (let step = 0; step < STEPS; step++) {
-    const hessian = Array.from({ length: size }, (_, i) => Array.from({ length: size }, (_, j) => (i === j ? precision[i]! : 0)))
+    const hessian = Array.from({ length: size }, (_, i) =>
+      Array.from({ length: size }, (_, j) => (i === j ? precision[i]! : 0)),
+    )
     const gradient = mean.map((value, i) => precision[i]! * (prior[i]!.mean - value))
     for (const { x, tried, sound } of rows) {
       const p = logistic(x.reduce((sum, value, i) => sum + value * mean[i]!, 0))
@@ -51,7 +61,12 @@ export function fitLogistic(rows: readonly LogisticRow[], prior: readonly { read
     mean = mean.map((value, i) => value + scale * move[i]!)
     if (longest < SETTLED) break
   }
-  const covariance = mean.map((_, i) => solve(factor, mean.map((_, j) => (i === j ? 1 : 0))))
+  const covariance = mean.map((_, i) =>
+    solve(
+      factor,
+      mean.map((_, j) => (i === j ? 1 : 0)),
+    ),
+  )
   return { mean, covariance }
 }
 

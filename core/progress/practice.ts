@@ -1,7 +1,10 @@
 import type { ElementId } from '../grading'
 import { isFixedPipe, runAs, type PadPosition, type PositionId, type RodFamily, type Travel, type Work } from '../trade'
 
-/** How the pool lies: as a pad lies, or all the way round a fixed pipe. Skill is kept by it: a position is not learned on another one. */
+/**
+ * How the pool lies: as a pad lies, or all the way round a fixed pipe. Skill is kept by it: a position is not
+ * learned on another one.
+ */
 export type Lie = PadPosition | 'round the pipe'
 export const LIES: readonly Lie[] = ['1G', '2G', '3G', '4G', 'round the pipe']
 
@@ -40,12 +43,15 @@ export interface Practice extends Practised {
   readonly restDays: number
 }
 
-/** A length of bead counts as one try for each so many millimetres: inches of one bead go well or badly together. Common practice: a 6 in bead. */
+/**
+ * A length of bead counts as one try for each so many millimetres: inches of one bead go well or badly together.
+ * Common practice: a 6 in bead.
+ */
 export const MM_PER_TRY = 152.4
 
 /** Whether a travel is against the usual way of a position. @param usual the first of the position's ways */
 export const isOtherWay = (travel: Travel, usual: Travel, hand: 'right' | 'left'): boolean =>
-  (usual === 'up' ? travel === 'down' : (travel === 'left to right') !== (hand === 'right'))
+  usual === 'up' ? travel === 'down' : (travel === 'left to right') !== (hand === 'right')
 
 /**
  * Adds to each row what its student had practised before.
@@ -55,11 +61,16 @@ export function withPractice(rows: readonly Practised[]): Practice[] {
   const coupons = new Set<string>()
   const here = new Map<Lie, Set<string>>()
   let [today, last] = [rows[0]?.day ?? 0, rows[0]?.day ?? 0]
-  return rows.map((row) => {
+  return rows.map(row => {
     if (row.day > today) [last, today] = [today, row.day]
     const own = here.get(row.lie) ?? new Set<string>()
     here.set(row.lie, own)
-    const practice = { ...row, before: coupons.size - (coupons.has(row.couponId) ? 1 : 0), beforeHere: own.size - (own.has(row.couponId) ? 1 : 0), restDays: row.day === last ? 0 : today - last }
+    const practice = {
+      ...row,
+      before: coupons.size - (coupons.has(row.couponId) ? 1 : 0),
+      beforeHere: own.size - (own.has(row.couponId) ? 1 : 0),
+      restDays: row.day === last ? 0 : today - last,
+    }
     coupons.add(row.couponId)
     own.add(row.couponId)
     return practice

@@ -6,7 +6,10 @@ import { skillFrom, skillRate } from './skill'
 /** A rule that says the chance of a sound try on a coupon from what came before it. */
 export type Predictor = 'skill' | 'last ten' | 'cohort' | 'cumulative'
 
-/** How well predictions came true: the mean squared error of each single try, and the slope of what came true on what was said (logit scale; 1 is right). */
+/**
+ * How well predictions came true: the mean squared error of each single try, and the slope of what came true on
+ * what was said (logit scale; 1 is right).
+ */
 export interface PredictionScore {
   readonly brier: number
   readonly slope: number
@@ -22,37 +25,67 @@ const smoothed = (sound: number, tried: number) => (sound + 1) / (tried + 2)
  * @param students oldest first, a list a student; one element
  * @param others whom the school's curve and the cohort's rate are taken from
  */
-export function predictNext(students: readonly (readonly Practised[])[], others: readonly (readonly Practised[])[], halfLifeDays: number): Record<Predictor, PredictionScore> {
+export function predictNext(
+  students: readonly (readonly Practised[])[],
+  others: readonly (readonly Practised[])[],
+  halfLifeDays: number,
+): Record<Predictor, PredictionScore> {
   const curve = fitSchoolCurve(students[0]![0]!.element, others.map(withPractice))
   const cohort = rateOf(others.flat())
-  const said: Record<Predictor, { p: number, tried: number, sound: number }[]> = { 'skill': [], 'last ten': [], 'cohort': [], 'cumulative': [] }
+  const said: Record<Predictor, { p: number; tried: number; sound: number }[]> = {
+    'skill': [],
+    'last ten': [],
+    'cohort': [],
+    'cumulative': [],
+  }
   for (const rows of students.map(withPractice)) {
     rows.forEach((row, n) => {
       const past = rows.slice(0, n)
-      for (const [rule, p] of Object.entries(guesses(past, row, curve, cohort, halfLifeDays)) as [Predictor, number][]) said[rule].push({ p, tried: row.tried, sound: row.sound })
+      for (const [rule, p] of Object.entries(guesses(past, row, curve, cohort, halfLifeDays)) as [Predictor, number][])
+        said[rule].push({ p, tried: row.tried, sound: row.sound })
     })
   }
-  return Object.fromEntries(Object.entries(said).map(([rule, rows]) => [rule, score(rows)])) as Record<Predictor, PredictionScore>
+  return Object.fromEntries(Object.entries(said).map(([rule, rows]) => [rule, score(rows)])) as Record<
+    Predictor,
+    PredictionScore
+  >
 }
 
-const rateOf = (rows: readonly { readonly tried: number, readonly sound: number }[]) =>
-  smoothed(rows.reduce((sum, row) => sum + row.sound, 0), rows.reduce((sum, row) => sum + row.tried, 0))
+const rateOf = (rows: readonly { readonly tried: number; readonly sound: number }[]) =>
+  smoothed(
+    rows.reduce((sum, row) => sum + row.sound, 0),
+    rows.reduce((sum, row) => sum + row.tried, 0),
+  )
 
-function guesses(past: readonly Practice[], next: Practice, curve: SchoolCurve, cohort: number, halfLifeDays: number): Record<Predictor, number> {
+function guesses(
+  past: readonly Practice[],
+  next: Practice,
+  curve: SchoolCurve,
+  cohort: number,
+  halfLifeDays: number,
+): Record<Predictor, number> {
   return {
     'skill': skillRate(skillFrom(curve, past, next.day, halfLifeDays), next, next).rate,
-    'last ten': rateOf(past.slice(-10)), 'cohort': cohort, 'cumulative': rateOf(past),
+    'last ten': rateOf(past.slice(-10)),
+    'cohort': cohort,
+    'cumulative': rateOf(past),
   }
 }
 
 /** Brier score a try, and the slope of a logistic regression of outcome on the logit of what was said. */
-export function score(rows: readonly { readonly p: number, readonly tried: number, readonly sound: number }[]): PredictionScore {
+export function score(
+  rows: readonly { readonly p: number; readonly tried: number; readonly sound: number }[],
+): PredictionScore {
   const tries = rows.reduce((sum, row) => sum + row.tried, 0)
-  const brier = rows.reduce((sum, { p, tried, sound }) => sum + sound * (1 - p) ** 2 + (tried - sound) * p ** 2, 0) / tries
+  const brier =
+    rows.reduce((sum, { p, tried, sound }) => sum + sound * (1 - p) ** 2 + (tried - sound) * p ** 2, 0) / tries
   return { brier, tries, slope: slopeOf(rows) }
 }
 
-function slopeOf(rows: readonly { readonly p: number, readonly tried: number, readonly sound: number }[]): number {
+function slopeOf(rows: readonly { readonly p: number; readonly tried: number; readonly sound: number }[]): number {
   const wide = { mean: 0, deviation: 100 }
-  return fitLogistic(rows.map(({ p, tried, sound }) => ({ x: [1, Math.log(p / (1 - p))], tried, sound })), [wide, wide]).mean[1]!
+  return fitLogistic(
+    rows.map(({ p, tried, sound }) => ({ x: [1, Math.log(p / (1 - p))], tried, sound })),
+    [wide, wide],
+  ).mean[1]!
 }

@@ -1,11 +1,48 @@
 import { describe, expect, it } from 'vitest'
 import fc from 'fast-check'
 import { drawCohort, seededRandom, type CohortPlan } from '../simulate'
-import { alike, chanceAbove, cholesky, drawSkill, features, fitLogistic, fitSchoolCurve, isOtherWay, lieOf, logistic, logitOf, predictNext, score, skillFrom, skillRate, SKILL_OFFSETS, startingCurve, withPractice, type Practice, type Practised, type SkillCell } from '.'
+import {
+  alike,
+  chanceAbove,
+  cholesky,
+  drawSkill,
+  features,
+  fitLogistic,
+  fitSchoolCurve,
+  isOtherWay,
+  lieOf,
+  logistic,
+  logitOf,
+  predictNext,
+  score,
+  skillFrom,
+  skillRate,
+  SKILL_OFFSETS,
+  startingCurve,
+  withPractice,
+  type Practice,
+  type Practised,
+  type SkillCell,
+} from '.'
 
-const FLAT: SkillCell = { element: 'restart', lie: '1G', work: 'plate', rodFamily: 'low hydrogen', otherHand: false, otherWay: false }
+const FLAT: SkillCell = {
+  element: 'restart',
+  lie: '1G',
+  work: 'plate',
+  rodFamily: 'low hydrogen',
+  otherHand: false,
+  otherWay: false,
+}
 const TODAY = 20_400
-const row = (sound: number, tried: number, more: Partial<Practised> = {}): Practised => ({ ...FLAT, couponId: `c${sound}${tried}${more.day ?? 0}${more.lie ?? ''}`, day: TODAY, tried, sound, mock: false, ...more })
+const row = (sound: number, tried: number, more: Partial<Practised> = {}): Practised => ({
+  ...FLAT,
+  couponId: `c${sound}${tried}${more.day ?? 0}${more.lie ?? ''}`,
+  day: TODAY,
+  tried,
+  sound,
+  mock: false,
+  ...more,
+})
 const history = (...rows: Practised[]): Practice[] => withPractice(rows)
 const CURVE = startingCurve('restart')
 const now = { before: 10, beforeHere: 10, restDays: 0 }
@@ -24,25 +61,62 @@ describe('the fit', () => {
   })
   it('finds the odds ratio of a two by two table', () => {
     const wide = { mean: 0, deviation: 1e4 }
-    const { mean } = fitLogistic([{ x: [1, 0], tried: 50, sound: 20 }, { x: [1, 1], tried: 60, sound: 45 }], [wide, wide])
-    expect(mean[1]).toBeCloseTo(Math.log((45 / 15) / (20 / 30)), 5)
+    const { mean } = fitLogistic(
+      [
+        { x: [1, 0], tried: 50, sound: 20 },
+        { x: [1, 1], tried: 60, sound: 45 },
+      ],
+      [wide, wide],
+    )
+    expect(mean[1]).toBeCloseTo(Math.log(45 / 15 / (20 / 30)), 5)
   })
-  it('without rows is the prior', () => expect(fitLogistic([], [{ mean: 1, deviation: 2 }])).toEqual({ mean: [1], covariance: [[4]] }))
-  it('says when a row does not fit', () => expect(() => fitLogistic([{ x: [1, 2], tried: 1, sound: 1 }], [{ mean: 0, deviation: 1 }])).toThrow(/Every row has 1/))
+  it('without rows is the prior', () =>
+    expect(fitLogistic([], [{ mean: 1, deviation: 2 }])).toEqual({ mean: [1], covariance: [[4]] }))
+  it('says when a row does not fit', () =>
+    expect(() => fitLogistic([{ x: [1, 2], tried: 1, sound: 1 }], [{ mean: 0, deviation: 1 }])).toThrow(
+      /Every row has 1/,
+    ))
   it('a Cholesky factor gives its matrix back', () => {
-    expect(cholesky([[4, 2], [2, 5]])).toEqual([[2, 0], [1, 2]])
-    expect(() => cholesky([[1, 2], [2, 1]])).toThrow(/not positive/)
+    expect(
+      cholesky([
+        [4, 2],
+        [2, 5],
+      ]),
+    ).toEqual([
+      [2, 0],
+      [1, 2],
+    ])
+    expect(() =>
+      cholesky([
+        [1, 2],
+        [2, 1],
+      ]),
+    ).toThrow(/not positive/)
   })
 })
 
 describe('practice', () => {
   it('counts what went before, here and in all, and the days of rest', () => {
-    const rows = history(row(1, 2, { couponId: 'a', day: 1 }), row(1, 2, { couponId: 'a', day: 1, element: 'start' }), row(2, 2, { couponId: 'b', day: 8, lie: '3G' }), row(2, 2, { couponId: 'c', day: 29 }))
-    expect(rows.map(({ before, beforeHere, restDays }) => [before, beforeHere, restDays])).toEqual([[0, 0, 0], [0, 0, 0], [1, 0, 7], [2, 1, 21]])
+    const rows = history(
+      row(1, 2, { couponId: 'a', day: 1 }),
+      row(1, 2, { couponId: 'a', day: 1, element: 'start' }),
+      row(2, 2, { couponId: 'b', day: 8, lie: '3G' }),
+      row(2, 2, { couponId: 'c', day: 29 }),
+    )
+    expect(rows.map(({ before, beforeHere, restDays }) => [before, beforeHere, restDays])).toEqual([
+      [0, 0, 0],
+      [0, 0, 0],
+      [1, 0, 7],
+      [2, 1, 21],
+    ])
   })
   it('knows lies and ways', () => {
     expect([lieOf('2F'), lieOf('6G'), lieOf('4G')]).toEqual(['2G', 'round the pipe', '4G'])
-    expect([isOtherWay('right to left', 'left to right', 'right'), isOtherWay('right to left', 'left to right', 'left'), isOtherWay('down', 'up', 'right')]).toEqual([true, false, true])
+    expect([
+      isOtherWay('right to left', 'left to right', 'right'),
+      isOtherWay('right to left', 'left to right', 'left'),
+      isOtherWay('down', 'up', 'right'),
+    ]).toEqual([true, false, true])
   })
   it('counts tries of one coupon as fewer, the more there are', () => {
     expect(alike(1)).toBe(1)
@@ -53,28 +127,62 @@ describe('practice', () => {
 describe('skill', () => {
   it('leans on the school where nothing is known, and says how little that is', () => {
     const nothing = skillRate(skillFrom(CURVE, [], TODAY, 60), FLAT, now)
-    const much = skillRate(skillFrom(CURVE, history(...Array.from({ length: 20 }, (_, n) => row(4, 5, { couponId: `c${n}` }))), TODAY, 60), FLAT, { ...now, before: 20, beforeHere: 20 })
+    const much = skillRate(
+      skillFrom(CURVE, history(...Array.from({ length: 20 }, (_, n) => row(4, 5, { couponId: `c${n}` }))), TODAY, 60),
+      FLAT,
+      { ...now, before: 20, beforeHere: 20 },
+    )
     expect(nothing.high - nothing.low).toBeGreaterThan(2 * (much.high - much.low))
     expect(much.rate).toBeGreaterThan(0.7)
     expect(much.rate).toBeLessThan(0.87)
   })
   it('of one lie says something of another, but less', () => {
-    const good = skillFrom(CURVE, history(...Array.from({ length: 12 }, (_, n) => row(5, 5, { couponId: `c${n}` }))), TODAY, 60)
-    const lift = (lie: SkillCell['lie']) => logitOf(good, { ...FLAT, lie }, now).mean - logitOf(skillFrom(CURVE, [], TODAY, 60), { ...FLAT, lie }, now).mean
+    const good = skillFrom(
+      CURVE,
+      history(...Array.from({ length: 12 }, (_, n) => row(5, 5, { couponId: `c${n}` }))),
+      TODAY,
+      60,
+    )
+    const lift = (lie: SkillCell['lie']) =>
+      logitOf(good, { ...FLAT, lie }, now).mean - logitOf(skillFrom(CURVE, [], TODAY, 60), { ...FLAT, lie }, now).mean
     expect(lift('3G')).toBeGreaterThan(0.2)
     expect(lift('1G')).toBeGreaterThan(lift('3G') + 0.1)
   })
   it('recent work counts more, by the half-life; a mock test counts double', () => {
-    const old = (day: number) => skillRate(skillFrom(CURVE, history(row(0, 8, { day: TODAY - 120, couponId: 'x' }), row(8, 8, { day, couponId: 'y' })), TODAY, 60), FLAT, now).rate
+    const old = (day: number) =>
+      skillRate(
+        skillFrom(
+          CURVE,
+          history(row(0, 8, { day: TODAY - 120, couponId: 'x' }), row(8, 8, { day, couponId: 'y' })),
+          TODAY,
+          60,
+        ),
+        FLAT,
+        now,
+      ).rate
     expect(old(TODAY)).toBeGreaterThan(old(TODAY - 110))
-    const mock = (one: boolean) => skillRate(skillFrom(CURVE, history(row(5, 5, { mock: one, couponId: 'x' })), TODAY, 60), FLAT, now).rate
+    const mock = (one: boolean) =>
+      skillRate(skillFrom(CURVE, history(row(5, 5, { mock: one, couponId: 'x' })), TODAY, 60), FLAT, now).rate
     expect(mock(true)).toBeGreaterThan(mock(false))
   })
   it('a sound try more never lowers the rate', () => {
-    fc.assert(fc.property(fc.integer({ min: 0, max: 6 }), fc.integer({ min: 1, max: 12 }), (sound, coupons) => {
-      const of = (n: number) => skillRate(skillFrom(CURVE, history(...Array.from({ length: coupons }, (_, i) => row(n, 7, { couponId: `c${i}` }))), TODAY, 60), FLAT, now).rate
-      expect(of(sound + 1)).toBeGreaterThan(of(sound))
-    }), { numRuns: 20 })
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 6 }), fc.integer({ min: 1, max: 12 }), (sound, coupons) => {
+        const of = (n: number) =>
+          skillRate(
+            skillFrom(
+              CURVE,
+              history(...Array.from({ length: coupons }, (_, i) => row(n, 7, { couponId: `c${i}` }))),
+              TODAY,
+              60,
+            ),
+            FLAT,
+            now,
+          ).rate
+        expect(of(sound + 1)).toBeGreaterThan(of(sound))
+      }),
+      { numRuns: 20 },
+    )
   })
   it('long rest and the other hand cost, as the school’s curve begins', () => {
     const fresh = skillFrom(CURVE, [], TODAY, 60)
@@ -85,7 +193,12 @@ describe('skill', () => {
   it('draws students as the belief says: mean and spread of the logit', () => {
     const skill = skillFrom(CURVE, history(row(3, 5)), TODAY, 60)
     const random = seededRandom(3)
-    const logits = Array.from({ length: 4000 }, () => drawSkill(skill, Array.from({ length: SKILL_OFFSETS }, () => random.normal()))(FLAT, now))
+    const logits = Array.from({ length: 4000 }, () =>
+      drawSkill(
+        skill,
+        Array.from({ length: SKILL_OFFSETS }, () => random.normal()),
+      )(FLAT, now),
+    )
     const mean = logits.reduce((sum, value) => sum + value, 0) / logits.length
     const deviation = Math.sqrt(logits.reduce((sum, value) => sum + (value - mean) ** 2, 0) / logits.length)
     const said = logitOf(skill, FLAT, now)
@@ -96,20 +209,49 @@ describe('skill', () => {
 })
 
 describe('prediction of the next coupon', () => {
-  const plan = (law: CohortPlan['law'], breakDays: number): CohortPlan => ({ students: 24, coupons: 50, law, breakDays })
-  it.each([['power', 0, 11], ['power', 35, 12], ['steps', 0, 13], ['steps', 35, 14]] as const)('%s learners, a break of %d days: better than every simple average, and calibrated', (law, breakDays, seed) => {
-    const scores = predictNext(drawCohort(plan(law, breakDays), seededRandom(seed)), drawCohort(plan(law, breakDays), seededRandom(seed + 500)), 60)
-    for (const other of ['last ten', 'cohort', 'cumulative'] as const) expect(scores.skill.brier, other).toBeLessThan(scores[other].brier - 0.003)
-    expect(scores.skill.slope).toBeGreaterThan(0.9)
-    expect(scores.skill.slope).toBeLessThan(1.1)
+  const plan = (law: CohortPlan['law'], breakDays: number): CohortPlan => ({
+    students: 24,
+    coupons: 50,
+    law,
+    breakDays,
   })
+  it.each([
+    ['power', 0, 11],
+    ['power', 35, 12],
+    ['steps', 0, 13],
+    ['steps', 35, 14],
+  ] as const)(
+    '%s learners, a break of %d days: better than every simple average, and calibrated',
+    (law, breakDays, seed) => {
+      const scores = predictNext(
+        drawCohort(plan(law, breakDays), seededRandom(seed)),
+        drawCohort(plan(law, breakDays), seededRandom(seed + 500)),
+        60,
+      )
+      for (const other of ['last ten', 'cohort', 'cumulative'] as const)
+        expect(scores.skill.brier, other).toBeLessThan(scores[other].brier - 0.003)
+      expect(scores.skill.slope).toBeGreaterThan(0.9)
+      expect(scores.skill.slope).toBeLessThan(1.1)
+    },
+  )
   it('scores by hand: certain and right, certain and wrong, and a coin', () => {
-    expect(score([{ p: 0.9, tried: 1, sound: 1 }, { p: 0.9, tried: 1, sound: 0 }]).brier).toBeCloseTo((0.01 + 0.81) / 2, 12)
-    expect(score([{ p: 0.5, tried: 4, sound: 2 }, { p: 0.6, tried: 5, sound: 3 }]).brier).toBeCloseTo((4 * 0.25 + 5 * 0.24) / 9, 12)
+    expect(
+      score([
+        { p: 0.9, tried: 1, sound: 1 },
+        { p: 0.9, tried: 1, sound: 0 },
+      ]).brier,
+    ).toBeCloseTo((0.01 + 0.81) / 2, 12)
+    expect(
+      score([
+        { p: 0.5, tried: 4, sound: 2 },
+        { p: 0.6, tried: 5, sound: 3 },
+      ]).brier,
+    ).toBeCloseTo((4 * 0.25 + 5 * 0.24) / 9, 12)
   })
   it('a school’s curve shows what practice does, and knows how far its students differ', () => {
     const curve = fitSchoolCurve('restart', drawCohort(plan('power', 0), seededRandom(5)).map(withPractice))
-    const at = (before: number) => skillRate(skillFrom(curve, [], TODAY, 60), FLAT, { before, beforeHere: before, restDays: 0 }).rate
+    const at = (before: number) =>
+      skillRate(skillFrom(curve, [], TODAY, 60), FLAT, { before, beforeHere: before, restDays: 0 }).rate
     expect(at(12)).toBeGreaterThan(at(0) + 0.1)
     expect(curve.coupons).toBe(24 * 50)
     expect(curve.spread).toBeGreaterThan(0.2)

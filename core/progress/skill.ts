@@ -2,7 +2,10 @@ import { cholesky, fitLogistic, logistic, type LogisticBelief } from './logistic
 import { LIES, type Practice, type SkillCell } from './practice'
 import { alike, features, type SchoolCurve, type When } from './schoolCurve'
 
-/** One student's skill at one element: how far off the school's curve, in all, as the pool lies, and in how fast it is learned. */
+/**
+ * One student's skill at one element: how far off the school's curve, in all, as the pool lies, and in how fast it
+ * is learned.
+ */
 export interface Skill {
   readonly curve: SchoolCurve
   readonly belief: LogisticBelief
@@ -19,14 +22,22 @@ export interface SkillRate {
 
 /** How much a mock test counts against a practice coupon. Common practice. */
 const MOCK_COUNTS = 2
-/** How far one lie may be off a student's own level, and how far learning may be faster or slower, logit. Held-out prediction is nearly flat from 0.2 to 0.35, and from 0.1 to 0.35. */
+/**
+ * How far one lie may be off a student's own level, and how far learning may be faster or slower, logit. Held-out
+ * prediction is nearly flat from 0.2 to 0.35, and from 0.1 to 0.35.
+ */
 const BY_LIE = 0.25
 const BY_PACE = 0.15
 
-const offsets = (cell: SkillCell, when: When): number[] => [1, ...LIES.map(lie => (cell.lie === lie ? 1 : 0)), Math.log1p(when.beforeHere)]
+const offsets = (cell: SkillCell, when: When): number[] => [
+  1,
+  ...LIES.map(lie => (cell.lie === lie ? 1 : 0)),
+  Math.log1p(when.beforeHere),
+]
 
 /**
- * A student's skill at an element, from everything tried of it: recent work counts more, a mock test counts double, and where there is little to go by
+ * A student's skill at an element, from everything tried of it: recent work counts more, a mock test counts double,
+ * and where there is little to go by
  * it leans on the student's other work and on the school.
  * Model: logistic regression with normal offsets around the school's curve (empirical Bayes), posterior by Laplace.
  * @param rows of this student and element
@@ -35,21 +46,40 @@ const offsets = (cell: SkillCell, when: When): number[] => [1, ...LIES.map(lie =
  * @example skillFrom(startingCurve('restart'), [], today, 60).belief.mean[0] // 0: nothing is known of this student
  */
 export function skillFrom(curve: SchoolCurve, rows: readonly Practice[], today: number, halfLifeDays: number): Skill {
-  const prior = [{ mean: 0, deviation: curve.spread }, ...LIES.map(() => ({ mean: 0, deviation: BY_LIE })), { mean: 0, deviation: BY_PACE }]
+  const prior = [
+    { mean: 0, deviation: curve.spread },
+    ...LIES.map(() => ({ mean: 0, deviation: BY_LIE })),
+    { mean: 0, deviation: BY_PACE },
+  ]
   // What the school's curve says enters as a coefficient that is held at one.
-  const belief = fitLogistic(rows.map((row) => {
-    const weight = alike(row.tried) * 0.5 ** (Math.max(0, today - row.day) / halfLifeDays) * (row.mock ? MOCK_COUNTS : 1)
-    return { x: [...offsets(row, row), fromCurve(curve, row, row)], tried: row.tried * weight, sound: row.sound * weight }
-  }), [...prior, { mean: 1, deviation: 1e-6 }])
+  const belief = fitLogistic(
+    rows.map(row => {
+      const weight =
+        alike(row.tried) * 0.5 ** (Math.max(0, today - row.day) / halfLifeDays) * (row.mock ? MOCK_COUNTS : 1)
+      return {
+        x: [...offsets(row, row), fromCurve(curve, row, row)],
+        tried: row.tried * weight,
+        sound: row.sound * weight,
+      }
+    }),
+    [...prior, { mean: 1, deviation: 1e-6 }],
+  )
   const size = prior.length
-  return { curve, coupons: rows.length, belief: { mean: belief.mean.slice(0, size), covariance: belief.covariance.slice(0, size).map(row => row.slice(0, size)) } }
+  return {
+    curve,
+    coupons: rows.length,
+    belief: {
+      mean: belief.mean.slice(0, size),
+      covariance: belief.covariance.slice(0, size).map(row => row.slice(0, size)),
+    },
+  }
 }
 
 const dot = (a: readonly number[], b: readonly number[]) => a.reduce((sum, value, i) => sum + value * b[i]!, 0)
 const fromCurve = (curve: SchoolCurve, cell: SkillCell, when: When) => dot(features(cell, when), curve.weights)
 
 /** Where a cell stands on the logit scale: mean and standard deviation. */
-export function logitOf({ curve, belief }: Skill, cell: SkillCell, when: When): { mean: number, deviation: number } {
+export function logitOf({ curve, belief }: Skill, cell: SkillCell, when: When): { mean: number; deviation: number } {
   const x = offsets(cell, when)
   const variance = x.reduce((sum, a, i) => sum + a * dot(x, belief.covariance[i]!), 0)
   return { mean: fromCurve(curve, cell, when) + dot(x, belief.mean), deviation: Math.sqrt(Math.max(0, variance)) }
@@ -58,22 +88,33 @@ export function logitOf({ curve, belief }: Skill, cell: SkillCell, when: When): 
 /**
  * The rate of sound tries in a cell, with its 95 % interval: what the next coupon is expected to bring.
  * The mean over the logit's normal is taken by the usual probit approximation (MacKay 1992).
- * @example skillRate(skill, { element: 'restart', lie: '3G', … }, { before: 40, beforeHere: 6, restDays: 2 }) // { rate: 0.71, low: 0.55, high: 0.83 }
+ * @example skillRate(skill, { element: 'restart', lie: '3G', … }, { before: 40, beforeHere: 6, restDays: 2 }) // {
+ *   rate: 0.71, low: 0.55, high: 0.83 }
  */
 export function skillRate(skill: Skill, cell: SkillCell, when: When): SkillRate {
   const { mean, deviation } = logitOf(skill, cell, when)
   const reach = 1.959964 * deviation
-  return { rate: logistic(mean / Math.sqrt(1 + (Math.PI * deviation ** 2) / 8)), low: logistic(mean - reach), high: logistic(mean + reach) }
+  return {
+    rate: logistic(mean / Math.sqrt(1 + (Math.PI * deviation ** 2) / 8)),
+    low: logistic(mean - reach),
+    high: logistic(mean + reach),
+  }
 }
 
 /**
- * Draws a student: one set of offsets that the evidence allows. Rates of different lies drawn from it go together as they do in the student.
+ * Draws a student: one set of offsets that the evidence allows. Rates of different lies drawn from it go together
+ * as they do in the student.
  * @param normals as many standard normal draws as there are offsets
  * @returns the logit of a cell for the student drawn
  */
-export function drawSkill({ curve, belief }: Skill, normals: readonly number[]): (cell: SkillCell, when: When) => number {
+export function drawSkill(
+  { curve, belief }: Skill,
+  normals: readonly number[],
+): (cell: SkillCell, when: When) => number {
   const lower = cholesky(belief.covariance)
-  const drawn = belief.mean.map((mean, i) => mean + lower[i]!.reduce((sum, value, j) => sum + value * (normals[j] ?? 0), 0))
+  const drawn = belief.mean.map(
+    (mean, i) => mean + lower[i]!.reduce((sum, value, j) => sum + value * (normals[j] ?? 0), 0),
+  )
   return (cell, when) => fromCurve(curve, cell, when) + dot(offsets(cell, when), drawn)
 }
 

@@ -5,38 +5,52 @@ import { startingCurve, type SchoolCurve, type When } from './schoolCurve'
 import { skillFrom, skillRate, type Skill } from './skill'
 
 /** The elements that skill is kept of: all but what is judged once a coupon. */
-export const SKILL_ELEMENTS: readonly ElementId[] = ELEMENTS.filter(element => element.counted !== 'coupon').map(element => element.id)
+export const SKILL_ELEMENTS: readonly ElementId[] = ELEMENTS.filter(element => element.counted !== 'coupon').map(
+  element => element.id,
+)
 
 /** The school's curves, by element. */
 export type SchoolCurves = Readonly<Partial<Record<ElementId, SchoolCurve>>>
 
-/** Where one student stands: what is believed of each element, and how much was practised. All that predictions are made from. */
+/**
+ * Where one student stands: what is believed of each element, and how much was practised. All that predictions are
+ * made from.
+ */
 export interface Standing {
-  readonly beliefs: Readonly<Partial<Record<ElementId, { readonly belief: LogisticBelief, readonly coupons: number }>>>
+  readonly beliefs: Readonly<Partial<Record<ElementId, { readonly belief: LogisticBelief; readonly coupons: number }>>>
   readonly coupons: number
   readonly here: Readonly<Record<Lie, number>>
   /** Last class day, days since 1970 began; null before the first. */
   readonly lastDay: number | null
-  /** How much better the work is than three weeks before, as the mean change of the rates where the last coupon was run. */
+  /**
+   * How much better the work is than three weeks before, as the mean change of the rates where the last coupon was
+   * run.
+   */
   readonly improved: number
   /** Tries that were not sound, and how many of them were poor rather than workable. */
-  readonly unsound: { readonly tries: number, readonly poor: number }
+  readonly unsound: { readonly tries: number; readonly poor: number }
 }
 
 const THREE_WEEKS = 21
 
 /**
- * Where a student stands after some practice. Days count back from the last class, so that a holiday does not wear the evidence down: rest is in the school's curve.
+ * Where a student stands after some practice. Days count back from the last class, so that a holiday does not wear
+ * the evidence down: rest is in the school's curve.
  * @param rows of one student, oldest first
  * @example standingOf({}, [], 60).coupons // 0
  */
 export function standingOf(curves: SchoolCurves, rows: readonly Practice[], halfLifeDays: number): Standing {
   const last = rows.at(-1)
-  const here = Object.fromEntries(LIES.map(lie => [lie, new Set(rows.filter(row => row.lie === lie).map(row => row.couponId)).size])) as Record<Lie, number>
+  const here = Object.fromEntries(
+    LIES.map(lie => [lie, new Set(rows.filter(row => row.lie === lie).map(row => row.couponId)).size]),
+  ) as Record<Lie, number>
   const skills = skillsFrom(curves, rows, last?.day ?? 0, halfLifeDays)
   const standing = {
     beliefs: Object.fromEntries([...skills].map(([element, { belief, coupons }]) => [element, { belief, coupons }])),
-    coupons: new Set(rows.map(row => row.couponId)).size, here, lastDay: last?.day ?? null, unsound: unsoundOf(rows),
+    coupons: new Set(rows.map(row => row.couponId)).size,
+    here,
+    lastDay: last?.day ?? null,
+    unsound: unsoundOf(rows),
   }
   return { ...standing, improved: last ? improvement(curves, skills, rows, last, halfLifeDays) : 0 }
 }
@@ -47,17 +61,31 @@ function unsoundOf(rows: readonly Practice[]): Standing['unsound'] {
   return { tries, poor: tries - counted.reduce((sum, row) => sum + (row.workable ?? 0), 0) }
 }
 
-function skillsFrom(curves: SchoolCurves, rows: readonly Practice[], today: number, halfLifeDays: number): Map<ElementId, Skill> {
-  return new Map(SKILL_ELEMENTS.flatMap((element) => {
-    const own = rows.filter(row => row.element === element)
-    return own.length === 0 ? [] : [[element, skillFrom(curveOf(curves, element), own, today, halfLifeDays)] as const]
-  }))
+function skillsFrom(
+  curves: SchoolCurves,
+  rows: readonly Practice[],
+  today: number,
+  halfLifeDays: number,
+): Map<ElementId, Skill> {
+  return new Map(
+    SKILL_ELEMENTS.flatMap(element => {
+      const own = rows.filter(row => row.element === element)
+      return own.length === 0 ? [] : [[element, skillFrom(curveOf(curves, element), own, today, halfLifeDays)] as const]
+    }),
+  )
 }
 
 /** The school's curve of an element, or the one a school starts with. */
-export const curveOf = (curves: SchoolCurves, element: ElementId): SchoolCurve => curves[element] ?? startingCurve(element)
+export const curveOf = (curves: SchoolCurves, element: ElementId): SchoolCurve =>
+  curves[element] ?? startingCurve(element)
 
-function improvement(curves: SchoolCurves, now: ReadonlyMap<ElementId, Skill>, rows: readonly Practice[], last: Practice, halfLifeDays: number): number {
+function improvement(
+  curves: SchoolCurves,
+  now: ReadonlyMap<ElementId, Skill>,
+  rows: readonly Practice[],
+  last: Practice,
+  halfLifeDays: number,
+): number {
   const past = rows.filter(row => row.day <= last.day - THREE_WEEKS)
   const then = past.at(-1)
   if (!then) return 0
@@ -65,7 +93,15 @@ function improvement(curves: SchoolCurves, now: ReadonlyMap<ElementId, Skill>, r
   const changes = [...before].flatMap(([element, skill]) => {
     const current = now.get(element)
     const cell = { ...last, element }
-    return current ? [skillRate(current, cell, last).rate - skillRate(skill, cell, { ...then, beforeHere: past.filter(row => row.lie === last.lie && row.element === element).length }).rate] : []
+    return current
+      ? [
+          skillRate(current, cell, last).rate -
+            skillRate(skill, cell, {
+              ...then,
+              beforeHere: past.filter(row => row.lie === last.lie && row.element === element).length,
+            }).rate,
+        ]
+      : []
   })
   return changes.length === 0 ? 0 : changes.reduce((sum, change) => sum + change, 0) / changes.length
 }
@@ -78,8 +114,11 @@ export function skillOf({ beliefs }: Standing, curves: SchoolCurves, element: El
 }
 
 /** What will have been practised when a student welds again on a day. @param today days since 1970 began */
-export const whenNext = ({ coupons, here, lastDay }: Standing, lie: Lie, today: number): When =>
-  ({ before: coupons, beforeHere: here[lie], restDays: lastDay === null ? 0 : Math.max(0, today - lastDay) })
+export const whenNext = ({ coupons, here, lastDay }: Standing, lie: Lie, today: number): When => ({
+  before: coupons,
+  beforeHere: here[lie],
+  restDays: lastDay === null ? 0 : Math.max(0, today - lastDay),
+})
 
 /** A local date as days since 1970 began. @example dayNumber('1970-01-02') // 1 */
 export const dayNumber = (classDay: string): number => Math.round(Date.parse(`${classDay}T00:00:00Z`) / 86_400_000)

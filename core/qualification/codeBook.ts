@@ -68,9 +68,21 @@ export interface FillerRow extends Clause {
 export type BendKind = 'face' | 'root' | 'side'
 export const BEND_KINDS: readonly BendKind[] = ['face', 'root', 'side']
 export type SpecimenKind = BendKind | 'nick-break' | 'tensile' | 'fillet break' | 'macro' | 'radiograph'
-export const SPECIMEN_KINDS: readonly SpecimenKind[] = ['face', 'root', 'side', 'nick-break', 'tensile', 'fillet break', 'macro', 'radiograph']
+export const SPECIMEN_KINDS: readonly SpecimenKind[] = [
+  'face',
+  'root',
+  'side',
+  'nick-break',
+  'tensile',
+  'fillet break',
+  'macro',
+  'radiograph',
+]
 
-/** What is cut from a test: the first row that fits holds. `round` says whether the pipe was fixed and welded all the way round (5G, 6G). */
+/**
+ * What is cut from a test: the first row that fits holds. `round` says whether the pipe was fixed and welded all
+ * the way round (5G, 6G).
+ */
 export interface SpecimenRow extends Clause {
   readonly form: TestForm | 'any'
   readonly weld: TestWeld
@@ -98,7 +110,10 @@ export interface BendRule extends Clause {
   readonly sum: Printed | null
   readonly counted: Printed
   readonly countedReached: boolean
-  /** Longest opening at a corner that shows neither slag nor lack of fusion, and whether one of just that length passes; null where it is not counted at all. */
+  /**
+   * Longest opening at a corner that shows neither slag nor lack of fusion, and whether one of just that length
+   * passes; null where it is not counted at all.
+   */
   readonly corner: Printed | null
   readonly cornerReached: boolean
   readonly cornerBeyond: 'fails' | 'another specimen'
@@ -132,7 +147,8 @@ export interface ContinuityRule extends Clause {
 }
 
 /**
- * One family's rules for tests of welders, as data: shipped from memory of the published code, or a school's copy, held against its own.
+ * One family's rules for tests of welders, as data: shipped from memory of the published code, or a school's copy,
+ * held against its own.
  * The code in force and the qualified inspector decide.
  */
 export interface CodeBook {
@@ -152,8 +168,8 @@ export interface CodeBook {
   readonly thicknessOf: 'coupon' | 'deposit'
   readonly thickness: readonly RangeRow[]
   readonly diameters: readonly RangeRow[]
-  readonly fillers: { readonly grouping: FillerGrouping, readonly rows: readonly FillerRow[] }
-  readonly backing: Clause & { readonly with: string, readonly without: string }
+  readonly fillers: { readonly grouping: FillerGrouping; readonly rows: readonly FillerRow[] }
+  readonly backing: Clause & { readonly with: string; readonly without: string }
   readonly progression: Clause & { readonly says: string }
   readonly specimens: readonly SpecimenRow[]
   readonly strips: readonly StripRow[]

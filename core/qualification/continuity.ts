@@ -5,7 +5,8 @@ import type { CodeBook, ContinuityRule } from './codeBook'
 const iso = (date: Date) => formatISO(date, { representation: 'date' })
 
 /**
- * The last day on which a qualification still stands without another use: so many calendar months on, the same day or the month's last;
+ * The last day on which a qualification still stands without another use: so many calendar months on, the same day
+ * or the month's last;
  * with "or more" a day sooner.
  * @param lastUsed local date, ISO 8601
  * @example keptUntil(STRUCTURAL.continuity, '2026-08-31') // '2027-02-28'
@@ -15,8 +16,12 @@ export function keptUntil({ months, orMore }: Pick<ContinuityRule, 'months' | 'o
   return iso(orMore ? addDays(end, -1) : end)
 }
 
-/** Days from one local date to another; less than 0 when it is past. Calendar days are counted, whatever the clock does. */
-export const daysUntil = (today: string, day: string): number => differenceInCalendarDays(parseISO(day), parseISO(today))
+/**
+ * Days from one local date to another; less than 0 when it is past. Calendar days are counted, whatever the clock
+ * does.
+ */
+export const daysUntil = (today: string, day: string): number =>
+  differenceInCalendarDays(parseISO(day), parseISO(today))
 
 /** A process used under a witness, or its use confirmed by whoever answers for the welder. Local date. */
 export interface ProcessUse {
@@ -47,26 +52,49 @@ export interface Continuity {
 }
 
 /**
- * How a student's qualifications stand today, one row a process and family. A use or a passed test within the time keeps what was there alive; one after it
+ * How a student's qualifications stand today, one row a process and family. A use or a passed test within the time
+ * keeps what was there alive; one after it
  * lapsed does not bring it back, a passed test does. Where the book wants a confirmation, use alone keeps nothing.
  * @param today local date, ISO 8601
- * @example continuityOf([{ book: STRUCTURAL, processes: ['SMAW'], testDay: '2026-03-15' }], [], '2026-10-01')[0].lapsedOn // '2026-09-16'
+ * @example continuityOf([{ book: STRUCTURAL, processes: ['SMAW'], testDay: '2026-03-15' }], [],
+ *   '2026-10-01')[0].lapsedOn // '2026-09-16'
  */
 export function continuityOf(tests: readonly PassedTest[], uses: readonly ProcessUse[], today: string): Continuity[] {
-  const keys = new Map(tests.flatMap(test => test.processes.map(process => [`${test.book.family} ${process}`, { family: test.book.family, process }] as const)))
-  return [...keys.values()].map(({ family, process }) => {
-    const own = tests.filter(test => test.book.family === family && test.processes.includes(process) && test.testDay <= today).sort((a, b) => a.testDay.localeCompare(b.testDay))
-    return standing(own, uses.filter(use => use.process === process && use.usedOn <= today), process, today)
-  }).filter(row => row !== null)
+  const keys = new Map(
+    tests.flatMap(test =>
+      test.processes.map(process => [`${test.book.family} ${process}`, { family: test.book.family, process }] as const),
+    ),
+  )
+  return [...keys.values()]
+    .map(({ family, process }) => {
+      const own = tests
+        .filter(test => test.book.family === family && test.processes.includes(process) && test.testDay <= today)
+        .sort((a, b) => a.testDay.localeCompare(b.testDay))
+      return standing(
+        own,
+        uses.filter(use => use.process === process && use.usedOn <= today),
+        process,
+        today,
+      )
+    })
+    .filter(row => row !== null)
 }
 
-function standing(tests: readonly PassedTest[], uses: readonly ProcessUse[], process: Process, today: string): Continuity | null {
+function standing(
+  tests: readonly PassedTest[],
+  uses: readonly ProcessUse[],
+  process: Process,
+  today: string,
+): Continuity | null {
   const newest = tests.at(-1)
   if (!newest) return null
   const { continuity } = newest.book
   const counting = uses.filter(use => !continuity.confirmed || use.kind === 'confirmed').map(use => use.usedOn)
   let [testedOn, lastUsed, lapsed] = [tests[0]!.testDay, tests[0]!.testDay, false]
-  const events = [...tests.slice(1).map(test => ({ day: test.testDay, test: true })), ...counting.map(day => ({ day, test: false }))].sort((a, b) => a.day.localeCompare(b.day))
+  const events = [
+    ...tests.slice(1).map(test => ({ day: test.testDay, test: true })),
+    ...counting.map(day => ({ day, test: false })),
+  ].sort((a, b) => a.day.localeCompare(b.day))
   for (const { day, test } of events.filter(event => event.day >= lastUsed)) {
     if (day > endOf(continuity, testedOn, lastUsed)) lapsed = true
     if (test) [testedOn, lapsed] = [day, false]
@@ -74,7 +102,15 @@ function standing(tests: readonly PassedTest[], uses: readonly ProcessUse[], pro
   }
   const lastDay = endOf(continuity, testedOn, lastUsed)
   const againBy = continuity.again === null ? null : iso(addYears(parseISO(testedOn), continuity.again))
-  return { book: newest.book, process, testedOn, lastUsed, lastDay, againBy, lapsedOn: lapsed || lastDay < today ? iso(addDays(parseISO(lastDay), 1)) : null }
+  return {
+    book: newest.book,
+    process,
+    testedOn,
+    lastUsed,
+    lastDay,
+    againBy,
+    lapsedOn: lapsed || lastDay < today ? iso(addDays(parseISO(lastDay), 1)) : null,
+  }
 }
 
 /** The sooner of the last day by use, and the day by which it is tested again. */
@@ -86,4 +122,6 @@ function endOf(rule: ContinuityRule, testedOn: string, lastUsed: string): string
 
 /** What lapses within so many days from today, soonest first; what has lapsed is not among them. */
 export const lapsing = (rows: readonly Continuity[], today: string, days: number): Continuity[] =>
-  rows.filter(row => row.lapsedOn === null && daysUntil(today, row.lastDay) <= days).sort((a, b) => a.lastDay.localeCompare(b.lastDay))
+  rows
+    .filter(row => row.lapsedOn === null && daysUntil(today, row.lastDay) <= days)
+    .sort((a, b) => a.lastDay.localeCompare(b.lastDay))

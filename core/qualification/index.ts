@@ -1,6 +1,8 @@
 /**
- * Tests as data, by code book: what a test qualifies, its pieces and specimens and when they fail, retests, and the dates that keep it alive.
- * All from memory of the published codes, each line with its clause: the code in force and the qualified inspector decide.
+ * Tests as data, by code book: what a test qualifies, its pieces and specimens and when they fail, retests, and the
+ * dates that keep it alive.
+ * All from memory of the published codes, each line with its clause: the code in force and the qualified inspector
+ * decide.
  */
 export * from './codeBook'
 export * from './shippedBooks'

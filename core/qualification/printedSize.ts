@@ -1,6 +1,9 @@
 import { formatFraction, inches, MM_PER_INCH, round, type LengthUnit } from '../units'
 
-/** A limit as a code prints it, in inches and in millimetres: rounded apart, and never one worked out from the other. */
+/**
+ * A limit as a code prints it, in inches and in millimetres: rounded apart, and never one worked out from the
+ * other.
+ */
 export interface Printed {
   readonly in: number
   readonly mm: number
@@ -20,8 +23,11 @@ export interface SizeTest {
   readonly upTo?: Printed
 }
 
-/** An end of a qualified range: a printed size, so many times the test's own, or the greater of the two; null is no limit. */
-export type Bound = null | { readonly size?: Printed, readonly times?: number }
+/**
+ * An end of a qualified range: a printed size, so many times the test's own, or the greater of the two; null is no
+ * limit.
+ */
+export type Bound = null | { readonly size?: Printed; readonly times?: number }
 
 /** From a least to a most, in one unit; no least or no most is `null`. */
 export interface SizeRange {
@@ -47,14 +53,24 @@ export const isUnder = (size: Size, limit: Printed): boolean => size.value < lim
 /** Whether a size is one that a row is of. A plate has no diameter (null): only a row that asks for none is of it. */
 export function meets(size: Size | null, { from, over, below, upTo }: SizeTest): boolean {
   if (size === null) return !from && !over && !below && !upTo
-  return !(from && isUnder(size, from)) && !(over && !isOver(size, over)) && !(below && !isUnder(size, below)) && !(upTo && isOver(size, upTo))
+  return (
+    !(from && isUnder(size, from)) &&
+    !(over && !isOver(size, over)) &&
+    !(below && !isUnder(size, below)) &&
+    !(upTo && isOver(size, upTo))
+  )
 }
 
-/** What a bound comes to for a test of some size. @example boundFor({ times: 0.5, size: printed(4, 100) }, { unit: 'in', value: 6.625 }) // 4 */
-export const boundFor = (bound: Bound, own: Size): number | null => (bound === null ? null : Math.max(bound.size?.[own.unit] ?? 0, (bound.times ?? 0) * own.value))
+/**
+ * What a bound comes to for a test of some size. @example boundFor({ times: 0.5, size: printed(4, 100) }, { unit:
+ * 'in', value: 6.625 }) // 4
+ */
+export const boundFor = (bound: Bound, own: Size): number | null =>
+  bound === null ? null : Math.max(bound.size?.[own.unit] ?? 0, (bound.times ?? 0) * own.value)
 
 /** Whether a size lies in a range, ends included. */
-export const isWithin = ({ value }: Size, { least, most }: SizeRange): boolean => (least === null || value >= least - CLOSE) && (most === null || value <= most + CLOSE)
+export const isWithin = ({ value }: Size, { least, most }: SizeRange): boolean =>
+  (least === null || value >= least - CLOSE) && (most === null || value <= most + CLOSE)
 
 /** A size in words: inches by a 64th where it is one, else by thousandths. @example saySize(0.125, 'in') // '1/8' */
 export function saySize(value: number, unit: LengthUnit): string {

@@ -17,5 +17,10 @@ export function diameterQualified(book: CodeBook, test: TestTaken): QualifiedDia
   const outside = outsideIn(book, test)
   const row = rowFor(book.diameters, test, outside, outside, Infinity)
   if (!row) return { range: null, says: 'no such test', clause: '', remembered: 'sure' }
-  return { range: rangeBy(row, outside ?? { unit: unitFor(book, test), value: 0 }), says: row.says, clause: row.clause, remembered: row.remembered }
+  return {
+    range: rangeBy(row, outside ?? { unit: unitFor(book, test), value: 0 }),
+    says: row.says,
+    clause: row.clause,
+    remembered: row.remembered,
+  }
 }

@@ -10,7 +10,13 @@ export interface QualifiedFillers extends Clause {
 }
 
 /** ISO coverings: cellulosic C, basic B, all else the rutile and acid group R; bare wire S. */
-const COVERINGS: Readonly<Record<RodFamily, string>> = { 'low hydrogen': 'B', 'cellulosic': 'C', 'rutile': 'R', 'high deposition': 'R', 'GTAW wire': 'S' }
+const COVERINGS: Readonly<Record<RodFamily, string>> = {
+  'low hydrogen': 'B',
+  'cellulosic': 'C',
+  'rutile': 'R',
+  'high deposition': 'R',
+  'GTAW wire': 'S',
+}
 
 /**
  * The group that a filler is of.
@@ -20,9 +26,14 @@ const COVERINGS: Readonly<Record<RodFamily, string>> = { 'low hydrogen': 'B', 'c
 export function fillerGroup(grouping: FillerGrouping, classification: string): string {
   const wire = processOf(classification) === 'GTAW'
   switch (grouping) {
-    case 'F-number': return wire ? 'F6' : `F${electrodeOf(classification).fNumber}`
-    case 'covering': return wire ? 'S' : COVERINGS[electrodeOf(classification).family]
-    case 'pipeline group': return wire ? 'wire' : ({ 3: 'group 1', 4: 'group 3' } as Record<number, string>)[electrodeOf(classification).fNumber] ?? 'none'
+    case 'F-number':
+      return wire ? 'F6' : `F${electrodeOf(classification).fNumber}`
+    case 'covering':
+      return wire ? 'S' : COVERINGS[electrodeOf(classification).family]
+    case 'pipeline group':
+      return wire
+        ? 'wire'
+        : (({ 3: 'group 1', 4: 'group 3' } as Record<number, string>)[electrodeOf(classification).fNumber] ?? 'none')
   }
 }
 
@@ -33,14 +44,23 @@ const ALL_FILLERS = [...ELECTRODES, ...FILLER_RODS].map(row => row.classificatio
  * @example fillersQualified(PRESSURE, openRootWithE6010AndE7018).openRoot // ['E6010', 'E6011']
  */
 export function fillersQualified({ fillers: { grouping, rows } }: CodeBook, test: TestTaken): QualifiedFillers {
-  const used = test.fillers.map(filler => ({ group: fillerGroup(grouping, filler.classification), backing: filler.root && !test.backing ? 'without' as const : 'with' as const }))
-  const found = used.flatMap(({ group, backing }) => rows.find(row => row.tested === group && (row.backing === 'any' || row.backing === backing)) ?? [])
-  const of = (groups: readonly string[]) => ALL_FILLERS.filter(classification => groups.includes(fillerGroup(grouping, classification)))
+  const used = test.fillers.map(filler => ({
+    group: fillerGroup(grouping, filler.classification),
+    backing: filler.root && !test.backing ? ('without' as const) : ('with' as const),
+  }))
+  const found = used.flatMap(
+    ({ group, backing }) =>
+      rows.find(row => row.tested === group && (row.backing === 'any' || row.backing === backing)) ?? [],
+  )
+  const of = (groups: readonly string[]) =>
+    ALL_FILLERS.filter(classification => groups.includes(fillerGroup(grouping, classification)))
   const groups = [...new Set(found.flatMap(row => row.withBacking))].sort().reverse()
   const [first] = found
   return {
     groups: groups.length > 0 ? groups.join(', ') : 'none of this book',
-    withBacking: of(groups), openRoot: test.backing || test.weld === 'fillet' ? [] : of(found.flatMap(row => row.openRoot)),
-    clause: first?.clause ?? '', remembered: first?.remembered ?? 'check before it decides',
+    withBacking: of(groups),
+    openRoot: test.backing || test.weld === 'fillet' ? [] : of(found.flatMap(row => row.openRoot)),
+    clause: first?.clause ?? '',
+    remembered: first?.remembered ?? 'check before it decides',
   }
 }

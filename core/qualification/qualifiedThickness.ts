@@ -12,13 +12,29 @@ export interface QualifiedThickness extends Clause {
 }
 
 /** The first row that is of a test's form, weld, size, diameter and layers. */
-export function rowFor(rows: readonly RangeRow[], test: TestTaken, own: Size | null, outside: Size | null, layers: number): RangeRow | undefined {
-  return rows.find(row => (row.form === 'any' || row.form === test.form) && (row.weld === 'any' || row.weld === test.weld)
-    && meets(own, row.when) && meets(outside, row.outside) && layers >= row.layers)
+export function rowFor(
+  rows: readonly RangeRow[],
+  test: TestTaken,
+  own: Size | null,
+  outside: Size | null,
+  layers: number,
+): RangeRow | undefined {
+  return rows.find(
+    row =>
+      (row.form === 'any' || row.form === test.form) &&
+      (row.weld === 'any' || row.weld === test.weld) &&
+      meets(own, row.when) &&
+      meets(outside, row.outside) &&
+      layers >= row.layers,
+  )
 }
 
 /** The range that a row comes to for a size. */
-export const rangeBy = ({ least, most }: RangeRow, own: Size): SizeRange => ({ unit: own.unit, least: boundFor(least, own), most: boundFor(most, own) })
+export const rangeBy = ({ least, most }: RangeRow, own: Size): SizeRange => ({
+  unit: own.unit,
+  least: boundFor(least, own),
+  most: boundFor(most, own),
+})
 
 /**
  * The thickness that a test qualifies, by the coupon or by what each filler deposited, as the book goes.
@@ -27,19 +43,28 @@ export const rangeBy = ({ least, most }: RangeRow, own: Size): SizeRange => ({ u
  */
 export function thicknessQualified(book: CodeBook, test: TestTaken): QualifiedThickness[] {
   const outside = outsideIn(book, test)
-  const qualified = (own: Size, layers: number, of: QualifiedThickness['of'], filler: string | null): QualifiedThickness => {
+  const qualified = (
+    own: Size,
+    layers: number,
+    of: QualifiedThickness['of'],
+    filler: string | null,
+  ): QualifiedThickness => {
     const row = rowFor(book.thickness, test, own, outside, layers)
     if (!row) throw new RangeError(`${book.name} has no standard test of this thickness${leastOf(book, test)}`)
     return { of, filler, range: rangeBy(row, own), says: row.says, clause: row.clause, remembered: row.remembered }
   }
   if (test.weld === 'fillet') return [qualified(thicknessIn(book, test), Infinity, 'fillet material', null)]
   if (book.thicknessOf === 'coupon') return [qualified(thicknessIn(book, test), Infinity, 'groove', null)]
-  return test.fillers.map(({ classification, depositMm, layers }) => qualified(sizeIn(depositMm, unitFor(book, test)), layers, 'deposit', classification))
+  return test.fillers.map(({ classification, depositMm, layers }) =>
+    qualified(sizeIn(depositMm, unitFor(book, test)), layers, 'deposit', classification),
+  )
 }
 
 /** The thinnest coupon that a book has a row for, for whoever brought a thinner one. */
 function leastOf(book: CodeBook, test: TestTaken): string {
-  const froms = book.thickness.filter(row => (row.form === 'any' || row.form === test.form) && row.weld !== 'fillet').flatMap(row => row.when.from ?? [])
+  const froms = book.thickness
+    .filter(row => (row.form === 'any' || row.form === test.form) && row.weld !== 'fillet')
+    .flatMap(row => row.when.from ?? [])
   const least = froms.sort((a, b) => a.mm - b.mm)[0]
   return least ? `: ${sayPrinted(least, unitFor(book, test))} or more is wanted` : ''
 }

@@ -4,8 +4,43 @@ import { DEFAULT_HOUSE_RULES as rules } from '../house'
 import { inches } from '../units'
 import { pipe, plate, used } from './exampleTests'
 import {
-  ALL_WELDED, couponOf, covers, designationOf, diameterQualified, fewestTests, fillersQualified, ISO_9606, isOfUse, isOver, isUnder, isWithin, meets, needsOf, NOBODY, PIPELINE, positionsQualified, positionsTogether,
-  PRESSURE, printed, qualifies, sayQualified, sayRange, saySizeTest, SHIPPED_BOOKS, shippedBook, sizeIn, STRUCTURAL, takenWith, testFaults, testPieceOf, testPieces, thicknessQualified, type CodeBook, type TestPosition, type TestTaken, type Wanted,
+  ALL_WELDED,
+  couponOf,
+  covers,
+  designationOf,
+  diameterQualified,
+  fewestTests,
+  fillersQualified,
+  ISO_9606,
+  isOfUse,
+  isOver,
+  isUnder,
+  isWithin,
+  meets,
+  needsOf,
+  NOBODY,
+  PIPELINE,
+  positionsQualified,
+  positionsTogether,
+  PRESSURE,
+  printed,
+  qualifies,
+  sayQualified,
+  sayRange,
+  saySizeTest,
+  SHIPPED_BOOKS,
+  shippedBook,
+  sizeIn,
+  STRUCTURAL,
+  takenWith,
+  testFaults,
+  testPieceOf,
+  testPieces,
+  thicknessQualified,
+  type CodeBook,
+  type TestPosition,
+  type TestTaken,
+  type Wanted,
 } from '.'
 
 /** Each row names its table; all from memory of the published codes. */
@@ -21,11 +56,14 @@ describe('positions, structural code: plate tests (AWS D1.1 Table 4.10, 2015)', 
     ['2F', '', 'FH', ''],
     ['3F', '', 'FHV', ''],
     ['4F', '', 'FHO', ''],
-  ] as const)(
-    '%s', (position, groove, fillet, pipeGroove) => {
-      const row = positionsQualified(STRUCTURAL, plate(position))!
-      expect([letters(row.plateGroove), letters(row.fillet), letters(row.pipeGroove)]).toEqual([groove, fillet, pipeGroove])
-    })
+  ] as const)('%s', (position, groove, fillet, pipeGroove) => {
+    const row = positionsQualified(STRUCTURAL, plate(position))!
+    expect([letters(row.plateGroove), letters(row.fillet), letters(row.pipeGroove)]).toEqual([
+      groove,
+      fillet,
+      pipeGroove,
+    ])
+  })
 })
 describe('positions, structural code: pipe tests (AWS D1.1 Table 9.13, 2015)', () => {
   it.each([
@@ -45,7 +83,8 @@ describe('positions, structural code: pipe tests (AWS D1.1 Table 9.13, 2015)', (
   })
 })
 describe('positions, pressure code (ASME IX QW-461.9)', () => {
-  const on = (form: 'plate' | 'pipe', position: TestPosition) => positionsQualified(PRESSURE, form === 'plate' ? plate(position) : pipe(position, 6.625, 0.28))!
+  const on = (form: 'plate' | 'pipe', position: TestPosition) =>
+    positionsQualified(PRESSURE, form === 'plate' ? plate(position) : pipe(position, 6.625, 0.28))!
   it.each([
     ['plate', '1G', 'F', 'F', 'F'],
     ['plate', '2G', 'FH', 'FH', 'FH'],
@@ -70,7 +109,8 @@ describe('positions, pressure code (ASME IX QW-461.9)', () => {
   })
 })
 describe('positions, ISO 9606-1 (Tables 9 and 10)', () => {
-  const on = (form: 'plate' | 'pipe', position: TestPosition, progression: 'up' | 'down' | null) => positionsQualified(ISO_9606, { form, position, progression })!
+  const on = (form: 'plate' | 'pipe', position: TestPosition, progression: 'up' | 'down' | null) =>
+    positionsQualified(ISO_9606, { form, position, progression })!
   it.each([
     ['plate', '1G', null, 'F', ''],
     ['plate', '2G', null, 'FH', ''],
@@ -99,7 +139,10 @@ describe('positions together', () => {
     [PRESSURE, 'pipe', ['2G', '5G'], 'FHVO', 'FHVO'],
     [ISO_9606, 'pipe', ['2G', '5G'], 'FHVO', ''],
   ] as const)('$0.name %s %s: grooves %s, fillets %s', (book, form, positions, groove, fillet) => {
-    const together = positionsTogether(book, positions.map(position => (form === 'plate' ? plate(position) : pipe(position, 6.625, 0.28))))
+    const together = positionsTogether(
+      book,
+      positions.map(position => (form === 'plate' ? plate(position) : pipe(position, 6.625, 0.28))),
+    )
     expect([letters(together.plateGroove), letters(together.fillet)]).toEqual([groove, fillet])
   })
   it('a 3G plate gives a horizontal groove by the structural code and not by the pressure code', () => {
@@ -126,8 +169,18 @@ describe('thickness', () => {
     ['a fillet', STRUCTURAL, plate('3F', inches(1 / 2)), '1/8 in and over'],
     // ASME IX QW-452.1(b): twice the deposit; no limit from 1/2 in (13 mm) in three layers.
     ['deposit 3/8', PRESSURE, plate('3G'), 'up to 3/4 in'],
-    ['deposit 1/2 in, three layers', PRESSURE, plate('3G', inches(1 / 2), { fillers: used(inches(1 / 2), 'E7018', 3) }), 'any'],
-    ['deposit 1/2 in, two layers', PRESSURE, plate('3G', inches(1 / 2), { fillers: used(inches(1 / 2), 'E7018', 2) }), 'up to 1 in'],
+    [
+      'deposit 1/2 in, three layers',
+      PRESSURE,
+      plate('3G', inches(1 / 2), { fillers: used(inches(1 / 2), 'E7018', 3) }),
+      'any',
+    ],
+    [
+      'deposit 1/2 in, two layers',
+      PRESSURE,
+      plate('3G', inches(1 / 2), { fillers: used(inches(1 / 2), 'E7018', 2) }),
+      'up to 1 in',
+    ],
     ['12.9 mm', PRESSURE, plate('3G', 12.9, mm), 'up to 25.8 mm'],
     ['13 mm', PRESSURE, plate('3G', 13, mm), 'any'],
     // ISO 9606-1 Tables 6 and 8.
@@ -147,12 +200,22 @@ describe('thickness', () => {
     ['0.751', PIPELINE, pipe('6G', 8.625, 0.751), '3/4 in and over'],
   ] as const)('%s', (_, book, test, says) => expect(sayRange(thicknessQualified(book, test)[0]!.range)).toBe(says))
   it('a plate under 3/8 in is no standard test of the structural code', () => {
-    expect(() => thicknessQualified(STRUCTURAL, plate('3G', inches(1 / 4)))).toThrow('no standard test of this thickness: 3/8 in or more is wanted')
+    expect(() => thicknessQualified(STRUCTURAL, plate('3G', inches(1 / 4)))).toThrow(
+      'no standard test of this thickness: 3/8 in or more is wanted',
+    )
     expect(() => thicknessQualified(STRUCTURAL, plate('3G', inches(3 / 8), { unit: 'mm' }))).toThrow('10 mm or more')
   })
   it('each filler earns by its own deposit by the pressure code (QW-306)', () => {
-    const both = pipe('6G', 6.625, 0.432, { fillers: [{ classification: 'ER70S-2', depositMm: inches(0.125), layers: 1, root: true }, { classification: 'E7018', depositMm: inches(0.307), layers: 3, root: false }] })
-    expect(thicknessQualified(PRESSURE, both).map(row => [row.filler, sayRange(row.range)])).toEqual([['ER70S-2', 'up to 1/4 in'], ['E7018', 'up to 0.614 in']])
+    const both = pipe('6G', 6.625, 0.432, {
+      fillers: [
+        { classification: 'ER70S-2', depositMm: inches(0.125), layers: 1, root: true },
+        { classification: 'E7018', depositMm: inches(0.307), layers: 3, root: false },
+      ],
+    })
+    expect(thicknessQualified(PRESSURE, both).map(row => [row.filler, sayRange(row.range)])).toEqual([
+      ['ER70S-2', 'up to 1/4 in'],
+      ['E7018', 'up to 0.614 in'],
+    ])
   })
 })
 
@@ -186,25 +249,48 @@ describe('diameters', () => {
 })
 
 describe('fillers', () => {
-  const both = pipe('6G', 6.625, 0.432, { fillers: [{ classification: 'E6010', depositMm: 3, layers: 1, root: true }, { classification: 'E7018', depositMm: inches(0.432) - 3, layers: 3, root: false }] })
+  const both = pipe('6G', 6.625, 0.432, {
+    fillers: [
+      { classification: 'E6010', depositMm: 3, layers: 1, root: true },
+      { classification: 'E7018', depositMm: inches(0.432) - 3, layers: 3, root: false },
+    ],
+  })
   it('F4 covers F3 to F1 by the structural code; with backing only, if so tested (Table 4.13)', () => {
     expect(fillersQualified(STRUCTURAL, plate('3G'))).toMatchObject({ groups: 'F4, F3, F2, F1', openRoot: [] })
-    expect(fillersQualified(STRUCTURAL, plate('3G')).withBacking).toEqual(expect.arrayContaining(['E6010', 'E6013', 'E7018', 'E7024']))
+    expect(fillersQualified(STRUCTURAL, plate('3G')).withBacking).toEqual(
+      expect.arrayContaining(['E6010', 'E6013', 'E7018', 'E7024']),
+    )
   })
   it('E6010 open root and E7018 fill earn no open-root E7018 by the pressure code (QW-433)', () => {
     const { openRoot, withBacking } = fillersQualified(PRESSURE, both)
-    expect([openRoot.includes('E6010'), openRoot.includes('E7018'), openRoot.includes('E6013'), withBacking.includes('E7018')]).toEqual([true, false, false, true])
+    expect([
+      openRoot.includes('E6010'),
+      openRoot.includes('E7018'),
+      openRoot.includes('E6013'),
+      withBacking.includes('E7018'),
+    ]).toEqual([true, false, false, true])
   })
   it.each([
     ['E6010', ['E6010', 'E6011']],
     ['E6013', ['E6012', 'E6013', 'E7014', 'E7024']],
     ['E7018', ['E6012', 'E6013', 'E7014', 'E7016', 'E7018', 'E7024']],
   ])('ISO: %s covers its covering, and basic the rutile ones too (5.6)', (classification, covered) =>
-    expect(fillersQualified(ISO_9606, pipe('6G', 6, 0.4, { fillers: used(inches(0.4), classification) })).withBacking).toEqual(covered))
-  it('ISO: an open root covers its own covering only', () => expect(fillersQualified(ISO_9606, pipe('6G', 6, 0.4)).openRoot).toEqual(['E7016', 'E7018']))
+    expect(
+      fillersQualified(ISO_9606, pipe('6G', 6, 0.4, { fillers: used(inches(0.4), classification) })).withBacking,
+    ).toEqual(covered),
+  )
+  it('ISO: an open root covers its own covering only', () =>
+    expect(fillersQualified(ISO_9606, pipe('6G', 6, 0.4)).openRoot).toEqual(['E7016', 'E7018']))
   it('a bare wire is a group of its own, and rods of no group of a book cover nothing', () => {
-    expect(fillersQualified(PRESSURE, pipe('6G', 6, 0.4, { fillers: used(inches(0.4), 'ER70S-2') })).openRoot).toEqual(['ER70S-2', 'ER70S-3', 'ER70S-6'])
-    expect(fillersQualified(PIPELINE, pipe('6G', 6, 0.4, { fillers: used(inches(0.4), 'E6013') }))).toMatchObject({ groups: 'none of this book', withBacking: [] })
+    expect(fillersQualified(PRESSURE, pipe('6G', 6, 0.4, { fillers: used(inches(0.4), 'ER70S-2') })).openRoot).toEqual([
+      'ER70S-2',
+      'ER70S-3',
+      'ER70S-6',
+    ])
+    expect(fillersQualified(PIPELINE, pipe('6G', 6, 0.4, { fillers: used(inches(0.4), 'E6013') }))).toMatchObject({
+      groups: 'none of this book',
+      withBacking: [],
+    })
   })
 })
 
@@ -216,7 +302,12 @@ describe('what is impossible is refused, with why', () => {
     ['a wall thicker than the pipe', pipe('6G', 2.375, 1.2), 'thicknessMm', /half of the outside/],
     ['a pipe with no diameter', { ...pipe('6G', 2.375, 0.2), outsideMm: null }, 'outsideMm', /outside diameter/],
     ['a plate with one', plate('2G', 10, { outsideMm: 60 }), 'outsideMm', /no diameter/],
-    ['deposits that do not add up', plate('3G', inches(3 / 8), { fillers: used(3) }), 'fillers', /adds up to the thickness/],
+    [
+      'deposits that do not add up',
+      plate('3G', inches(3 / 8), { fillers: used(3) }),
+      'fillers',
+      /adds up to the thickness/,
+    ],
     ['no filler', plate('3G', inches(3 / 8), { fillers: [] }), 'fillers', /At least one/],
     ['3G with no way', { ...plate('3G'), progression: null }, 'progression', /Up or down/],
     ['2G with a way', plate('2G', inches(3 / 8), { progression: 'up' }), 'progression', /no up or down/],
@@ -225,29 +316,64 @@ describe('what is impossible is refused, with why', () => {
     expect(testFaults(test).find(fault => fault.path === path)?.message).toMatch(message)
     expect(() => qualifies(STRUCTURAL, [test])).toThrow()
   })
-  it('a test that the book does not know', () => expect(() => qualifies(PIPELINE, [plate('3G')])).toThrow('API 1104 has no 3G test on plate'))
-  it('names the books there are', () => expect(() => shippedBook('moon')).toThrow(/structural, pressure, ISO, pipeline/))
+  it('a test that the book does not know', () =>
+    expect(() => qualifies(PIPELINE, [plate('3G')])).toThrow('API 1104 has no 3G test on plate'))
+  it('names the books there are', () =>
+    expect(() => shippedBook('moon')).toThrow(/structural, pressure, ISO, pipeline/))
 })
 
 describe('in words', () => {
   it('3G and 4G plate, structural: each sentence with its clause', () => {
     const said = sayQualified(qualifies(STRUCTURAL, [plate('3G'), plate('4G')]))
-    expect(said.map(row => row.text)).toEqual(expect.arrayContaining(['Grooves in plate: all positions', 'Fillets: all positions', 'Thickness: 1/8 to 3/4 in', 'Backing: with backing, or backgouged', 'Vertical up: up and down are tested apart']))
+    expect(said.map(row => row.text)).toEqual(
+      expect.arrayContaining([
+        'Grooves in plate: all positions',
+        'Fillets: all positions',
+        'Thickness: 1/8 to 3/4 in',
+        'Backing: with backing, or backgouged',
+        'Vertical up: up and down are tested apart',
+      ]),
+    )
     expect(said.every(row => row.clause.startsWith('AWS D1.1 '))).toBe(true)
     expect(new Set(said.map(row => row.text)).size).toBe(said.length)
   })
-  it('is only as sure as the least sure line it rests on', () => expect(sayQualified(qualifies(STRUCTURAL, [pipe('2G', 6.625, 0.28), pipe('5G', 6.625, 0.28)]))[0]).toMatchObject({ text: 'Grooves in plate: all positions', remembered: 'check before it decides' }))
+  it('is only as sure as the least sure line it rests on', () =>
+    expect(sayQualified(qualifies(STRUCTURAL, [pipe('2G', 6.625, 0.28), pipe('5G', 6.625, 0.28)]))[0]).toMatchObject({
+      text: 'Grooves in plate: all positions',
+      remembered: 'check before it decides',
+    }))
   it('a limit holds both printed values, and the unit picks one', () => {
     const limit = printed(3 / 8, 10)
-    expect([isOver(sizeIn(9.8, 'mm'), limit), isOver(sizeIn(9.8, 'in'), limit), isOver(sizeIn(inches(3 / 8), 'in'), limit), isUnder(sizeIn(inches(3 / 8), 'in'), limit)]).toEqual([false, true, false, false])
+    expect([
+      isOver(sizeIn(9.8, 'mm'), limit),
+      isOver(sizeIn(9.8, 'in'), limit),
+      isOver(sizeIn(inches(3 / 8), 'in'), limit),
+      isUnder(sizeIn(inches(3 / 8), 'in'), limit),
+    ]).toEqual([false, true, false, false])
     expect(isWithin({ unit: 'in', value: 0.125 }, { unit: 'in', least: 1 / 8, most: null })).toBe(true)
-    expect([sayRange({ unit: 'in', least: null, most: null }), saySizeTest({ over: limit, upTo: printed(1, 25) }, 'mm')]).toEqual(['any', 'over 10 mm to 25 mm'])
-    expect([meets(null, {}), meets(null, { over: limit }), meets({ unit: 'in', value: 3 / 8 }, { upTo: limit }), meets({ unit: 'in', value: 3 / 8 }, { below: limit })]).toEqual([true, false, true, false])
+    expect([
+      sayRange({ unit: 'in', least: null, most: null }),
+      saySizeTest({ over: limit, upTo: printed(1, 25) }, 'mm'),
+    ]).toEqual(['any', 'over 10 mm to 25 mm'])
+    expect([
+      meets(null, {}),
+      meets(null, { over: limit }),
+      meets({ unit: 'in', value: 3 / 8 }, { upTo: limit }),
+      meets({ unit: 'in', value: 3 / 8 }, { below: limit }),
+    ]).toEqual([true, false, true, false])
   })
   it.each([
     // ISO 9606-1, clause 11 and its designation annex, from memory.
     [plate('3G', 10, { unit: 'mm' }), 'ISO 9606-1 111 P BW FM1 B s10 PF ss mb ml'],
-    [pipe('6G', 60 / 25.4, 5.5 / 25.4, { fillers: [{ classification: 'ER70S-2', depositMm: 2, layers: 1, root: true }, { classification: 'E7018', depositMm: 3.5, layers: 2, root: false }] }), 'ISO 9606-1 141/111 T BW FM1 S/B s5.5(2/3.5) D60 H-L045 ss nb ml'],
+    [
+      pipe('6G', 60 / 25.4, 5.5 / 25.4, {
+        fillers: [
+          { classification: 'ER70S-2', depositMm: 2, layers: 1, root: true },
+          { classification: 'E7018', depositMm: 3.5, layers: 2, root: false },
+        ],
+      }),
+      'ISO 9606-1 141/111 T BW FM1 S/B s5.5(2/3.5) D60 H-L045 ss nb ml',
+    ],
     [plate('2F', 12, { unit: 'mm', fillers: used(5, 'E6013', 1) }), 'ISO 9606-1 111 P FW FM1 R t12 PB sl'],
   ])('designates %#', (test, says) => {
     expect(designationOf(ISO_9606, test)).toBe(says)
@@ -259,8 +385,19 @@ describe('the fewest tests', () => {
   const own = (test: TestTaken) => test
   const onPlate = (['1G', '2G', '3G', '4G'] as const).map(position => plate(position))
   const onPipe = (['2G', '5G', '6G'] as const).map(position => pipe(position, 6.625, 0.432))
-  const wanted = (more: Partial<Wanted> = {}): Wanted => ({ on: 'plate', grooves: ALL_WELDED, fillets: ALL_WELDED, thicknessMm: inches(1 / 2), outsideMm: null, openRoot: false, classification: 'E7018', progression: 'up', ...more })
-  const found = (book: CodeBook, aim: Wanted, pieces: readonly TestTaken[]) => fewestTests(book, aim, pieces, own).map(set => set.map(test => test.position).join(' '))
+  const wanted = (more: Partial<Wanted> = {}): Wanted => ({
+    on: 'plate',
+    grooves: ALL_WELDED,
+    fillets: ALL_WELDED,
+    thicknessMm: inches(1 / 2),
+    outsideMm: null,
+    openRoot: false,
+    classification: 'E7018',
+    progression: 'up',
+    ...more,
+  })
+  const found = (book: CodeBook, aim: Wanted, pieces: readonly TestTaken[]) =>
+    fewestTests(book, aim, pieces, own).map(set => set.map(test => test.position).join(' '))
   it('all positions on plate: 3G and 4G by the structural code, a 2G more by the pressure code, fillets apart by ISO', () => {
     expect(found(STRUCTURAL, wanted(), onPlate)).toEqual(['3G 4G'])
     expect(found(PRESSURE, wanted(), onPlate)).toEqual(['2G 3G 4G'])
@@ -273,7 +410,14 @@ describe('the fewest tests', () => {
     expect(found(STRUCTURAL, aim, onPipe.slice(0, 2))).toEqual(['2G 5G'])
   })
   it('nothing covers what no piece earns: thickness, an open root, a rod, a way, a diameter', () => {
-    for (const aim of [wanted({ thicknessMm: inches(2) }), wanted({ openRoot: true }), wanted({ classification: 'ER70S-2' }), wanted({ progression: 'down' }), wanted({ on: 'pipe', outsideMm: inches(6.625) })]) expect(found(STRUCTURAL, aim, onPlate)).toEqual([])
+    for (const aim of [
+      wanted({ thicknessMm: inches(2) }),
+      wanted({ openRoot: true }),
+      wanted({ classification: 'ER70S-2' }),
+      wanted({ progression: 'down' }),
+      wanted({ on: 'pipe', outsideMm: inches(6.625) }),
+    ])
+      expect(found(STRUCTURAL, aim, onPlate)).toEqual([])
   })
   it('over 24 in, the pressure code takes a plate test for pipe as for plate (QW-461.9)', () => {
     const aim = (outsideIn: number) => wanted({ on: 'pipe', grooves: ['V'], fillets: [], outsideMm: inches(outsideIn) })
@@ -281,36 +425,64 @@ describe('the fewest tests', () => {
   })
   it('agrees with looking at every set, in every book', () => {
     const pieces = [...onPlate, ...onPipe, plate('3F', 12), plate('4F', 12)]
-    fc.assert(fc.property(fc.constantFrom(...SHIPPED_BOOKS), fc.subarray([...ALL_WELDED], { minLength: 1 }), fc.subarray([...ALL_WELDED]), fc.subarray(pieces, { minLength: 1 }), (book, grooves, fillets, some) => {
-      const aim = wanted({ grooves, fillets })
-      let best = Infinity
-      for (let mask = 1; mask < 1 << some.length; mask++) {
-        const set = some.filter((_, n) => mask & (1 << n))
-        if (set.length < best && set.every(test => isOfUse(book, test, aim)) && covers(book, set, aim)) best = set.length
-      }
-      expect(fewestTests(book, aim, some, own)[0]?.length ?? Infinity).toBe(best > 4 ? Infinity : best)
-    }), { numRuns: 80 })
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...SHIPPED_BOOKS),
+        fc.subarray([...ALL_WELDED], { minLength: 1 }),
+        fc.subarray([...ALL_WELDED]),
+        fc.subarray(pieces, { minLength: 1 }),
+        (book, grooves, fillets, some) => {
+          const aim = wanted({ grooves, fillets })
+          let best = Infinity
+          for (let mask = 1; mask < 1 << some.length; mask++) {
+            const set = some.filter((_, n) => mask & (1 << n))
+            if (set.length < best && set.every(test => isOfUse(book, test, aim)) && covers(book, set, aim))
+              best = set.length
+          }
+          expect(fewestTests(book, aim, some, own)[0]?.length ?? Infinity).toBe(best > 4 ? Infinity : best)
+        },
+      ),
+      { numRuns: 80 },
+    )
   })
 })
 
 describe('test pieces', () => {
-  it.each(testPieces('in').map(piece => piece.id))('%s can be taken by some book, with rods and arc time counted', (id) => {
-    const piece = testPieceOf(id)
-    const coupon = couponOf(piece, NOBODY, rules)
-    const taken = takenWith(piece, coupon.passes!, 'in')
-    expect(testFaults(taken)).toEqual([])
-    expect(SHIPPED_BOOKS.some(book => positionsQualified(book, taken))).toBe(true)
-    const needs = needsOf(coupon, rules)
-    expect(needs.rods.reduce((sum, rod) => sum + rod.count, 0)).toBeGreaterThanOrEqual(coupon.passes!.filter(pass => pass.process === 'SMAW').length)
-    expect(needs.arcMinutes).toBeGreaterThan(1)
-  })
+  it.each(testPieces('in').map(piece => piece.id))(
+    '%s can be taken by some book, with rods and arc time counted',
+    id => {
+      const piece = testPieceOf(id)
+      const coupon = couponOf(piece, NOBODY, rules)
+      const taken = takenWith(piece, coupon.passes!, 'in')
+      expect(testFaults(taken)).toEqual([])
+      expect(SHIPPED_BOOKS.some(book => positionsQualified(book, taken))).toBe(true)
+      const needs = needsOf(coupon, rules)
+      expect(needs.rods.reduce((sum, rod) => sum + rod.count, 0)).toBeGreaterThanOrEqual(
+        coupon.passes!.filter(pass => pass.process === 'SMAW').length,
+      )
+      expect(needs.arcMinutes).toBeGreaterThan(1)
+    },
+  )
   it('plates are those that the unit’s codes print', () => {
-    expect(takenWith(testPieceOf('plate-3g', 'mm'), couponOf(testPieceOf('plate-3g', 'mm'), NOBODY, rules).passes!, 'mm').thicknessMm).toBe(10)
+    expect(
+      takenWith(testPieceOf('plate-3g', 'mm'), couponOf(testPieceOf('plate-3g', 'mm'), NOBODY, rules).passes!, 'mm')
+        .thicknessMm,
+    ).toBe(10)
     expect(() => testPieceOf('moon')).toThrow(/there are plate-2g/)
   })
   it('an open root shares the wall between its rods by layers; a GTAW root leaves E6010 out', () => {
-    const of = (id: string) => takenWith(testPieceOf(id), couponOf(testPieceOf(id), NOBODY, rules).passes!, 'in').fillers.map(filler => [filler.classification, filler.root])
-    expect(of('open-root-3g')).toEqual([['E6010', true], ['E7018', false]])
-    expect(of('pipe-6-6g-gtaw')).toEqual([['ER70S-2', true], ['E7018', false]])
+    const of = (id: string) =>
+      takenWith(testPieceOf(id), couponOf(testPieceOf(id), NOBODY, rules).passes!, 'in').fillers.map(filler => [
+        filler.classification,
+        filler.root,
+      ])
+    expect(of('open-root-3g')).toEqual([
+      ['E6010', true],
+      ['E7018', false],
+    ])
+    expect(of('pipe-6-6g-gtaw')).toEqual([
+      ['ER70S-2', true],
+      ['E7018', false],
+    ])
   })
 })

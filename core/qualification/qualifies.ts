@@ -29,9 +29,13 @@ export function qualifies(book: CodeBook, tests: readonly TestTaken[]): Qualifie
   const foreign = tests.find(test => positionsQualified(book, test) === null)
   if (foreign) throw new RangeError(`${book.name} has no ${foreign.position} test on ${foreign.form}`)
   return {
-    book, positions: positionsTogether(book, tests), thickness: tests.flatMap(test => thicknessQualified(book, test)),
-    diameters: tests.map(test => diameterQualified(book, test)), fillers: tests.map(test => fillersQualified(book, test)),
-    backing: book.backing[tests.every(test => test.backing) ? 'with' : 'without'], progression: [...new Set(tests.flatMap(test => test.progression ?? []))],
+    book,
+    positions: positionsTogether(book, tests),
+    thickness: tests.flatMap(test => thicknessQualified(book, test)),
+    diameters: tests.map(test => diameterQualified(book, test)),
+    fillers: tests.map(test => fillersQualified(book, test)),
+    backing: book.backing[tests.every(test => test.backing) ? 'with' : 'without'],
+    progression: [...new Set(tests.flatMap(test => test.progression ?? []))],
   }
 }
 
@@ -45,11 +49,17 @@ export interface Qualification {
 
 const LETTERS: Readonly<Record<Welded, string>> = { F: 'flat', H: 'horizontal', V: 'vertical', O: 'overhead' }
 /** Positions in words. @example sayPositions(['F', 'H']) // 'flat, horizontal' */
-export const sayPositions = (letters: readonly Welded[]): string => (letters.length === 4 ? 'all positions' : letters.length === 0 ? 'none' : letters.map(letter => LETTERS[letter]).join(', '))
+export const sayPositions = (letters: readonly Welded[]): string =>
+  letters.length === 4
+    ? 'all positions'
+    : letters.length === 0
+      ? 'none'
+      : letters.map(letter => LETTERS[letter]).join(', ')
 
 /** Grades from surest to least sure, for statements that rest on several lines. */
 const LESS_SURE: readonly Clause['remembered'][] = ['checked', 'sure', 'check before it decides', 'may be wrong']
-const leastSure = (clauses: readonly Clause[]) => LESS_SURE[Math.max(0, ...clauses.map(row => LESS_SURE.indexOf(row.remembered)))]!
+const leastSure = (clauses: readonly Clause[]) =>
+  LESS_SURE[Math.max(0, ...clauses.map(row => LESS_SURE.indexOf(row.remembered)))]!
 
 /**
  * What is qualified, in sentences, each with its clause.
@@ -57,17 +67,49 @@ const leastSure = (clauses: readonly Clause[]) => LESS_SURE[Math.max(0, ...claus
  */
 export function sayQualified(qualified: Qualified): Qualification[] {
   const { book, positions, thickness, diameters, fillers, backing, progression } = qualified
-  const from = { clause: positions.clauses.map(row => clauseIn(book, row)).join('; '), remembered: leastSure(positions.clauses) }
-  const said = (about: Qualification['about'], text: string, row: Clause): Qualification => ({ about, text, clause: clauseIn(book, row), remembered: row.remembered })
+  const from = {
+    clause: positions.clauses.map(row => clauseIn(book, row)).join('; '),
+    remembered: leastSure(positions.clauses),
+  }
+  const said = (about: Qualification['about'], text: string, row: Clause): Qualification => ({
+    about,
+    text,
+    clause: clauseIn(book, row),
+    remembered: row.remembered,
+  })
   const all: Qualification[] = [
-    ...(positions.plateGroove.length > 0 ? [{ about: 'positions' as const, text: `Grooves in plate: ${sayPositions(positions.plateGroove)}`, ...from }] : []),
-    ...(positions.pipeGroove.length > 0 ? [{ about: 'positions' as const, text: `Grooves in pipe: ${sayPositions(positions.pipeGroove)}`, ...from }] : []),
-    { about: 'positions', text: positions.fillet.length > 0 ? `Fillets: ${sayPositions(positions.fillet)}` : 'No fillets', ...from },
-    ...thickness.map(row => said('thickness', `${row.of === 'deposit' ? `${row.filler} deposit` : row.of === 'groove' ? 'Thickness' : 'Fillet material'}: ${sayRange(row.range)}`, row)),
-    ...diameters.filter(row => row.range).map(row => said('diameter', `Pipe: ${sayRange(row.range!)}${row.says ? ` (${row.says})` : ''}`, row)),
-    ...fillers.map(row => said('fillers', `Fillers: ${row.groups}${row.openRoot.length > 0 ? `; open root with ${row.openRoot.join(', ')}` : ''}`, row)),
+    ...(positions.plateGroove.length > 0
+      ? [{ about: 'positions' as const, text: `Grooves in plate: ${sayPositions(positions.plateGroove)}`, ...from }]
+      : []),
+    ...(positions.pipeGroove.length > 0
+      ? [{ about: 'positions' as const, text: `Grooves in pipe: ${sayPositions(positions.pipeGroove)}`, ...from }]
+      : []),
+    {
+      about: 'positions',
+      text: positions.fillet.length > 0 ? `Fillets: ${sayPositions(positions.fillet)}` : 'No fillets',
+      ...from,
+    },
+    ...thickness.map(row =>
+      said(
+        'thickness',
+        `${row.of === 'deposit' ? `${row.filler} deposit` : row.of === 'groove' ? 'Thickness' : 'Fillet material'}: ${sayRange(row.range)}`,
+        row,
+      ),
+    ),
+    ...diameters
+      .filter(row => row.range)
+      .map(row => said('diameter', `Pipe: ${sayRange(row.range!)}${row.says ? ` (${row.says})` : ''}`, row)),
+    ...fillers.map(row =>
+      said(
+        'fillers',
+        `Fillers: ${row.groups}${row.openRoot.length > 0 ? `; open root with ${row.openRoot.join(', ')}` : ''}`,
+        row,
+      ),
+    ),
     said('backing', `Backing: ${backing}`, book.backing),
-    ...(progression.length > 0 ? [said('progression', `Vertical ${progression.join(' and ')}: ${book.progression.says}`, book.progression)] : []),
+    ...(progression.length > 0
+      ? [said('progression', `Vertical ${progression.join(' and ')}: ${book.progression.says}`, book.progression)]
+      : []),
   ]
   return [...new Map(all.map(row => [row.text, row])).values()]
 }

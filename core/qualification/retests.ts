@@ -2,7 +2,10 @@ import type { CodeBook } from './codeBook'
 import { NOT_BEGUN, type Retest, type TestDocument } from './testDocument'
 import type { TestState } from './testState'
 
-/** What may be done about a failed test: how many pieces, from when (a local date; null where it waits for something), and in words. */
+/**
+ * What may be done about a failed test: how many pieces, from when (a local date; null where it waits for
+ * something), and in words.
+ */
 export interface RetestOption {
   readonly pieces: number
   readonly from: string | null
@@ -18,7 +21,11 @@ export function retestOptions({ retest }: CodeBook, testDay: string): RetestOpti
 }
 
 /** A failed test once more: the same piece, nothing done yet. */
-export function asRetest(failed: TestDocument, retest: Retest, { testDay, couponId }: Pick<TestDocument, 'testDay' | 'couponId'>): TestDocument {
+export function asRetest(
+  failed: TestDocument,
+  retest: Retest,
+  { testDay, couponId }: Pick<TestDocument, 'testDay' | 'couponId'>,
+): TestDocument {
   return { ...failed, testDay, couponId, retest, odds: null, ...NOT_BEGUN }
 }
 
@@ -27,7 +34,10 @@ export function asRetest(failed: TestDocument, retest: Retest, { testDay, coupon
  * @param all tests of the same student
  * @example countsAsPassed(first, [first, second]) // false while the second of two is not passed
  */
-export function countsAsPassed<T extends { readonly state: TestState, readonly retest: Retest | null }>(test: T, all: readonly T[]): boolean {
+export function countsAsPassed<T extends { readonly state: TestState; readonly retest: Retest | null }>(
+  test: T,
+  all: readonly T[],
+): boolean {
   if (test.state !== 'passed') return false
   const { retest } = test
   if (retest === null || retest.pieces <= 1) return true

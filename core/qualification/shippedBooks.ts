@@ -24,7 +24,10 @@ export interface KeptBook {
  * The book that a test names: a shipped one, or a version of the school's own.
  * @throws RangeError when it is not kept
  */
-export function bookFor({ id, version }: { readonly id: string, readonly version: number }, kept: readonly KeptBook[]): CodeBook {
+export function bookFor(
+  { id, version }: { readonly id: string; readonly version: number },
+  kept: readonly KeptBook[],
+): CodeBook {
   const own = kept.find(one => one.book.id === id && one.version === version)
   return own ? own.book : shippedBook(id)
 }

@@ -3,9 +3,33 @@ import { DEFAULT_HOUSE_RULES as rules } from '../house'
 import { couponOf, NOBODY, testPieceOf } from '.'
 import { inches } from '../units'
 import { pipe, plate } from './exampleTests'
-import { bendVerdict, formerFor, ISO_9606, originOf, PIPELINE, PRESSURE, sayOrigin, specimenKinds, specimenPlan, STRUCTURAL, withBendMarks, type CodeBook, type Opening, type OpeningKind, type Specimen, type TestTaken } from '.'
+import {
+  bendVerdict,
+  formerFor,
+  ISO_9606,
+  originOf,
+  PIPELINE,
+  PRESSURE,
+  sayOrigin,
+  specimenKinds,
+  specimenPlan,
+  STRUCTURAL,
+  withBendMarks,
+  type CodeBook,
+  type Opening,
+  type OpeningKind,
+  type Specimen,
+  type TestTaken,
+} from '.'
 
-const opening = (length: number, more: Partial<Opening> = {}): Opening => ({ length, atMm: 10, corner: false, kind: 'opening', depth: null, ...more })
+const opening = (length: number, more: Partial<Opening> = {}): Opening => ({
+  length,
+  atMm: 10,
+  corner: false,
+  kind: 'opening',
+  depth: null,
+  ...more,
+})
 
 describe('how many specimens, and of what kind', () => {
   const kinds = (book: CodeBook, test: TestTaken) => specimenKinds(book, test, 'specimens').kinds.join(' ')
@@ -38,12 +62,24 @@ describe('how many specimens, and of what kind', () => {
     ['4.5 in at the boundary', PIPELINE, pipe('6G', 4.5, 0.337), 'nick-break nick-break root root'],
     ['6.625', PIPELINE, pipe('6G', 6.625, 0.28), 'tensile tensile nick-break nick-break root root'],
     ['12.75 at the boundary', PIPELINE, pipe('6G', 12.75, 0.5), 'tensile tensile nick-break nick-break root root'],
-    ['14 in', PIPELINE, pipe('6G', 14, 0.375), 'tensile tensile tensile tensile nick-break nick-break nick-break nick-break root root face face'],
-    ['14 in, heavy', PIPELINE, pipe('6G', 14, 0.501), `tensile tensile tensile tensile nick-break nick-break nick-break nick-break ${four}`],
+    [
+      '14 in',
+      PIPELINE,
+      pipe('6G', 14, 0.375),
+      'tensile tensile tensile tensile nick-break nick-break nick-break nick-break root root face face',
+    ],
+    [
+      '14 in, heavy',
+      PIPELINE,
+      pipe('6G', 14, 0.501),
+      `tensile tensile tensile tensile nick-break nick-break nick-break nick-break ${four}`,
+    ],
     ['4.5, heavy', PIPELINE, pipe('6G', 4.5, 0.6), 'nick-break nick-break side side'],
   ] as const)('%s: $1.name', (_, book, test, expected) => expect(kinds(book, test)).toBe(expected))
   it('a film in place of bends, where the book takes one', () => {
-    expect(specimenPlan(STRUCTURAL, plate('3G'), inches(7), 'radiograph').specimens).toEqual([{ id: 'radiograph-1', kind: 'radiograph', fromMm: 0, toMm: inches(7) }])
+    expect(specimenPlan(STRUCTURAL, plate('3G'), inches(7), 'radiograph').specimens).toEqual([
+      { id: 'radiograph-1', kind: 'radiograph', fromMm: 0, toMm: inches(7) },
+    ])
     expect(() => specimenKinds(STRUCTURAL, plate('3F', 12), 'radiograph')).toThrow(/takes no radiograph/)
     expect(() => specimenKinds(PIPELINE, plate('3G'), 'specimens')).toThrow('API 1104 has no groove test on plate')
   })
@@ -56,11 +92,25 @@ describe('where they are cut', () => {
     expect(root!.fromMm).toBeGreaterThanOrEqual(face!.toMm)
     expect(root!.toMm).toBeLessThanOrEqual(inches(6))
     expect(face!.toMm - face!.fromMm).toBeCloseTo(inches(1.5), 9)
-    expect(specimenPlan(STRUCTURAL, pipe('6G', 6.625, 0.28), 360).specimens.map(one => Math.round((one.fromMm + one.toMm) / 2))).toEqual([45, 135, 225, 315])
+    expect(
+      specimenPlan(STRUCTURAL, pipe('6G', 6.625, 0.28), 360).specimens.map(one =>
+        Math.round((one.fromMm + one.toMm) / 2),
+      ),
+    ).toEqual([45, 135, 225, 315])
   })
   it('are as wide as the book prints them: 1 in on small pipe, 38 mm on large in a metric house', () => {
-    const wide = (book: CodeBook, test: TestTaken) => { const [one] = specimenPlan(book, test, 500).specimens; return one!.toMm - one!.fromMm }
-    expect([wide(STRUCTURAL, pipe('6G', 2.375, 0.218)), wide(STRUCTURAL, pipe('6G', 6.625, 0.28, { unit: 'mm' })), wide(PRESSURE, pipe('6G', 2.375, 0.218)), wide(STRUCTURAL, plate('3G', inches(1)))].map(mm => Math.round(mm * 10) / 10)).toEqual([25.4, 38, 19.1, 9.5])
+    const wide = (book: CodeBook, test: TestTaken) => {
+      const [one] = specimenPlan(book, test, 500).specimens
+      return one!.toMm - one!.fromMm
+    }
+    expect(
+      [
+        wide(STRUCTURAL, pipe('6G', 2.375, 0.218)),
+        wide(STRUCTURAL, pipe('6G', 6.625, 0.28, { unit: 'mm' })),
+        wide(PRESSURE, pipe('6G', 2.375, 0.218)),
+        wide(STRUCTURAL, plate('3G', inches(1))),
+      ].map(mm => Math.round(mm * 10) / 10),
+    ).toEqual([25.4, 38, 19.1, 9.5])
   })
   it('a break takes what the macro leaves; a piece that is too short is refused', () => {
     const [broken, macro] = specimenPlan(STRUCTURAL, plate('3F', inches(1 / 2)), inches(8)).specimens
@@ -73,8 +123,11 @@ describe('where they are cut', () => {
     [346, 16 / 3],
     [619, 16 / 3],
     [620, 20 / 3],
-  ])('%d MPa: former %d t', (mpa, times) => expect(formerFor(STRUCTURAL, mpa).plunger.in / (3 / 8)).toBeCloseTo(times, 9))
-  it('formers hold both printed values', () => expect(STRUCTURAL.formers.map(row => row.plunger.mm)).toEqual([38.1, 50.8, 63.5]))
+  ])('%d MPa: former %d t', (mpa, times) =>
+    expect(formerFor(STRUCTURAL, mpa).plunger.in / (3 / 8)).toBeCloseTo(times, 9),
+  )
+  it('formers hold both printed values', () =>
+    expect(STRUCTURAL.formers.map(row => row.plunger.mm)).toEqual([38.1, 50.8, 63.5]))
 })
 
 describe('bends', () => {
@@ -113,9 +166,15 @@ describe('bends', () => {
     [PIPELINE, 'in', [opening(0.13)], 'fails'],
     [PIPELINE, 'in', [corner(0.24)], 'passes'],
     [PIPELINE, 'in', [corner(0.25)], 'fails'],
-  ] as const)('$0.name, %s: $2.length, %s', (book, unit, openings, outcome) => expect(bendVerdict(book, unit, openings, 1).outcome).toBe(outcome))
+  ] as const)('$0.name, %s: $2.length, %s', (book, unit, openings, outcome) =>
+    expect(bendVerdict(book, unit, openings, 1).outcome).toBe(outcome),
+  )
   it('half a thin wall is the pipeline’s limit, and says so', () => {
-    expect(bendVerdict(PIPELINE, 'in', [opening(0.11)], 0.2)).toMatchObject({ outcome: 'fails', reasons: ['An opening over half the wall'], clause: 'API 1104 5.6.4.3' })
+    expect(bendVerdict(PIPELINE, 'in', [opening(0.11)], 0.2)).toMatchObject({
+      outcome: 'fails',
+      reasons: ['An opening over half the wall'],
+      clause: 'API 1104 5.6.4.3',
+    })
     expect(bendVerdict(PIPELINE, 'in', [opening(0.1)], 0.2).outcome).toBe('passes')
   })
 })
@@ -123,27 +182,45 @@ describe('bends', () => {
 describe('an opening laid back on the coupon', () => {
   const coupon = couponOf(testPieceOf('open-root-3g'), NOBODY, rules)
   const bend = (kind: Specimen['kind'], fromMm = 40): Specimen => ({ id: `${kind}-1`, kind, fromMm, toMm: fromMm + 38 })
-  const restart = coupon.marks.find(mark => mark.kind === 'restart' && coupon.passes!.find(pass => pass.role === 'cap')!.id === mark.beadId)!
+  const restart = coupon.marks.find(
+    mark => mark.kind === 'restart' && coupon.passes!.find(pass => pass.role === 'cap')!.id === mark.beadId,
+  )!
   it('a face bend comes from the cap, a root bend from the root, a side bend from its depth', () => {
-    const roles = (kind: Specimen['kind'], depth: number | null) => originOf(coupon, bend(kind), opening(0.1, { depth })).passes.map(pass => pass.role)[0]
-    expect([roles('face', null), roles('root', null), roles('side', 0.02), roles('side', 0.99)]).toEqual(['cap', 'root', 'cap', 'root'])
+    const roles = (kind: Specimen['kind'], depth: number | null) =>
+      originOf(coupon, bend(kind), opening(0.1, { depth })).passes.map(pass => pass.role)[0]
+    expect([roles('face', null), roles('root', null), roles('side', 0.02), roles('side', 0.99)]).toEqual([
+      'cap',
+      'root',
+      'cap',
+      'root',
+    ])
     expect(originOf(coupon, bend('root'), opening(0.1)).atMm).toBe(50)
   })
   it('names the restart within half an inch, and none further off', () => {
-    const at = (mm: number) => sayOrigin(originOf(coupon, bend('face', restart.atMm - 10), opening(0.1, { atMm: 10 + mm })))
+    const at = (mm: number) =>
+      sayOrigin(originOf(coupon, bend('face', restart.atMm - 10), opening(0.1, { atMm: 10 + mm })))
     expect([at(0), at(12), at(13)]).toEqual(['cap, at a restart', 'cap, at a restart', 'cap, in the run of the bead'])
   })
   it('goes round a pipe past 12 o’clock', () => {
     const round = couponOf(testPieceOf('pipe-2-6g'), NOBODY, rules)
     const seam = Math.max(...round.beads.map(bead => bead.toMm))
-    expect(originOf(round, { id: 'root-1', kind: 'root', fromMm: seam - 5, toMm: seam + 20 }, opening(0.1, { atMm: 15 })).atMm).toBeCloseTo(10, 9)
+    expect(
+      originOf(round, { id: 'root-1', kind: 'root', fromMm: seam - 5, toMm: seam + 20 }, opening(0.1, { atMm: 15 }))
+        .atMm,
+    ).toBeCloseTo(10, 9)
   })
   it('is marked once as what it is; a plain opening is no flaw, and a record taken back leaves none', () => {
-    const marked = withBendMarks(coupon, [{ specimen: bend('root'), openings: [opening(1 / 8, { kind: 'slag' }), opening(0.1)] }], inches)
+    const marked = withBendMarks(
+      coupon,
+      [{ specimen: bend('root'), openings: [opening(1 / 8, { kind: 'slag' }), opening(0.1)] }],
+      inches,
+    )
     const found = marked.marks.filter(mark => mark.id.startsWith('bend-'))
     expect(found).toMatchObject([{ flaw: 'slag', found: 'bend', beadId: 'p1' }])
     expect((found[0] as { toMm: number }).toMm - found[0]!.atMm).toBeCloseTo(inches(1 / 8), 6)
-    expect(withBendMarks(marked, [{ specimen: bend('root'), openings: [opening(1 / 8, { kind: 'slag' })] }], inches).marks).toEqual(marked.marks)
+    expect(
+      withBendMarks(marked, [{ specimen: bend('root'), openings: [opening(1 / 8, { kind: 'slag' })] }], inches).marks,
+    ).toEqual(marked.marks)
     expect(withBendMarks(marked, [], inches).marks).toEqual(coupon.marks)
   })
 })

@@ -35,14 +35,20 @@ export interface Stop extends Span {
   readonly why: string
 }
 
-/** A specimen as it came out: openings of a bend, or what was judged by hand of any other; a film's indications are its note. */
+/**
+ * A specimen as it came out: openings of a bend, or what was judged by hand of any other; a film's indications are
+ * its note.
+ */
 export interface SpecimenResult extends Seen {
   readonly openings: readonly Opening[]
   readonly byHand: 'passes' | 'fails' | null
   readonly note: string
 }
 
-/** The visual: what the criteria say of the coupon as it was read, and what was signed; a signature against the criteria says why. */
+/**
+ * The visual: what the criteria say of the coupon as it was read, and what was signed; a signature against the
+ * criteria says why.
+ */
 export interface Visual extends Seen {
   readonly computed: 'passes' | 'fails'
   readonly outcome: 'passes' | 'fails'
@@ -57,7 +63,8 @@ export interface Retest {
 }
 
 /**
- * One test, from plan to result. Lengths mm; openings in the unit of the test. A school's record of a test, and not a certificate.
+ * One test, from plan to result. Lengths mm; openings in the unit of the test. A school's record of a test, and not
+ * a certificate.
  * `couponId` is the coupon that the Bench reads of it; `book` says by which code book and version it is judged.
  */
 export interface TestDocument {
@@ -65,7 +72,7 @@ export interface TestDocument {
   readonly studentId: string
   /** Local date of the test, ISO 8601. */
   readonly testDay: string
-  readonly book: { readonly id: string, readonly version: number }
+  readonly book: { readonly id: string; readonly version: number }
   readonly rulesVersion: number
   readonly pieceName: string
   readonly piece: Piece
@@ -114,46 +121,94 @@ export function newTest({ piece, welder, ...plan }: TestPlanned, rules: HouseRul
   const coupon = couponOf(piece, welder, rules)
   const passes = coupon.passes!
   return {
-    schema: 1, ...plan, studentId: welder.studentId, testDay: welder.classDay, rulesVersion: welder.rulesVersion, pieceName: piece.name, piece: piece.piece, ticket: coupon.ticket, passes,
-    test: takenWith(piece, passes, rules.unit), examinedBy: 'specimens', yieldMpa: USUAL_YIELD_MPA, ...NOT_BEGUN,
+    schema: 1,
+    ...plan,
+    studentId: welder.studentId,
+    testDay: welder.classDay,
+    rulesVersion: welder.rulesVersion,
+    pieceName: piece.name,
+    piece: piece.piece,
+    ticket: coupon.ticket,
+    passes,
+    test: takenWith(piece, passes, rules.unit),
+    examinedBy: 'specimens',
+    yieldMpa: USUAL_YIELD_MPA,
+    ...NOT_BEGUN,
   }
 }
 
 /** A test before anything of it is done. */
-export const NOT_BEGUN: Pick<TestDocument, 'stamp' | 'checks' | 'fitUp' | 'holds' | 'startedAt' | 'endedAt' | 'stops' | 'runs' | 'visual' | 'results' | 'notes'> = {
-  stamp: '', checks: { 'whole rods, in date': false, 'piece stamped': false, 'fit-up within limits': false, 'position fixed': false }, fitUp: null, holds: { 'fit-up': null, 'root': null, 'cap': null },
-  startedAt: null, endedAt: null, stops: [], runs: {}, visual: null, results: {}, notes: '',
+export const NOT_BEGUN: Pick<
+  TestDocument,
+  'stamp' | 'checks' | 'fitUp' | 'holds' | 'startedAt' | 'endedAt' | 'stops' | 'runs' | 'visual' | 'results' | 'notes'
+> = {
+  stamp: '',
+  checks: {
+    'whole rods, in date': false,
+    'piece stamped': false,
+    'fit-up within limits': false,
+    'position fixed': false,
+  },
+  fitUp: null,
+  holds: { 'fit-up': null, 'root': null, 'cap': null },
+  startedAt: null,
+  endedAt: null,
+  stops: [],
+  runs: {},
+  visual: null,
+  results: {},
+  notes: '',
 }
 
 /** The test with other passes: what each filler deposits follows them. */
 export function withPasses(document: TestDocument, passes: readonly Pass[]): TestDocument {
-  const { fillers } = takenWith({ ...document, position: document.test.position, travel: document.ticket.travel }, passes, document.test.unit)
+  const { fillers } = takenWith(
+    { ...document, position: document.test.position, travel: document.ticket.travel },
+    passes,
+    document.test.unit,
+  )
   return { ...document, passes, test: { ...document.test, fillers } }
 }
 
 /** The hold points of a test: a weld of one pass has no root to be looked at before its cap. */
 export const holdPointsOf = ({ passes }: Pick<TestDocument, 'passes'>): readonly HoldPoint[] =>
-  (passes.some(pass => pass.role === 'root') ? HOLD_POINTS : HOLD_POINTS.filter(point => point !== 'root'))
+  passes.some(pass => pass.role === 'root') ? HOLD_POINTS : HOLD_POINTS.filter(point => point !== 'root')
 
 /** The specimens of a test. @throws RangeError when they do not fit the piece */
-export const specimensOf = ({ test, piece, examinedBy }: Pick<TestDocument, 'test' | 'piece' | 'examinedBy'>, book: CodeBook): readonly Specimen[] => specimenPlan(book, test, seamLength(piece), examinedBy).specimens
+export const specimensOf = (
+  { test, piece, examinedBy }: Pick<TestDocument, 'test' | 'piece' | 'examinedBy'>,
+  book: CodeBook,
+): readonly Specimen[] => specimenPlan(book, test, seamLength(piece), examinedBy).specimens
 
 /**
- * The coupon of a test as the Bench opens it, its passes logged with the times they were run, and what bends laid open marked on it.
+ * The coupon of a test as the Bench opens it, its passes logged with the times they were run, and what bends laid
+ * open marked on it.
  * @param clock turns a moment into the time on the shop's wall, `18:05`
  */
-export function testCoupon(document: TestDocument, rules: HouseRules, clock: (moment: string) => string): CouponDocument {
+export function testCoupon(
+  document: TestDocument,
+  rules: HouseRules,
+  clock: (moment: string) => string,
+): CouponDocument {
   const { studentId, testDay, rulesVersion, piece, ticket, passes, runs, fitUp } = document
   const logged = passes.map((pass): Pass => {
     const run = runs[pass.id]
-    return run ? { ...pass, log: { ...pass.log, started: clock(run.from), ...(run.to ? { ended: clock(run.to) } : {}) } } : pass
+    return run
+      ? { ...pass, log: { ...pass.log, started: clock(run.from), ...(run.to ? { ended: clock(run.to) } : {}) } }
+      : pass
   })
-  return { ...newCoupon({ studentId, classDay: testDay, rulesVersion, piece, ticket, passes: logged, beadCount: 1 }, rules), mock: true, ...(fitUp ? { fitUp } : {}) }
+  return {
+    ...newCoupon({ studentId, classDay: testDay, rulesVersion, piece, ticket, passes: logged, beadCount: 1 }, rules),
+    mock: true,
+    ...(fitUp ? { fitUp } : {}),
+  }
 }
 
 /** The coupon as it was read, with what the test's bends laid open marked on it. */
 export function withOpenings(coupon: CouponDocument, document: TestDocument, book: CodeBook): CouponDocument {
-  const bends = specimensOf(document, book).flatMap(specimen => (document.results[specimen.id] ? [{ specimen, openings: document.results[specimen.id]!.openings }] : []))
+  const bends = specimensOf(document, book).flatMap(specimen =>
+    document.results[specimen.id] ? [{ specimen, openings: document.results[specimen.id]!.openings }] : [],
+  )
   return withBendMarks(coupon, bends, length => (unitFor(book, document.test) === 'in' ? length * MM_PER_INCH : length))
 }
 
@@ -161,9 +216,15 @@ export function withOpenings(coupon: CouponDocument, document: TestDocument, boo
  * Minutes on the clock of a test so far, what it stood still left out.
  * @param now the moment, UTC
  */
-export function minutesRun({ startedAt, endedAt, stops }: Pick<TestDocument, 'startedAt' | 'endedAt' | 'stops'>, now: string): number {
+export function minutesRun(
+  { startedAt, endedAt, stops }: Pick<TestDocument, 'startedAt' | 'endedAt' | 'stops'>,
+  now: string,
+): number {
   if (startedAt === null) return 0
   const end = Date.parse(endedAt ?? now)
-  const stood = stops.reduce((sum, stop) => sum + Math.max(0, Math.min(end, Date.parse(stop.to ?? now)) - Date.parse(stop.from)), 0)
+  const stood = stops.reduce(
+    (sum, stop) => sum + Math.max(0, Math.min(end, Date.parse(stop.to ?? now)) - Date.parse(stop.from)),
+    0,
+  )
   return Math.max(0, end - Date.parse(startedAt) - stood) / 60_000
 }

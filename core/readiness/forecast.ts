@@ -1,30 +1,40 @@
 import { beginOutlook, quantile, type OutlookCase } from './outlook'
 
-/** Coupons still to run until the odds wanted: as the quicker, the middling and the slower of the students whom the evidence allows; null beyond the horizon. */
+/**
+ * Coupons still to run until the odds wanted: as the quicker, the middling and the slower of the students whom the
+ * evidence allows; null beyond the horizon.
+ */
 export interface Forecast {
   readonly target: number
   readonly early: number | null
   readonly likely: number | null
   readonly late: number | null
-  readonly steps: readonly { readonly coupons: number, readonly odds: number }[]
+  readonly steps: readonly { readonly coupons: number; readonly odds: number }[]
 }
 
 /** How far ahead a forecast looks, coupons. */
 export const HORIZON = [0, 3, 6, 10, 15, 20, 30, 45, 60, 90] as const
 
 /**
- * How many coupons like these it takes until a test would go well so often, by the school's own learning curve and how fast this student goes along it.
+ * How many coupons like these it takes until a test would go well so often, by the school's own learning curve and
+ * how fast this student goes along it.
  * @param target odds wanted, 0 to 1
  * @param attempts at each step
  */
 export function forecastCoupons(wanted: OutlookCase, target: number, attempts: number): Forecast {
-  const looks = HORIZON.map((coupons) => {
+  const looks = HORIZON.map(coupons => {
     const run = beginOutlook({ ...wanted, candidate: { ...wanted.candidate, more: coupons } })
     run.run(attempts)
     return { coupons, ...run.result() }
   })
   const reach = (share: number) => looks.find(({ spread }) => quantile(spread, share) >= target)?.coupons ?? null
-  return { target, early: reach(0.8), likely: reach(0.5), late: reach(0.2), steps: looks.map(({ coupons, odds }) => ({ coupons, odds })) }
+  return {
+    target,
+    early: reach(0.8),
+    likely: reach(0.5),
+    late: reach(0.2),
+    steps: looks.map(({ coupons, odds }) => ({ coupons, odds })),
+  }
 }
 
 /** When a section meets: days of the week, and its last day. */
@@ -40,9 +50,15 @@ const A_DAY_MS = 86_400_000
  * The class day on which so many coupons more are run; null when the term ends before, or the section never meets.
  * @param from local date that is already past, ISO 8601
  * @param perClass coupons a class day
- * @example classDayAfter(6, 3, { weekdays: [1, 3], last: '2026-12-18' }, '2026-10-05') // '2026-10-12': Wednesday and Monday
+ * @example classDayAfter(6, 3, { weekdays: [1, 3], last: '2026-12-18' }, '2026-10-05') // '2026-10-12': Wednesday
+ *   and Monday
  */
-export function classDayAfter(coupons: number, perClass: number, { weekdays, last }: Timetable, from: string): string | null {
+export function classDayAfter(
+  coupons: number,
+  perClass: number,
+  { weekdays, last }: Timetable,
+  from: string,
+): string | null {
   if (weekdays.length === 0 || perClass <= 0) return null
   let classes = Math.ceil(coupons / perClass)
   const end = Date.parse(`${last}T00:00:00Z`)

@@ -14,7 +14,8 @@ export interface Help {
 const HALVED = 0.5
 
 /**
- * Which one skill raises the odds most: each is bettered by half in turn, on the same students and the same chances. Most first.
+ * Which one skill raises the odds most: each is bettered by half in turn, on the same students and the same
+ * chances. Most first.
  * @param attempts for each
  */
 export function whatHelps(wanted: OutlookCase, attempts: number): Help[] {
@@ -25,7 +26,7 @@ export function whatHelps(wanted: OutlookCase, attempts: number): Help[] {
   }
   const now = odds({})
   return [...new Set(wanted.plan.tasks.map(task => task.cell.element))]
-    .map((element) => {
+    .map(element => {
       const better = odds({ [element]: HALVED })
       return { element, name: elementOf(element).name, odds: better, gain: Math.max(0, better - now) }
     })

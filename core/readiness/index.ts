@@ -1,5 +1,6 @@
 /**
- * How a test would go today: the piece, what it asks of a hand try by try, thousands of attempts at it, what would help, and when.
+ * How a test would go today: the piece, what it asks of a hand try by try, thousands of attempts at it, what would
+ * help, and when.
  */
 export * from './testTasks'
 export * from './attempt'

@@ -18,10 +18,16 @@ const HOURS: Readonly<Record<Work, number>> = { plate: 0.7, joint: 0.6, fillet: 
 /** A drill is over sooner. */
 const DRILL_HOURS = 0.4
 
-/** What a coupon of another lie, or other work, brings to the test's own. Common practice: a restart learned flat is half a restart overhead. */
+/**
+ * What a coupon of another lie, or other work, brings to the test's own. Common practice: a restart learned flat is
+ * half a restart overhead.
+ */
 const OTHER_LIE = 0.5
 const OTHER_WORK = 0.7
-/** One coupon takes about this share of the way to half as much unsound work, on what it trains, and on all else that is welded with it. Rough. */
+/**
+ * One coupon takes about this share of the way to half as much unsound work, on what it trains, and on all else
+ * that is welded with it. Rough.
+ */
 const STEP = 0.12
 const IN_PASSING = 0.03
 
@@ -33,7 +39,9 @@ const hoursOf = (rung: LadderRung) => (isDrill(rung) ? DRILL_HOURS : HOURS[piece
  * @param helps what each skill is worth at that test
  */
 export function gainPerHour(rung: LadderRung, helps: readonly Help[], test: TestPiece): number {
-  const near = (lieOf(rung.position) === lieOf(test.position) ? 1 : OTHER_LIE) * (pieceOf(rung.piece).work === pieceOf(test.piece.kind).work ? 1 : OTHER_WORK)
+  const near =
+    (lieOf(rung.position) === lieOf(test.position) ? 1 : OTHER_LIE) *
+    (pieceOf(rung.piece).work === pieceOf(test.piece.kind).work ? 1 : OTHER_WORK)
   const trained = (element: ElementId) => (rung.trains.includes(element) ? STEP : IN_PASSING)
   return (near * helps.reduce((sum, help) => sum + help.gain * trained(help.element), 0)) / hoursOf(rung)
 }
@@ -56,25 +64,33 @@ export interface NextWanted {
 }
 
 /**
- * What to run next, best first: the rungs that are open and not signed off, by expected gain toward the test for an hour in the booth; one that was run on
- * all of the last days allowed is left out while there is another. Far from the test, where no single skill moves the odds, the ladder's own order decides.
- * @example proposals(wanted)[0].why // 'Restarts: half as many unsound, and about 20 more of 100 attempts at the 6G would go well'
+ * What to run next, best first: the rungs that are open and not signed off, by expected gain toward the test for an
+ * hour in the booth; one that was run on
+ * all of the last days allowed is left out while there is another. Far from the test, where no single skill moves
+ * the odds, the ladder's own order decides.
+ * @example proposals(wanted)[0].why // 'Restarts: half as many unsound, and about 20 more of 100 attempts at the 6G
+ *   would go well'
  */
 export function proposals(wanted: NextWanted): Proposal[] {
   const { ladder, climb, lately, sameDrillDays } = wanted
-  const open = rungsInUse(ladder).filter(rung => climb.some(state => state.rungId === rung.id && (state.status === 'open' || state.status === 'ready')))
+  const open = rungsInUse(ladder).filter(rung =>
+    climb.some(state => state.rungId === rung.id && (state.status === 'open' || state.status === 'ready')),
+  )
   const days = lately.slice(-sameDrillDays)
   const tired = (rung: LadderRung) => days.length === sameDrillDays && days.every(day => day.rungs.includes(rung.name))
   const fresh = open.filter(rung => !tired(rung))
   return (fresh.length > 0 ? fresh : open)
     .map((rung, place) => ({ rung, place, gainPerHour: gainPerHour(rung, wanted.helps, wanted.test) }))
-    .sort((a, b) => (Math.abs(a.gainPerHour - b.gainPerHour) < 1e-4 ? a.place - b.place : b.gainPerHour - a.gainPerHour))
+    .sort((a, b) =>
+      Math.abs(a.gainPerHour - b.gainPerHour) < 1e-4 ? a.place - b.place : b.gainPerHour - a.gainPerHour,
+    )
     .map(({ rung, gainPerHour: gain }) => ({ rung, gainPerHour: gain, why: reason(rung, wanted) }))
 }
 
 function reason(rung: LadderRung, { helps, test, climb }: NextWanted): string {
   const help = helps.find(row => rung.trains.includes(row.element) && row.gain > 0.01)
-  if (help) return `${elementOf(help.element).name}: half as many unsound, and about ${Math.round(help.gain * 100)} more of 100 attempts at the ${test.position} would go well`
+  if (help)
+    return `${elementOf(help.element).name}: half as many unsound, and about ${Math.round(help.gain * 100)} more of 100 attempts at the ${test.position} would go well`
   const state = climb.find(row => row.rungId === rung.id)!
   return state.coupons > 0 ? `${state.says}: the way up goes through it` : 'Next on the ladder'
 }

@@ -1,5 +1,14 @@
 import type { ElementId } from '../grading'
-import { drawSkill, SKILL_OFFSETS, type SchoolCurves, type Skill, skillOf, type Standing, type When, whenNext } from '../progress'
+import {
+  drawSkill,
+  SKILL_OFFSETS,
+  type SchoolCurves,
+  type Skill,
+  skillOf,
+  type Standing,
+  type When,
+  whenNext,
+} from '../progress'
 import { seededRandom } from '../simulate'
 import { attempt, type Failure, type TestHabits, type TestStage } from './attempt'
 import type { TestPlan } from './testTasks'
@@ -62,15 +71,31 @@ export interface OutlookRun {
  */
 export function beginOutlook({ plan, candidate, habits, seed, spared = {} }: OutlookCase): OutlookRun {
   const random = seededRandom(seed)
-  const skills = new Map<ElementId, Skill>([...new Set(plan.tasks.map(task => task.cell.element))].map(element => [element, skillOf(candidate.standing, candidate.curves, element)]))
+  const skills = new Map<ElementId, Skill>(
+    [...new Set(plan.tasks.map(task => task.cell.element))].map(element => [
+      element,
+      skillOf(candidate.standing, candidate.curves, element),
+    ]),
+  )
   const when = whenFor(plan, candidate)
   const failures = new Map<string, FailureCount>()
   const means: number[] = []
   const logits = new Float64Array(plan.tasks.length)
   const student = () => {
-    // One set of draws for all elements: who is good at one thing is a little likelier to be good at another, and gains are compared on the same students.
-    const drawn = new Map([...skills].map(([element, skill]) => [element, drawSkill(skill, Array.from({ length: SKILL_OFFSETS }, () => random.normal()))]))
-    plan.tasks.forEach((task, index) => { logits[index] = drawn.get(task.cell.element)!(task.cell, when) })
+    // One set of draws for all elements: who is good at one thing is a little likelier to be good at another, and
+    // gains are compared on the same students.
+    const drawn = new Map(
+      [...skills].map(([element, skill]) => [
+        element,
+        drawSkill(
+          skill,
+          Array.from({ length: SKILL_OFFSETS }, () => random.normal()),
+        ),
+      ]),
+    )
+    plan.tasks.forEach((task, index) => {
+      logits[index] = drawn.get(task.cell.element)!(task.cell, when)
+    })
     let well = 0
     const own = seededRandom(Math.floor(random.uniform() * 2 ** 32))
     for (let n = 0; n < EACH; n++) {
@@ -82,7 +107,9 @@ export function beginOutlook({ plan, candidate, habits, seed, spared = {} }: Out
   }
   return {
     done: () => means.length * EACH,
-    run: (attempts) => { for (let n = 0; n < attempts / EACH; n++) student() },
+    run: attempts => {
+      for (let n = 0; n < attempts / EACH; n++) student()
+    },
     result: () => summary(means, [...failures.values()]),
   }
 }
@@ -96,7 +123,12 @@ function count(failures: Map<string, FailureCount>, { stage, task, atMm }: Failu
   const twelfth = Math.min(11, Math.max(0, Math.floor((12 * atMm) / seamMm)))
   const key = `${stage} ${task.pass} ${task.cell.element} ${twelfth}`
   const before = failures.get(key)
-  failures.set(key, before ? { ...before, count: before.count + 1 } : { stage, pass: task.pass, role: task.role, element: task.cell.element, twelfth, count: 1 })
+  failures.set(
+    key,
+    before
+      ? { ...before, count: before.count + 1 }
+      : { stage, pass: task.pass, role: task.role, element: task.cell.element, twelfth, count: 1 },
+  )
 }
 
 function summary(means: readonly number[], failures: readonly FailureCount[]): Outlook {
@@ -108,8 +140,16 @@ function summary(means: readonly number[], failures: readonly FailureCount[]): O
   const chance = means.reduce((sum, mean) => sum + mean * (1 - mean), 0) / means.length / (EACH - 1)
   const kept = variance > 0 ? Math.sqrt(Math.max(0, variance - chance) / variance) : 0
   const spread = means.map(mean => Math.min(1, Math.max(0, odds + kept * (mean - odds)))).sort((a, b) => a - b)
-  return { attempts, odds, low: quantile(spread, 0.05), high: quantile(spread, 0.95), failures: [...failures].sort((a, b) => b.count - a.count), spread }
+  return {
+    attempts,
+    odds,
+    low: quantile(spread, 0.05),
+    high: quantile(spread, 0.95),
+    failures: [...failures].sort((a, b) => b.count - a.count),
+    spread,
+  }
 }
 
 /** A quantile of sorted values. */
-export const quantile = (sorted: readonly number[], share: number): number => sorted[Math.min(sorted.length - 1, Math.max(0, Math.round(share * (sorted.length - 1))))]!
+export const quantile = (sorted: readonly number[], share: number): number =>
+  sorted[Math.min(sorted.length - 1, Math.max(0, Math.round(share * (sorted.length - 1))))]!

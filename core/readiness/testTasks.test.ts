@@ -4,7 +4,10 @@ import { ISO_9606, PIPELINE, PRESSURE, STRUCTURAL, testPieceOf, type CodeBook } 
 import { inches } from '../units'
 import { testPlan } from '.'
 
-const bends = (piece: string, book: CodeBook) => testPlan(testPieceOf(piece), rules, book).strips.map(strip => strip.bend).join(' ')
+const bends = (piece: string, book: CodeBook) =>
+  testPlan(testPieceOf(piece), rules, book)
+    .strips.map(strip => strip.bend)
+    .join(' ')
 
 describe('where a test is laid open, by the book it is taken by', () => {
   it.each([
@@ -26,26 +29,38 @@ describe('where a test is laid open, by the book it is taken by', () => {
   it('as wide as the book cuts it', () => {
     const [structural] = testPlan(testPieceOf('pipe-2-6g'), rules, STRUCTURAL).strips
     const [pressure] = testPlan(testPieceOf('pipe-2-6g'), rules, PRESSURE).strips
-    expect([structural!.toMm - structural!.fromMm, pressure!.toMm - pressure!.fromMm].map(mm => mm / inches(1))).toEqual([expect.closeTo(1, 9), expect.closeTo(0.75, 9)])
+    expect(
+      [structural!.toMm - structural!.fromMm, pressure!.toMm - pressure!.fromMm].map(mm => mm / inches(1)),
+    ).toEqual([expect.closeTo(1, 9), expect.closeTo(0.75, 9)])
   })
 })
 
 describe('what a test asks of the hand', () => {
-  const families = (piece: string) => new Set(testPlan(testPieceOf(piece), rules).tasks.map(task => `${task.role} ${task.cell.rodFamily}`))
+  const families = (piece: string) =>
+    new Set(testPlan(testPieceOf(piece), rules).tasks.map(task => `${task.role} ${task.cell.rodFamily}`))
   it('a GTAW root counts under its own wire, and the fill under its rod', () => {
     expect(families('pipe-6-6g-gtaw').has('root GTAW wire')).toBe(true)
-    expect([...families('pipe-6-6g-gtaw')].some(row => row.startsWith('root') && row.endsWith('cellulosic'))).toBe(false)
+    expect([...families('pipe-6-6g-gtaw')].some(row => row.startsWith('root') && row.endsWith('cellulosic'))).toBe(
+      false,
+    )
     expect(families('pipe-6-6g').has('root cellulosic')).toBe(true)
     expect(families('pipe-6-6g').has('cap low hydrogen')).toBe(true)
   })
   it('a fillet counts as a fillet, a plate as a groove, and only an open root is seen from behind', () => {
     const work = (piece: string) => new Set(testPlan(testPieceOf(piece), rules).tasks.map(task => task.cell.work))
-    expect([work('fillet-3f'), work('plate-3g'), work('pipe-2-6g')]).toEqual([new Set(['fillet']), new Set(['groove']), new Set(['pipe'])])
-    expect(['plate-3g', 'open-root-3g', 'pipe-2-6g', 'fillet-3f'].map(piece => testPlan(testPieceOf(piece), rules).rootSeen)).toEqual([false, true, true, false])
+    expect([work('fillet-3f'), work('plate-3g'), work('pipe-2-6g')]).toEqual([
+      new Set(['fillet']),
+      new Set(['groove']),
+      new Set(['pipe']),
+    ])
+    expect(
+      ['plate-3g', 'open-root-3g', 'pipe-2-6g', 'fillet-3f'].map(piece => testPlan(testPieceOf(piece), rules).rootSeen),
+    ).toEqual([false, true, true, false])
   })
   it('a thicker plate has more in it', () => {
     const count = (piece: string) => testPlan(testPieceOf(piece), rules).tasks.length
     expect(count('thick-4g')).toBeGreaterThan(2 * count('plate-4g'))
   })
-  it('a book that does not test the piece is refused', () => expect(() => testPlan(testPieceOf('plate-3g'), rules, PIPELINE)).toThrow(/has no groove test on plate/))
+  it('a book that does not test the piece is refused', () =>
+    expect(() => testPlan(testPieceOf('plate-3g'), rules, PIPELINE)).toThrow(/has no groove test on plate/))
 })

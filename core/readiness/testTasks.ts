@@ -2,10 +2,24 @@ import { isTry, seamLength, showsRoot, type CouponDocument, type Pass } from '..
 import type { ElementId } from '../grading'
 import type { HouseRules } from '../house'
 import { lieOf, type SkillCell } from '../progress'
-import { couponOf, isBend, NOBODY, specimenPlan, STRUCTURAL, takenWith, type BendKind, type CodeBook, type SpecimenKind, type TestPiece } from '../qualification'
+import {
+  couponOf,
+  isBend,
+  NOBODY,
+  specimenPlan,
+  STRUCTURAL,
+  takenWith,
+  type BendKind,
+  type CodeBook,
+  type SpecimenKind,
+  type TestPiece,
+} from '../qualification'
 import { familyOf, pieceOf } from '../trade'
 
-/** A strip that is cut from a test piece and bent: face or root outward, or a slice on its side. Places along the seam, mm. */
+/**
+ * A strip that is cut from a test piece and bent: face or root outward, or a slice on its side. Places along the
+ * seam, mm.
+ */
 export interface BendStrip {
   readonly bend: BendKind
   readonly fromMm: number
@@ -39,7 +53,8 @@ export interface TestPlan {
 }
 
 /**
- * What a test piece asks for, as the Bench would open it: its passes, with starts, restarts, tie-ins, ends and inches of bead, in the order they are welded,
+ * What a test piece asks for, as the Bench would open it: its passes, with starts, restarts, tie-ins, ends and
+ * inches of bead, in the order they are welded,
  * and where a book has its bends cut.
  * @throws RangeError when the piece's sizes do not go together, or the book has no such test
  * @example testPlan(testPieceOf('plate-3g'), rules).tasks.filter(task => task.cell.element === 'restart').length
@@ -55,21 +70,47 @@ export function testPlan(piece: TestPiece, rules: HouseRules, book: CodeBook = S
     const pass = passes.get(bead.passId!)!
     const depth: Depth = pass.role === 'cap' || pass.role === 'single' ? 'cap' : 'inside'
     const faceHalf = pass.layer > layers / 2
-    const tries = document.marks.filter(isTry).filter(mark => mark.beadId === bead.id)
-      .map(mark => ({ ...stretch(piece, pass, mark.atMm, mark.atMm, mark.kind === 'end' ? 'ends' : mark.kind, depth, faceHalf) }))
+    const tries = document.marks
+      .filter(isTry)
+      .filter(mark => mark.beadId === bead.id)
+      .map(mark => ({
+        ...stretch(piece, pass, mark.atMm, mark.atMm, mark.kind === 'end' ? 'ends' : mark.kind, depth, faceHalf),
+      }))
     return [...tries, stretch(piece, pass, bead.fromMm, bead.toMm, 'run', depth, faceHalf)]
   })
   const { specimens } = specimenPlan(book, takenWith(piece, document.passes!, rules.unit), seamMm)
-  const strips = specimens.flatMap(({ kind, fromMm, toMm }) => (opensAs(kind) ? [{ bend: opensAs(kind)!, fromMm, toMm }] : []))
+  const strips = specimens.flatMap(({ kind, fromMm, toMm }) =>
+    opensAs(kind) ? [{ bend: opensAs(kind)!, fromMm, toMm }] : [],
+  )
   return { piece, seamMm, rootSeen, tasks, strips }
 }
 
-/** Which half a specimen lays open: a fillet is broken open at its root, a nick-break through all of it; a tensile and a macro say little of flaws. */
-const opensAs = (kind: SpecimenKind): BendKind | null => (isBend(kind) ? kind : kind === 'fillet break' ? 'root' : kind === 'nick-break' ? 'side' : null)
+/**
+ * Which half a specimen lays open: a fillet is broken open at its root, a nick-break through all of it; a tensile
+ * and a macro say little of flaws.
+ */
+const opensAs = (kind: SpecimenKind): BendKind | null =>
+  isBend(kind) ? kind : kind === 'fillet break' ? 'root' : kind === 'nick-break' ? 'side' : null
 
-const rootPass = (document: CouponDocument): Pass => document.passes!.find(pass => pass.role === 'root') ?? document.passes![0]!
+const rootPass = (document: CouponDocument): Pass =>
+  document.passes!.find(pass => pass.role === 'root') ?? document.passes![0]!
 
-function stretch({ piece, position }: TestPiece, pass: Pass, fromMm: number, toMm: number, element: ElementId, depth: Depth, faceHalf: boolean): TestTask {
-  const cell: SkillCell = { element, lie: lieOf(position), work: pieceOf(piece.kind).work, rodFamily: familyOf(pass.classification), otherHand: false, otherWay: false }
+function stretch(
+  { piece, position }: TestPiece,
+  pass: Pass,
+  fromMm: number,
+  toMm: number,
+  element: ElementId,
+  depth: Depth,
+  faceHalf: boolean,
+): TestTask {
+  const cell: SkillCell = {
+    element,
+    lie: lieOf(position),
+    work: pieceOf(piece.kind).work,
+    rodFamily: familyOf(pass.classification),
+    otherHand: false,
+    otherWay: false,
+  }
   return { cell, pass: pass.id, role: pass.role, depth, faceHalf, fromMm, toMm }
 }

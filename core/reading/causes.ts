@@ -1,13 +1,41 @@
 import type { SignId } from './signTable'
 
 export type CauseId =
-  | 'current high' | 'current low' | 'arc long' | 'arc short' | 'travel fast' | 'travel slow' | 'work angle' | 'travel angle' | 'upright rod'
-  | 'polarity' | 'damp rod' | 'dirty plate' | 'not cleaned' | 'plate hot' | 'strike' | 'too long in crater' | 'too short in crater' | 'crater left'
-  | 'bracing' | 'unsteady feed' | 'aim' | 'off the joint' | 'no pause' | 'arc blow' | 'whip' | 'gap wide' | 'gap tight' | 'ends' | 'rod unfit'
+  | 'current high'
+  | 'current low'
+  | 'arc long'
+  | 'arc short'
+  | 'travel fast'
+  | 'travel slow'
+  | 'work angle'
+  | 'travel angle'
+  | 'upright rod'
+  | 'polarity'
+  | 'damp rod'
+  | 'dirty plate'
+  | 'not cleaned'
+  | 'plate hot'
+  | 'strike'
+  | 'too long in crater'
+  | 'too short in crater'
+  | 'crater left'
+  | 'bracing'
+  | 'unsteady feed'
+  | 'aim'
+  | 'off the joint'
+  | 'no pause'
+  | 'arc blow'
+  | 'whip'
+  | 'gap wide'
+  | 'gap tight'
+  | 'ends'
+  | 'rod unfit'
 
 /**
- * A cause: how common it is before anything is seen, the chance that it shows each sign when it is at work, and what to change.
- * Source: bead shapes and what they say, common practice, as manuals agree; the figures are rough on purpose and adapt to the school.
+ * A cause: how common it is before anything is seen, the chance that it shows each sign when it is at work, and
+ * what to change.
+ * Source: bead shapes and what they say, common practice, as manuals agree; the figures are rough on purpose and
+ * adapt to the school.
  */
 export interface Cause {
   readonly id: CauseId
@@ -19,35 +47,340 @@ export interface Cause {
 }
 
 export const CAUSES: readonly Cause[] = [
-  { id: 'arc long', name: 'Arc too long', prior: 0.13, shows: { 'undercut both': 0.45, 'undercut upper': 0.25, 'porosity everywhere': 0.4, 'spatter': 0.6, 'rough ripples': 0.3, 'width uneven': 0.4, 'wide': 0.45, 'sag': 0.12, 'start pinholes': 0.15, 'restart dirty': 0.08, 'arc fluttered': 0.75 }, change: 'Close the arc to no more than the rod’s core', drill: 'one bead, listening: smooth, not crackling' },
-  { id: 'current high', name: 'Current too high', prior: 0.07, shows: { 'undercut both': 0.5, 'undercut upper': 0.25, 'spatter': 0.4, 'wide': 0.65, 'rough ripples': 0.55, 'burn-through': 0.3, 'sag': 0.15, 'too low': 0.25, 'root heavy': 0.3, 'rod glows': 0.7, 'puddle churns': 0.6 }, change: 'Turn the current down', drill: 'three beads: hot, cold, between' },
-  { id: 'current low', name: 'Current too low', prior: 0.07, shows: { 'too high': 0.55, 'narrow': 0.5, 'overlap any': 0.2, 'overlap lower': 0.15, 'start stuck': 0.5, 'slag between': 0.3, 'no fusion': 0.3, 'sag': 0.15, 'root not through': 0.35, 'arc goes out': 0.7, 'rod sticks': 0.45, 'puddle sluggish': 0.6 }, change: 'Turn the current up', drill: 'three beads: hot, cold, between' },
-  { id: 'arc short', name: 'Arc too short', prior: 0.04, shows: { 'too high': 0.5, 'width uneven': 0.45, 'slag between': 0.45, 'porosity everywhere': 0.25, 'start stuck': 0.3, 'rod sticks': 0.75, 'arc goes out': 0.25 }, change: 'Lift slightly, so that the rod does not stub', drill: 'one bead, no sticking' },
-  { id: 'travel fast', name: 'Travel too fast', prior: 0.07, shows: { 'narrow': 0.65, 'undercut both': 0.35, 'too low': 0.5, 'rough ripples': 0.35, 'no fusion': 0.12, 'root not through': 0.2 }, change: 'Slow down until the puddle is the target width', drill: 'two beads to a soapstone line, against the clock' },
-  { id: 'travel slow', name: 'Travel too slow', prior: 0.07, shows: { 'wide': 0.6, 'too high': 0.4, 'overlap any': 0.45, 'overlap lower': 0.4, 'sag': 0.2, 'burn-through': 0.15, 'root heavy': 0.2, 'slag ran ahead': 0.2 }, change: 'Travel faster; keep the rod at the front of the puddle', drill: 'two beads to a soapstone line, against the clock' },
-  { id: 'work angle', name: 'Work angle off', prior: 0.05, shows: { 'undercut upper': 0.65, 'overlap lower': 0.3, 'sag': 0.3, 'uneven legs': 0.45, 'no fusion': 0.1, 'lap off': 0.08 }, change: 'Tip the rod 5 to 10 degrees toward the side that is eaten', drill: 'one dry run, one bead, same angle' },
-  { id: 'travel angle', name: 'Rod laid over too far', prior: 0.08, shows: { 'overlap any': 0.35, 'undercut both': 0.3, 'porosity everywhere': 0.25, 'slag between': 0.2, 'too high': 0.4, 'sag': 0.35, 'rough ripples': 0.15 }, change: 'Lean the rod 10 to 15 degrees, no more', drill: 'one bead with a protractor set beside it' },
-  { id: 'upright rod', name: 'Rod too upright, or pushed', prior: 0.03, shows: { 'slag ran ahead': 0.7, 'slag between': 0.25, 'no fusion': 0.1 }, change: 'Drag the rod 10 to 15 degrees', drill: 'one bead with a protractor set beside it' },
-  { id: 'polarity', name: 'Wrong polarity', prior: 0.006, shows: { 'spatter': 0.35, 'narrow': 0.3, 'too high': 0.4, 'no fusion': 0.35, 'rough ripples': 0.25 }, change: 'Set the polarity for this rod before anything else', drill: 'one bead after the change' },
-  { id: 'damp rod', name: 'Damp or chipped rod', prior: 0.04, shows: { 'porosity everywhere': 0.55, 'porosity at starts': 0.4, 'start pinholes': 0.5, 'restart dirty': 0.12, 'crack in crater': 0.04, 'one wall': 0.15 }, change: 'Take a fresh, dry rod', drill: 'one bead with a new rod' },
-  { id: 'dirty plate', name: 'Plate not clean', prior: 0.02, shows: { 'porosity everywhere': 0.45, 'spatter': 0.15, 'start poor': 0.1 }, change: 'Grind to bright metal and buff', drill: 'one bead on bright plate' },
-  { id: 'not cleaned', name: 'Not cleaned between beads', prior: 0.06, shows: { 'slag between': 0.65, 'restart dirty': 0.5, 'no fusion': 0.06 }, change: 'Chip and brush every bead and every crater', drill: 'one bead, brushed bright, before the next' },
-  { id: 'plate hot', name: 'Plate too hot', prior: 0.04, shows: { 'growing': 0.7, 'wide': 0.25, 'undercut both': 0.15, 'sag': 0.12, 'burn-through': 0.15, 'slag runny': 0.3 }, change: 'Let the plate cool between beads', drill: 'the same pad, cooled after every bead' },
-  { id: 'strike', name: 'Strike', prior: 0.07, shows: { 'stray strike': 0.6, 'start poor': 0.5, 'start stuck': 0.25, 'start pinholes': 0.25, 'porosity at starts': 0.35 }, change: 'Strike ahead in the line, shorten at once, run over the strike', drill: 'ten starts, an inch each' },
-  { id: 'too long in crater', name: 'Too long in the crater', prior: 0.08, shows: { 'restart high': 0.75, 'restart off line': 0.05 }, change: 'At each restart, once round the crater and go', drill: 'a strip of eight restarts on stubs' },
-  { id: 'too short in crater', name: 'Left the crater too soon', prior: 0.08, shows: { 'restart low': 0.75, 'restart off line': 0.05 }, change: 'Go round the crater to its full width before you move off', drill: 'a strip of eight restarts on stubs' },
-  { id: 'crater left', name: 'Broke off too fast', prior: 0.06, shows: { 'crater': 0.7, 'crack in crater': 0.15, 'ends low': 0.1 }, change: 'Pause and back over the crater before you break', drill: 'six short beads, every crater full' },
-  { id: 'bracing', name: 'Reach and bracing', prior: 0.07, shows: { 'crooked': 0.65, 'width uneven': 0.2, 'restart off line': 0.3, 'lap off': 0.15 }, change: 'Brace both arms and dry-run the whole line first', drill: 'one bead to a soapstone line' },
-  { id: 'unsteady feed', name: 'Rod not fed evenly', prior: 0.09, shows: { 'width uneven': 0.7, 'rough ripples': 0.12 }, change: 'Feed the rod in steadily as it burns; eyes on the puddle', drill: 'one bead with the free hand steadying the rod' },
-  { id: 'aim', name: 'Aim at the last toe', prior: 0.05, shows: { 'lap off': 0.65, 'slag between': 0.06, 'crooked': 0.08 }, change: 'Aim at the toe of the last bead', drill: 'four lapped beads' },
-  { id: 'off the joint', name: 'Aimed off the joint', prior: 0.03, shows: { 'one wall': 0.6, 'puddle one side': 0.75, 'uneven legs': 0.4 }, change: 'Aim to the colder side, and wait for the puddle', drill: 'one bead to a soapstone line in the joint' },
-  { id: 'no pause', name: 'No pause at the toes', prior: 0.04, shows: { 'undercut both': 0.3, 'undercut upper': 0.2, 'too high': 0.15 }, change: 'Pause at each toe and go quickly across', drill: 'one weave, counting at the toes' },
-  { id: 'arc blow', name: 'Arc blow', prior: 0.015, shows: { 'arc wanders': 0.8, 'undercut upper': 0.1, 'one wall': 0.2, 'ends low': 0.15, 'porosity everywhere': 0.06 }, change: 'Move the clamp and weld away from it, with a short arc', drill: 'one bead after the clamp is moved' },
-  { id: 'whip', name: 'Whip out of step', prior: 0.015, shows: { 'ripples off step': 0.8, 'rough ripples': 0.2 }, change: 'Step back half a ripple, no more and no less', drill: 'one whipped bead to a count' },
-  { id: 'gap wide', name: 'Gap wide or land thin', prior: 0.03, shows: { 'root heavy': 0.6, 'burn-through': 0.25, 'keyhole grew': 0.8, 'root concave': 0.1 }, change: 'Step out and back, tighter; fit the next one up to the gauge', drill: 'one root with the gap gauged at both ends' },
-  { id: 'gap tight', name: 'Gap tight or land heavy', prior: 0.04, shows: { 'root not through': 0.65, 'root concave': 0.1, 'keyhole closed': 0.8 }, change: 'Gauge the gap, push 10 to 15 degrees; 5 A more if the land is right', drill: 'one root with the gap gauged at both ends' },
-  { id: 'ends', name: 'Ends not built up', prior: 0.05, shows: { 'ends low': 0.7 }, change: 'Begin at the very edge and wrap over the far one', drill: 'a pad with both edges square' },
-  { id: 'rod unfit', name: 'Rod not made for the position', prior: 0.004, shows: { 'sag': 0.6, 'overlap any': 0.3, 'too high': 0.3 }, change: 'Take a rod that is made for this position', drill: 'one bead with it' },
+  {
+    id: 'arc long',
+    name: 'Arc too long',
+    prior: 0.13,
+    shows: {
+      'undercut both': 0.45,
+      'undercut upper': 0.25,
+      'porosity everywhere': 0.4,
+      'spatter': 0.6,
+      'rough ripples': 0.3,
+      'width uneven': 0.4,
+      'wide': 0.45,
+      'sag': 0.12,
+      'start pinholes': 0.15,
+      'restart dirty': 0.08,
+      'arc fluttered': 0.75,
+    },
+    change: 'Close the arc to no more than the rod’s core',
+    drill: 'one bead, listening: smooth, not crackling',
+  },
+  {
+    id: 'current high',
+    name: 'Current too high',
+    prior: 0.07,
+    shows: {
+      'undercut both': 0.5,
+      'undercut upper': 0.25,
+      'spatter': 0.4,
+      'wide': 0.65,
+      'rough ripples': 0.55,
+      'burn-through': 0.3,
+      'sag': 0.15,
+      'too low': 0.25,
+      'root heavy': 0.3,
+      'rod glows': 0.7,
+      'puddle churns': 0.6,
+    },
+    change: 'Turn the current down',
+    drill: 'three beads: hot, cold, between',
+  },
+  {
+    id: 'current low',
+    name: 'Current too low',
+    prior: 0.07,
+    shows: {
+      'too high': 0.55,
+      'narrow': 0.5,
+      'overlap any': 0.2,
+      'overlap lower': 0.15,
+      'start stuck': 0.5,
+      'slag between': 0.3,
+      'no fusion': 0.3,
+      'sag': 0.15,
+      'root not through': 0.35,
+      'arc goes out': 0.7,
+      'rod sticks': 0.45,
+      'puddle sluggish': 0.6,
+    },
+    change: 'Turn the current up',
+    drill: 'three beads: hot, cold, between',
+  },
+  {
+    id: 'arc short',
+    name: 'Arc too short',
+    prior: 0.04,
+    shows: {
+      'too high': 0.5,
+      'width uneven': 0.45,
+      'slag between': 0.45,
+      'porosity everywhere': 0.25,
+      'start stuck': 0.3,
+      'rod sticks': 0.75,
+      'arc goes out': 0.25,
+    },
+    change: 'Lift slightly, so that the rod does not stub',
+    drill: 'one bead, no sticking',
+  },
+  {
+    id: 'travel fast',
+    name: 'Travel too fast',
+    prior: 0.07,
+    shows: {
+      'narrow': 0.65,
+      'undercut both': 0.35,
+      'too low': 0.5,
+      'rough ripples': 0.35,
+      'no fusion': 0.12,
+      'root not through': 0.2,
+    },
+    change: 'Slow down until the puddle is the target width',
+    drill: 'two beads to a soapstone line, against the clock',
+  },
+  {
+    id: 'travel slow',
+    name: 'Travel too slow',
+    prior: 0.07,
+    shows: {
+      'wide': 0.6,
+      'too high': 0.4,
+      'overlap any': 0.45,
+      'overlap lower': 0.4,
+      'sag': 0.2,
+      'burn-through': 0.15,
+      'root heavy': 0.2,
+      'slag ran ahead': 0.2,
+    },
+    change: 'Travel faster; keep the rod at the front of the puddle',
+    drill: 'two beads to a soapstone line, against the clock',
+  },
+  {
+    id: 'work angle',
+    name: 'Work angle off',
+    prior: 0.05,
+    shows: {
+      'undercut upper': 0.65,
+      'overlap lower': 0.3,
+      'sag': 0.3,
+      'uneven legs': 0.45,
+      'no fusion': 0.1,
+      'lap off': 0.08,
+    },
+    change: 'Tip the rod 5 to 10 degrees toward the side that is eaten',
+    drill: 'one dry run, one bead, same angle',
+  },
+  {
+    id: 'travel angle',
+    name: 'Rod laid over too far',
+    prior: 0.08,
+    shows: {
+      'overlap any': 0.35,
+      'undercut both': 0.3,
+      'porosity everywhere': 0.25,
+      'slag between': 0.2,
+      'too high': 0.4,
+      'sag': 0.35,
+      'rough ripples': 0.15,
+    },
+    change: 'Lean the rod 10 to 15 degrees, no more',
+    drill: 'one bead with a protractor set beside it',
+  },
+  {
+    id: 'upright rod',
+    name: 'Rod too upright, or pushed',
+    prior: 0.03,
+    shows: { 'slag ran ahead': 0.7, 'slag between': 0.25, 'no fusion': 0.1 },
+    change: 'Drag the rod 10 to 15 degrees',
+    drill: 'one bead with a protractor set beside it',
+  },
+  {
+    id: 'polarity',
+    name: 'Wrong polarity',
+    prior: 0.006,
+    shows: { 'spatter': 0.35, 'narrow': 0.3, 'too high': 0.4, 'no fusion': 0.35, 'rough ripples': 0.25 },
+    change: 'Set the polarity for this rod before anything else',
+    drill: 'one bead after the change',
+  },
+  {
+    id: 'damp rod',
+    name: 'Damp or chipped rod',
+    prior: 0.04,
+    shows: {
+      'porosity everywhere': 0.55,
+      'porosity at starts': 0.4,
+      'start pinholes': 0.5,
+      'restart dirty': 0.12,
+      'crack in crater': 0.04,
+      'one wall': 0.15,
+    },
+    change: 'Take a fresh, dry rod',
+    drill: 'one bead with a new rod',
+  },
+  {
+    id: 'dirty plate',
+    name: 'Plate not clean',
+    prior: 0.02,
+    shows: { 'porosity everywhere': 0.45, 'spatter': 0.15, 'start poor': 0.1 },
+    change: 'Grind to bright metal and buff',
+    drill: 'one bead on bright plate',
+  },
+  {
+    id: 'not cleaned',
+    name: 'Not cleaned between beads',
+    prior: 0.06,
+    shows: { 'slag between': 0.65, 'restart dirty': 0.5, 'no fusion': 0.06 },
+    change: 'Chip and brush every bead and every crater',
+    drill: 'one bead, brushed bright, before the next',
+  },
+  {
+    id: 'plate hot',
+    name: 'Plate too hot',
+    prior: 0.04,
+    shows: {
+      'growing': 0.7,
+      'wide': 0.25,
+      'undercut both': 0.15,
+      'sag': 0.12,
+      'burn-through': 0.15,
+      'slag runny': 0.3,
+    },
+    change: 'Let the plate cool between beads',
+    drill: 'the same pad, cooled after every bead',
+  },
+  {
+    id: 'strike',
+    name: 'Strike',
+    prior: 0.07,
+    shows: {
+      'stray strike': 0.6,
+      'start poor': 0.5,
+      'start stuck': 0.25,
+      'start pinholes': 0.25,
+      'porosity at starts': 0.35,
+    },
+    change: 'Strike ahead in the line, shorten at once, run over the strike',
+    drill: 'ten starts, an inch each',
+  },
+  {
+    id: 'too long in crater',
+    name: 'Too long in the crater',
+    prior: 0.08,
+    shows: { 'restart high': 0.75, 'restart off line': 0.05 },
+    change: 'At each restart, once round the crater and go',
+    drill: 'a strip of eight restarts on stubs',
+  },
+  {
+    id: 'too short in crater',
+    name: 'Left the crater too soon',
+    prior: 0.08,
+    shows: { 'restart low': 0.75, 'restart off line': 0.05 },
+    change: 'Go round the crater to its full width before you move off',
+    drill: 'a strip of eight restarts on stubs',
+  },
+  {
+    id: 'crater left',
+    name: 'Broke off too fast',
+    prior: 0.06,
+    shows: { 'crater': 0.7, 'crack in crater': 0.15, 'ends low': 0.1 },
+    change: 'Pause and back over the crater before you break',
+    drill: 'six short beads, every crater full',
+  },
+  {
+    id: 'bracing',
+    name: 'Reach and bracing',
+    prior: 0.07,
+    shows: { 'crooked': 0.65, 'width uneven': 0.2, 'restart off line': 0.3, 'lap off': 0.15 },
+    change: 'Brace both arms and dry-run the whole line first',
+    drill: 'one bead to a soapstone line',
+  },
+  {
+    id: 'unsteady feed',
+    name: 'Rod not fed evenly',
+    prior: 0.09,
+    shows: { 'width uneven': 0.7, 'rough ripples': 0.12 },
+    change: 'Feed the rod in steadily as it burns; eyes on the puddle',
+    drill: 'one bead with the free hand steadying the rod',
+  },
+  {
+    id: 'aim',
+    name: 'Aim at the last toe',
+    prior: 0.05,
+    shows: { 'lap off': 0.65, 'slag between': 0.06, 'crooked': 0.08 },
+    change: 'Aim at the toe of the last bead',
+    drill: 'four lapped beads',
+  },
+  {
+    id: 'off the joint',
+    name: 'Aimed off the joint',
+    prior: 0.03,
+    shows: { 'one wall': 0.6, 'puddle one side': 0.75, 'uneven legs': 0.4 },
+    change: 'Aim to the colder side, and wait for the puddle',
+    drill: 'one bead to a soapstone line in the joint',
+  },
+  {
+    id: 'no pause',
+    name: 'No pause at the toes',
+    prior: 0.04,
+    shows: { 'undercut both': 0.3, 'undercut upper': 0.2, 'too high': 0.15 },
+    change: 'Pause at each toe and go quickly across',
+    drill: 'one weave, counting at the toes',
+  },
+  {
+    id: 'arc blow',
+    name: 'Arc blow',
+    prior: 0.015,
+    shows: {
+      'arc wanders': 0.8,
+      'undercut upper': 0.1,
+      'one wall': 0.2,
+      'ends low': 0.15,
+      'porosity everywhere': 0.06,
+    },
+    change: 'Move the clamp and weld away from it, with a short arc',
+    drill: 'one bead after the clamp is moved',
+  },
+  {
+    id: 'whip',
+    name: 'Whip out of step',
+    prior: 0.015,
+    shows: { 'ripples off step': 0.8, 'rough ripples': 0.2 },
+    change: 'Step back half a ripple, no more and no less',
+    drill: 'one whipped bead to a count',
+  },
+  {
+    id: 'gap wide',
+    name: 'Gap wide or land thin',
+    prior: 0.03,
+    shows: { 'root heavy': 0.6, 'burn-through': 0.25, 'keyhole grew': 0.8, 'root concave': 0.1 },
+    change: 'Step out and back, tighter; fit the next one up to the gauge',
+    drill: 'one root with the gap gauged at both ends',
+  },
+  {
+    id: 'gap tight',
+    name: 'Gap tight or land heavy',
+    prior: 0.04,
+    shows: { 'root not through': 0.65, 'root concave': 0.1, 'keyhole closed': 0.8 },
+    change: 'Gauge the gap, push 10 to 15 degrees; 5 A more if the land is right',
+    drill: 'one root with the gap gauged at both ends',
+  },
+  {
+    id: 'ends',
+    name: 'Ends not built up',
+    prior: 0.05,
+    shows: { 'ends low': 0.7 },
+    change: 'Begin at the very edge and wrap over the far one',
+    drill: 'a pad with both edges square',
+  },
+  {
+    id: 'rod unfit',
+    name: 'Rod not made for the position',
+    prior: 0.004,
+    shows: { 'sag': 0.6, 'overlap any': 0.3, 'too high': 0.3 },
+    change: 'Take a rod that is made for this position',
+    drill: 'one bead with it',
+  },
 ]
 
 /**

@@ -1,5 +1,6 @@
 /**
- * From what is seen to the one thing to change on the next run: signs, causes, the exact odds between them, and the question that tells most.
+ * From what is seen to the one thing to change on the next run: signs, causes, the exact odds between them, and the
+ * question that tells most.
  */
 export * from './signTable'
 export * from './signs'

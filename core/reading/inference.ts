@@ -1,6 +1,7 @@
 /**
  * A causal network of two layers: causes that may each be at work or not, and signs that each may bring about.
- * A sign is a noisy OR of its causes with a leak: absent only when every cause at work failed to show it and nothing else did.
+ * A sign is a noisy OR of its causes with a leak: absent only when every cause at work failed to show it and
+ * nothing else did.
  */
 export interface Network {
   /** Chance that each cause is at work before anything is seen. */
@@ -16,8 +17,10 @@ export interface NetworkSign {
 }
 
 /**
- * What is known of a sign. Of one that was seen, `slip` is the share of its likelihood that is left when it is not really there; of one that was not,
- * the share of times that a cause shows it and nobody marks it. 0 is certain. A sign that was neither seen nor looked for is left out.
+ * What is known of a sign. Of one that was seen, `slip` is the share of its likelihood that is left when it is not
+ * really there; of one that was not,
+ * the share of times that a cause shows it and nobody marks it. 0 is certain. A sign that was neither seen nor
+ * looked for is left out.
  */
 export interface Finding {
   readonly sign: number
@@ -38,8 +41,10 @@ export interface Posterior {
 }
 
 /**
- * Exact posterior of every cause, not sampled: signs not seen multiply out; signs seen are summed over their subsets with alternating signs.
- * Source: the quickscore sum for noisy-OR networks (D. Heckerman, A tractable inference algorithm for diagnosing multiple diseases, 1989).
+ * Exact posterior of every cause, not sampled: signs not seen multiply out; signs seen are summed over their
+ * subsets with alternating signs.
+ * Source: the quickscore sum for noisy-OR networks (D. Heckerman, A tractable inference algorithm for diagnosing
+ * multiple diseases, 1989).
  * @throws RangeError for more than `MOST_SEEN` seen signs
  * @example infer({ priors: [0.5], signs: [{ leak: 0, shows: [1] }] }, [{ sign: 0, seen: true, slip: 0 }]).odds // [1]
  */
@@ -71,7 +76,8 @@ export function infer({ priors, signs }: Network, findings: readonly Finding[]):
     }
     for (let cause = 0; cause < causes; cause++) weight *= 1 - priors[cause]! + priors[cause]! * kept[cause]!
     total += weight
-    for (let cause = 0; cause < causes; cause++) sums[cause]! += (weight * priors[cause]! * kept[cause]!) / (1 - priors[cause]! + priors[cause]! * kept[cause]!)
+    for (let cause = 0; cause < causes; cause++)
+      sums[cause]! += (weight * priors[cause]! * kept[cause]!) / (1 - priors[cause]! + priors[cause]! * kept[cause]!)
   }
   return { odds: Array.from(sums, sum => Math.min(1, Math.max(0, sum / total))), evidence: total }
 }

@@ -13,13 +13,19 @@ export const SHIPPED_COUPONS = 40
 const STUDENT_COUPONS = 12
 
 /**
- * How common each cause is in a school: as shipped, moved by what its instructors said. Source: Dirichlet counts, posterior mean.
+ * How common each cause is in a school: as shipped, moved by what its instructors said. Source: Dirichlet counts,
+ * posterior mean.
  * @returns a chance for each of `CAUSES`, in their order
  * @example schoolPriors({})[0] === CAUSES[0].prior // true
  */
-export function schoolPriors(counts: CauseCounts, weight = SHIPPED_COUPONS, from: readonly number[] = CAUSES.map(cause => cause.prior)): number[] {
+export function schoolPriors(
+  counts: CauseCounts,
+  weight = SHIPPED_COUPONS,
+  from: readonly number[] = CAUSES.map(cause => cause.prior),
+): number[] {
   const said = CAUSES.reduce((sum, { id }) => sum + (counts[id] ?? 0), 0)
-  // Several causes may be at work at once, so the shipped chances need not make one: what was said is shared out on their scale.
+  // Several causes may be at work at once, so the shipped chances need not make one: what was said is shared out on
+  // their scale.
   const scale = from.reduce((sum, prior) => sum + prior, 0)
   return CAUSES.map(({ id }, n) => (weight * from[n]! + scale * (counts[id] ?? 0)) / (weight + said))
 }
@@ -36,14 +42,16 @@ export const NOTHING_KNOWN: Known = { school: {}, student: {} }
 const moved = (chance: number, times: number) => (chance * times) / (1 - chance + chance * times)
 
 /**
- * Chance of each cause for this coupon before its marks are read: the school's, the student's, and what ticket, piece, passes and fit-up say.
+ * Chance of each cause for this coupon before its marks are read: the school's, the student's, and what ticket,
+ * piece, passes and fit-up say.
  * A set-up value outside its window is evidence for its cause. Source: common practice.
  * @returns a chance for each of `CAUSES`, in their order
  */
 export function priorsFor(document: CouponDocument, rules: HouseRules, known: Known = NOTHING_KNOWN): number[] {
   const base = schoolPriors(known.student, STUDENT_COUPONS, schoolPriors(known.school))
   const times = new Map<CauseId, number>()
-  const by = (factor: number, ...causes: CauseId[]) => causes.forEach(cause => times.set(cause, (times.get(cause) ?? 1) * factor))
+  const by = (factor: number, ...causes: CauseId[]) =>
+    causes.forEach(cause => times.set(cause, (times.get(cause) ?? 1) * factor))
   ticketSays(document, rules, by)
   pieceSays(document, rules, by)
   return CAUSES.map(({ id }, n) => moved(base[n]!, times.get(id) ?? 1))

@@ -14,18 +14,26 @@ export interface Question {
 /** Under this a question is not worth the student's time, bits. */
 const WORTH_ASKING = 0.03
 
-const entropy = (chance: number) => (chance <= 0 || chance >= 1 ? 0 : -chance * Math.log2(chance) - (1 - chance) * Math.log2(1 - chance))
+const entropy = (chance: number) =>
+  chance <= 0 || chance >= 1 ? 0 : -chance * Math.log2(chance) - (1 - chance) * Math.log2(1 - chance)
 
 /**
- * The one question that is expected to tell the two likeliest causes apart best: the greatest fall in their entropy over its answers.
+ * The one question that is expected to tell the two likeliest causes apart best: the greatest fall in their entropy
+ * over its answers.
  * Source: expected information (D. V. Lindley, On a measure of the information provided by an experiment, 1956).
  * @returns null where no question is worth asking
  */
 export function bestQuestion(priors: readonly number[], seen: Seen, odds: readonly number[]): Question | null {
-  const top = odds.map((chance, index) => ({ chance, index })).sort((a, b) => b.chance - a.chance).slice(0, 2).map(row => row.index)
+  const top = odds
+    .map((chance, index) => ({ chance, index }))
+    .sort((a, b) => b.chance - a.chance)
+    .slice(0, 2)
+    .map(row => row.index)
   const doubt = (chances: readonly number[]) => top.reduce((sum, index) => sum + entropy(chances[index]!), 0)
   const known = new Set<SignId>([...seen.signs.map(sign => sign.id), ...seen.absent])
-  const asked = SIGNS.filter(({ id, ask }) => ask !== null && !known.has(id) && top.some(index => (CAUSES[index]!.shows[id] ?? 0) > 0))
+  const asked = SIGNS.filter(
+    ({ id, ask }) => ask !== null && !known.has(id) && top.some(index => (CAUSES[index]!.shows[id] ?? 0) > 0),
+  )
   const before = doubt(odds)
   const questions = asked.map(({ id, ask }): Question => {
     const yes = chanceOf(shows(id), odds)

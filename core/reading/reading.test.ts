@@ -8,7 +8,9 @@ import { readCoupon, signsOf } from '.'
 const rules = DEFAULT_HOUSE_RULES
 const marked = (marks: readonly Mark[], ticket: Partial<Ticket> = {}) => marks.reduce(putMark, aCoupon({ ticket }))
 const whole = (flaw: FlawMark['flaw'], beads: readonly number[], change: Partial<FlawMark> = {}) =>
-  beads.map(n => aFlaw({ id: `${flaw}${n}`, beadId: `b${n}`, flaw, side: null, sizeMm: null, atMm: 0, toMm: inches(6), ...change }))
+  beads.map(n =>
+    aFlaw({ id: `${flaw}${n}`, beadId: `b${n}`, flaw, side: null, sizeMm: null, atMm: 0, toMm: inches(6), ...change }),
+  )
 const tries = (document: CouponDocument, kind: TryMark['kind'], fault: string) =>
   document.marks.filter(mark => mark.kind === kind).map(mark => ({ ...setDegree(mark, 3), fault }) as TryMark)
 const first = (document: CouponDocument) => readCoupon(document, rules).causes[0]?.cause.id
@@ -38,7 +40,8 @@ describe('signs', () => {
 
 // Bead shapes and what they say: common practice, as manuals agree.
 describe('causes', () => {
-  it('says same again for a sound coupon', () => expect(readCoupon(aCoupon(), rules)).toMatchObject({ causes: [], nextRun: 'Same again: hold these settings' }))
+  it('says same again for a sound coupon', () =>
+    expect(readCoupon(aCoupon(), rules)).toMatchObject({ causes: [], nextRun: 'Same again: hold these settings' }))
 
   it('lumps at each restart: too long in the crater; dips: left too soon', () => {
     const stubs = aCoupon({ ticket: { rods: 'stubs' } })
@@ -55,15 +58,32 @@ describe('causes', () => {
   it('gives the current to go to, inside the window', () => {
     const hot = marked([aFlaw({ side: 'both' })], { currentA: 160 })
     expect(readCoupon(hot, rules).nextRun).toMatch(/^Down 10 A to 150 A/)
-    const cold = marked([...whole('excess weld metal', [1, 2, 3]), ...whole('incomplete fusion', [1, 2])], { currentA: 95 })
+    const cold = marked([...whole('excess weld metal', [1, 2, 3]), ...whole('incomplete fusion', [1, 2])], {
+      currentA: 95,
+    })
     expect(readCoupon(cold, rules).nextRun).toMatch(/^Up 1[05] A to 1(05|10) A/)
   })
 
-  it('wrong polarity is the fault to rule out first', () => expect(first(marked(whole('excess weld metal', [1]), { classification: 'E6010', polarity: 'DCEN', currentA: 100 }))).toBe('polarity'))
+  it('wrong polarity is the fault to rule out first', () =>
+    expect(
+      first(marked(whole('excess weld metal', [1]), { classification: 'E6010', polarity: 'DCEN', currentA: 100 })),
+    ).toBe('polarity'))
 
-  it('upper-toe undercut with a sag: work angle', () => expect(first(marked([aFlaw({ side: 'upper' }), aFlaw({ id: 's', flaw: 'sagging', side: 'lower', sizeMm: 1 })], { position: '2G' }))).toBe('work angle'))
+  it('upper-toe undercut with a sag: work angle', () =>
+    expect(
+      first(
+        marked([aFlaw({ side: 'upper' }), aFlaw({ id: 's', flaw: 'sagging', side: 'lower', sizeMm: 1 })], {
+          position: '2G',
+        }),
+      ),
+    ).toBe('work angle'))
 
-  it.each([['crater', 'crater left'], ['short of the edge', 'ends']])('ends with %s: %s', (fault, cause) => expect(first(tries(aCoupon(), 'end', fault).reduce(putMark, aCoupon()))).toBe(cause))
+  it.each([
+    ['crater', 'crater left'],
+    ['short of the edge', 'ends'],
+  ])('ends with %s: %s', (fault, cause) =>
+    expect(first(tries(aCoupon(), 'end', fault).reduce(putMark, aCoupon()))).toBe(cause),
+  )
 
   it('crooked beads: bracing; laps off alone: aim', () => {
     expect(first(marked(whole('crooked', [1, 2, 3])))).toBe('bracing')
@@ -76,7 +96,8 @@ describe('causes', () => {
     for (let n = 1; n < causes.length; n++) expect(causes[n]!.odds).toBeLessThanOrEqual(causes[n - 1]!.odds)
     for (const { odds, gain } of causes) expect(odds >= 0 && odds <= 1 && gain >= 0).toBe(true)
     const ids = new Set(coupon.marks.map(mark => mark.id))
-    for (const { speaksFor } of causes) for (const { markIds } of speaksFor) for (const id of markIds) expect(ids.has(id)).toBe(true)
+    for (const { speaksFor } of causes)
+      for (const { markIds } of speaksFor) for (const id of markIds) expect(ids.has(id)).toBe(true)
   })
 
   it('singles nothing out from one light slip, and changes nothing', () => {
@@ -84,5 +105,6 @@ describe('causes', () => {
     expect([change, clear]).toEqual([null, false])
     expect(nextRun).toBe('Nothing is singled out. Same settings; watch for undercut on both toes')
   })
-  it('says when nothing stands clear', () => expect(readCoupon(marked([aFlaw({ side: 'both' })]), rules).clear).toBe(false))
+  it('says when nothing stands clear', () =>
+    expect(readCoupon(marked([aFlaw({ side: 'both' })]), rules).clear).toBe(false))
 })

@@ -1,14 +1,58 @@
 /** Something seen, heard or asked that speaks for or against causes. */
 export type SignId =
-  | 'undercut upper' | 'undercut both' | 'overlap lower' | 'overlap any' | 'porosity at starts' | 'porosity everywhere' | 'slag between'
-  | 'crack in crater' | 'crater' | 'restart high' | 'restart low' | 'restart off line' | 'restart dirty' | 'start stuck' | 'start pinholes' | 'start poor'
-  | 'crooked' | 'width uneven' | 'wide' | 'narrow' | 'rough ripples' | 'too high' | 'too low' | 'sag' | 'spatter' | 'stray strike' | 'lap off'
-  | 'growing' | 'burn-through' | 'no fusion' | 'ends low' | 'one wall' | 'uneven legs' | 'root not through' | 'root heavy' | 'root concave'
-  | 'rod glows' | 'arc fluttered' | 'arc goes out' | 'rod sticks' | 'arc wanders' | 'slag ran ahead' | 'slag runny' | 'puddle one side' | 'puddle churns' | 'puddle sluggish'
-  | 'keyhole grew' | 'keyhole closed' | 'ripples off step'
+  | 'undercut upper'
+  | 'undercut both'
+  | 'overlap lower'
+  | 'overlap any'
+  | 'porosity at starts'
+  | 'porosity everywhere'
+  | 'slag between'
+  | 'crack in crater'
+  | 'crater'
+  | 'restart high'
+  | 'restart low'
+  | 'restart off line'
+  | 'restart dirty'
+  | 'start stuck'
+  | 'start pinholes'
+  | 'start poor'
+  | 'crooked'
+  | 'width uneven'
+  | 'wide'
+  | 'narrow'
+  | 'rough ripples'
+  | 'too high'
+  | 'too low'
+  | 'sag'
+  | 'spatter'
+  | 'stray strike'
+  | 'lap off'
+  | 'growing'
+  | 'burn-through'
+  | 'no fusion'
+  | 'ends low'
+  | 'one wall'
+  | 'uneven legs'
+  | 'root not through'
+  | 'root heavy'
+  | 'root concave'
+  | 'rod glows'
+  | 'arc fluttered'
+  | 'arc goes out'
+  | 'rod sticks'
+  | 'arc wanders'
+  | 'slag ran ahead'
+  | 'slag runny'
+  | 'puddle one side'
+  | 'puddle churns'
+  | 'puddle sluggish'
+  | 'keyhole grew'
+  | 'keyhole closed'
+  | 'ripples off step'
 
 /** Where a sign is looked for: on every coupon, only on some, or only when the student is asked. */
-export type LookedFor = 'always' | 'starts' | 'restarts' | 'ends' | 'laps' | 'widths' | 'legs' | 'rows' | 'joints' | 'root' | 'asked'
+export type LookedFor =
+  'always' | 'starts' | 'restarts' | 'ends' | 'laps' | 'widths' | 'legs' | 'rows' | 'joints' | 'root' | 'asked'
 
 export interface SignRow {
   readonly id: SignId
@@ -23,7 +67,14 @@ export interface SignRow {
   readonly ask: string | null
 }
 
-const row = (id: SignId, says: string, lookedFor: LookedFor, leak: number, weight = 1, ask: string | null = null): SignRow => ({ id, says, lookedFor, leak, weight, ask })
+const row = (
+  id: SignId,
+  says: string,
+  lookedFor: LookedFor,
+  leak: number,
+  weight = 1,
+  ask: string | null = null,
+): SignRow => ({ id, says, lookedFor, leak, weight, ask })
 
 /** Source: bead shapes and what they say, common practice. */
 export const SIGNS: readonly SignRow[] = [
@@ -66,16 +117,37 @@ export const SIGNS: readonly SignRow[] = [
   row('rod glows', 'the rod reddened', 'asked', 0.01, 0, 'Did the rod glow before it was used up?'),
   row('arc fluttered', 'a noisy, fluttering arc', 'asked', 0.03, 0, 'Was the arc noisy and fluttering?'),
   row('arc goes out', 'the arc went out', 'asked', 0.02, 0, 'Did the arc go out on its own?'),
-  row('rod sticks', 'the rod stubbed or stuck along the bead', 'asked', 0.03, 0, 'Did the rod stub or stick along the bead?'),
+  row(
+    'rod sticks',
+    'the rod stubbed or stuck along the bead',
+    'asked',
+    0.03,
+    0,
+    'Did the rod stub or stick along the bead?',
+  ),
   row('arc wanders', 'the arc wandered', 'asked', 0.01, 0, 'Did the arc wander to one side?'),
   row('slag ran ahead', 'slag ran ahead of the puddle', 'asked', 0.03, 0, 'Did the slag run ahead of the puddle?'),
   row('slag runny', 'slag stayed liquid', 'asked', 0.04, 0, 'Did the slag stay liquid for long?'),
   row('puddle one side', 'the puddle sat on one plate', 'asked', 0.02, 0, 'Did the puddle sit on one plate only?'),
   row('puddle churns', 'the puddle churned', 'asked', 0.02, 0, 'Did the puddle churn and stay liquid?'),
-  row('puddle sluggish', 'the puddle trailed and was slow to wet', 'asked', 0.03, 0, 'Did the puddle trail the rod, slow to wet the sides?'),
+  row(
+    'puddle sluggish',
+    'the puddle trailed and was slow to wet',
+    'asked',
+    0.03,
+    0,
+    'Did the puddle trail the rod, slow to wet the sides?',
+  ),
   row('keyhole grew', 'the keyhole grew', 'asked', 0.02, 0, 'Did the keyhole grow?'),
   row('keyhole closed', 'the keyhole closed', 'asked', 0.03, 0, 'Did the keyhole close?'),
-  row('ripples off step', 'whipped ripples too close or too far apart', 'asked', 0.02, 0, 'Are the whipped ripples too close, or too far apart?'),
+  row(
+    'ripples off step',
+    'whipped ripples too close or too far apart',
+    'asked',
+    0.02,
+    0,
+    'Are the whipped ripples too close, or too far apart?',
+  ),
 ]
 
 /** The row of a sign. @throws RangeError when there is none */

@@ -25,11 +25,21 @@ export interface Seen {
  * Source: common practice.
  */
 export function signsOf(document: CouponDocument, rules: HouseRules): Seen {
-  const signs = [...flawSigns(document), ...trySigns(document), ...gaugeSigns(document, rules), ...answered(document, 'yes')]
+  const signs = [
+    ...flawSigns(document),
+    ...trySigns(document),
+    ...gaugeSigns(document, rules),
+    ...answered(document, 'yes'),
+  ]
   const found = new Set(signs.map(sign => sign.id))
   const denied = new Set(answered(document, 'no').map(sign => sign.id))
   const looked = lookedAt(document)
-  return { signs, absent: SIGNS.filter(({ id, lookedFor }) => !found.has(id) && (denied.has(id) || looked.has(lookedFor))).map(sign => sign.id) }
+  return {
+    signs,
+    absent: SIGNS.filter(({ id, lookedFor }) => !found.has(id) && (denied.has(id) || looked.has(lookedFor))).map(
+      sign => sign.id,
+    ),
+  }
 }
 
 const laid = (document: CouponDocument) => document.beads.filter(bead => bead.face !== 'root')
@@ -37,7 +47,13 @@ const laid = (document: CouponDocument) => document.beads.filter(bead => bead.fa
 /** A sign on some marks, as a share of the beads they are on. */
 function onBeads(document: CouponDocument, id: SignId, marks: readonly Mark[]): Sign[] {
   if (marks.length === 0) return []
-  return [{ id, markIds: marks.map(mark => mark.id), share: Math.min(1, new Set(marks.map(mark => mark.beadId)).size / laid(document).length) }]
+  return [
+    {
+      id,
+      markIds: marks.map(mark => mark.id),
+      share: Math.min(1, new Set(marks.map(mark => mark.beadId)).size / laid(document).length),
+    },
+  ]
 }
 
 /** One short place on a root is no less than one bead of a six-bead pad. */
@@ -52,10 +68,23 @@ function alongRoot(document: CouponDocument, id: SignId, marks: readonly FlawMar
 }
 
 const PLAIN: readonly (readonly [FlawMark['flaw'], SignId])[] = [
-  ['slag', 'slag between'], ['crack', 'crack in crater'], ['melt-through', 'burn-through'], ['crooked', 'crooked'], ['irregular width', 'width uneven'],
-  ['irregular surface', 'rough ripples'], ['excess weld metal', 'too high'], ['underfill', 'too low'], ['sagging', 'sag'], ['arc strike', 'stray strike'], ['lap', 'lap off'],
+  ['slag', 'slag between'],
+  ['crack', 'crack in crater'],
+  ['melt-through', 'burn-through'],
+  ['crooked', 'crooked'],
+  ['irregular width', 'width uneven'],
+  ['irregular surface', 'rough ripples'],
+  ['excess weld metal', 'too high'],
+  ['underfill', 'too low'],
+  ['sagging', 'sag'],
+  ['arc strike', 'stray strike'],
+  ['lap', 'lap off'],
 ]
-const ROOT: readonly (readonly [FlawMark['flaw'], SignId])[] = [['incomplete penetration', 'root not through'], ['excess penetration', 'root heavy'], ['root concavity', 'root concave']]
+const ROOT: readonly (readonly [FlawMark['flaw'], SignId])[] = [
+  ['incomplete penetration', 'root not through'],
+  ['excess penetration', 'root heavy'],
+  ['root concavity', 'root concave'],
+]
 
 function flawSigns(document: CouponDocument): Sign[] {
   const flaws = document.marks.filter(isFlaw)
@@ -66,14 +95,35 @@ function flawSigns(document: CouponDocument): Sign[] {
   const heats = [...undercut, ...overlap, ...of('sagging')]
   const joint = !isPlate(document.piece)
   return [
-    ...see('undercut upper', undercut.filter(mark => mark.side === 'upper' || mark.side === 'lower')),
-    ...see('undercut both', undercut.filter(mark => mark.side !== 'upper' && mark.side !== 'lower')),
-    ...see('overlap lower', overlap.filter(mark => mark.side === 'lower')),
-    ...see('overlap any', overlap.filter(mark => mark.side !== 'lower')),
+    ...see(
+      'undercut upper',
+      undercut.filter(mark => mark.side === 'upper' || mark.side === 'lower'),
+    ),
+    ...see(
+      'undercut both',
+      undercut.filter(mark => mark.side !== 'upper' && mark.side !== 'lower'),
+    ),
+    ...see(
+      'overlap lower',
+      overlap.filter(mark => mark.side === 'lower'),
+    ),
+    ...see(
+      'overlap any',
+      overlap.filter(mark => mark.side !== 'lower'),
+    ),
     ...see(atStarts.length === pores.length ? 'porosity at starts' : 'porosity everywhere', pores),
-    ...see('one wall', unfused.filter(mark => joint && (mark.side === 'upper' || mark.side === 'lower'))),
-    ...see('no fusion', unfused.filter(mark => !joint || (mark.side !== 'upper' && mark.side !== 'lower'))),
-    ...see('spatter', of('spatter').filter(mark => mark.severity > 1)),
+    ...see(
+      'one wall',
+      unfused.filter(mark => joint && (mark.side === 'upper' || mark.side === 'lower')),
+    ),
+    ...see(
+      'no fusion',
+      unfused.filter(mark => !joint || (mark.side !== 'upper' && mark.side !== 'lower')),
+    ),
+    ...see(
+      'spatter',
+      of('spatter').filter(mark => mark.severity > 1),
+    ),
     ...PLAIN.flatMap(([flaw, id]) => see(id, of(flaw))),
     ...ROOT.flatMap(([flaw, id]) => alongRoot(document, id, of(flaw))),
     ...(grows(document, heats) ? see('growing', heats) : []),
@@ -81,10 +131,15 @@ function flawSigns(document: CouponDocument): Sign[] {
 }
 
 const FAULT_SIGNS: readonly (readonly [SignId, readonly TryKind[], readonly string[]])[] = [
-  ['restart high', ['restart', 'tie-in'], ['high']], ['restart low', ['restart', 'tie-in'], ['low', 'gap']],
-  ['restart off line', ['restart', 'tie-in'], ['off line']], ['restart dirty', ['restart', 'tie-in'], ['slag', 'pinholes']],
-  ['start stuck', ['start'], ['stuck', 'cold']], ['start pinholes', ['start'], ['pinholes']], ['start poor', ['start'], ['lump', 'not burnt over']],
-  ['crater', ['end'], ['crater']], ['ends low', ['end'], ['low', 'short of the edge', 'run off']],
+  ['restart high', ['restart', 'tie-in'], ['high']],
+  ['restart low', ['restart', 'tie-in'], ['low', 'gap']],
+  ['restart off line', ['restart', 'tie-in'], ['off line']],
+  ['restart dirty', ['restart', 'tie-in'], ['slag', 'pinholes']],
+  ['start stuck', ['start'], ['stuck', 'cold']],
+  ['start pinholes', ['start'], ['pinholes']],
+  ['start poor', ['start'], ['lump', 'not burnt over']],
+  ['crater', ['end'], ['crater']],
+  ['ends low', ['end'], ['low', 'short of the edge', 'run off']],
 ]
 
 function trySigns(document: CouponDocument): Sign[] {
@@ -102,22 +157,36 @@ const EVEN_LEGS_MM = inches(1 / 16)
 function gaugeSigns(document: CouponDocument, rules: HouseRules): Sign[] {
   const readings = document.marks.filter(isReading)
   const legs = (of: 'upper leg' | 'lower leg') => readings.filter(mark => mark.of === of)
-  const mean = (marks: readonly { valueMm: number }[]) => marks.reduce((sum, mark) => sum + mark.valueMm, 0) / marks.length
+  const mean = (marks: readonly { valueMm: number }[]) =>
+    marks.reduce((sum, mark) => sum + mark.valueMm, 0) / marks.length
   const both = [...legs('upper leg'), ...legs('lower leg')]
-  const uneven = legs('upper leg').length > 0 && legs('lower leg').length > 0 && Math.abs(mean(legs('upper leg')) - mean(legs('lower leg'))) > EVEN_LEGS_MM + 1e-6
+  const uneven =
+    legs('upper leg').length > 0 &&
+    legs('lower leg').length > 0 &&
+    Math.abs(mean(legs('upper leg')) - mean(legs('lower leg'))) > EVEN_LEGS_MM + 1e-6
   const legSigns: Sign[] = uneven ? [{ id: 'uneven legs', markIds: both.map(mark => mark.id), share: 1 }] : []
   if (!isPlate(document.piece)) return legSigns
   const { lowMm, highMm } = wantedWidth(rules, document.ticket.diameterMm)
   const widths = readings.filter(mark => mark.of === 'width')
   return [
     ...legSigns,
-    ...onBeads(document, 'wide', widths.filter(mark => mark.valueMm > highMm + 1e-6)),
-    ...onBeads(document, 'narrow', widths.filter(mark => mark.valueMm < lowMm - 1e-6)),
+    ...onBeads(
+      document,
+      'wide',
+      widths.filter(mark => mark.valueMm > highMm + 1e-6),
+    ),
+    ...onBeads(
+      document,
+      'narrow',
+      widths.filter(mark => mark.valueMm < lowMm - 1e-6),
+    ),
   ]
 }
 
 const answered = ({ answers = {} }: CouponDocument, wanted: 'yes' | 'no'): Sign[] =>
-  Object.entries(answers).filter(([, answer]) => answer === wanted).map(([id]) => ({ id: signOf(id).id, markIds: [], share: 1 }))
+  Object.entries(answers)
+    .filter(([, answer]) => answer === wanted)
+    .map(([id]) => ({ id: signOf(id).id, markIds: [], share: 1 }))
 
 /** What there was to look at on this coupon. */
 function lookedAt(document: CouponDocument): ReadonlySet<LookedFor> {
@@ -141,13 +210,23 @@ function lookedAt(document: CouponDocument): ReadonlySet<LookedFor> {
 const AT_A_START = 12.7
 
 function isNearTry(document: CouponDocument, flaw: FlawMark): boolean {
-  return document.marks.some(mark =>
-    isTry(mark) && mark.kind !== 'end' && mark.beadId === flaw.beadId
-    && flaw.atMm <= mark.atMm + AT_A_START && flaw.toMm >= mark.atMm - AT_A_START)
+  return document.marks.some(
+    mark =>
+      isTry(mark) &&
+      mark.kind !== 'end' &&
+      mark.beadId === flaw.beadId &&
+      flaw.atMm <= mark.atMm + AT_A_START &&
+      flaw.toMm >= mark.atMm - AT_A_START,
+  )
 }
 
 /** Nothing on the first half of the beads, and three or more on the second: heat builds up. */
 function grows(document: CouponDocument, flaws: readonly FlawMark[]): boolean {
   const half = document.beads.length / 2
-  return isPlate(document.piece) && document.beads.length >= 4 && flaws.length >= 3 && flaws.every(flaw => beadNumber(document, flaw.beadId) > half)
+  return (
+    isPlate(document.piece) &&
+    document.beads.length >= 4 &&
+    flaws.length >= 3 &&
+    flaws.every(flaw => beadNumber(document, flaw.beadId) > half)
+  )
 }

@@ -1,6 +1,9 @@
 import type { HouseRules } from '../house'
 
-/** One convention inside: degrees from square to the line of travel, drag positive (rod points back at the weld), push negative. */
+/**
+ * One convention inside: degrees from square to the line of travel, drag positive (rod points back at the weld),
+ * push negative.
+ */
 export type TravelDegrees = number
 
 /**

@@ -8,12 +8,25 @@ export interface ArcVolts {
   readonly source: Source
 }
 
-const HANDBOOK: Source = { name: 'typical close arc', clause: 'makers’ handbooks', certainty: 'from memory, check your copy' }
-const LOAD_LINE: Source = { name: 'IEC 60974-1', clause: 'load line 20 + 0.04 I', certainty: 'from memory, check your copy' }
+const HANDBOOK: Source = {
+  name: 'typical close arc',
+  clause: 'makers’ handbooks',
+  certainty: 'from memory, check your copy',
+}
+const LOAD_LINE: Source = {
+  name: 'IEC 60974-1',
+  clause: 'load line 20 + 0.04 I',
+  certainty: 'from memory, check your copy',
+}
 
 /** Close-arc volts by class. Source: makers' handbooks, from memory. */
 const TYPICAL: Readonly<Record<string, readonly [number, number]>> = {
-  E6010: [24, 28], E6011: [24, 28], E6013: [20, 24], E7014: [22, 26], E7018: [21, 25], E7024: [28, 34],
+  E6010: [24, 28],
+  E6011: [24, 28],
+  E6013: [20, 24],
+  E7014: [22, 26],
+  E7018: [21, 25],
+  E7024: [28, 34],
 }
 
 /**

@@ -18,7 +18,14 @@ export interface Settings {
 }
 
 export type Finding =
-  | 'current high' | 'current low' | 'wrong polarity' | 'rod unfit for position' | 'odd travel' | 'plate thin' | 'rod exposed' | 'not the house’s way'
+  | 'current high'
+  | 'current low'
+  | 'wrong polarity'
+  | 'rod unfit for position'
+  | 'odd travel'
+  | 'plate thin'
+  | 'rod exposed'
+  | 'not the house’s way'
 
 /** Something on the ticket that does not fit. It marks the ticket and counts as evidence; it never blocks. */
 export interface TicketRemark {
@@ -35,43 +42,72 @@ export interface TicketRemark {
  * @param ticket settings of one coupon; current in A, diameter in mm
  * @param thicknessMm plate, mm
  * @returns what does not fit, in order of weight; empty when all fits
- * @example checkTicket({ ...ticket, classification: 'E6010', polarity: 'DCEN' }, 9.5, rules)[0].finding // 'wrong polarity'
+ * @example checkTicket({ ...ticket, classification: 'E6010', polarity: 'DCEN' }, 9.5, rules)[0].finding // 'wrong
+ *   polarity'
  */
 export function checkTicket(ticket: Settings, thicknessMm: number, rules: HouseRules): TicketRemark[] {
-  return [...polarityRemarks(ticket, rules), ...positionRemarks(ticket, rules), ...currentRemarks(ticket, rules), ...rodRemarks(ticket, thicknessMm, rules)]
+  return [
+    ...polarityRemarks(ticket, rules),
+    ...positionRemarks(ticket, rules),
+    ...currentRemarks(ticket, rules),
+    ...rodRemarks(ticket, thicknessMm, rules),
+  ]
 }
 
-const remark = (field: TicketRemark['field'], finding: Finding, text: string, byA = 0): TicketRemark => ({ field, finding, text, byA })
+const remark = (field: TicketRemark['field'], finding: Finding, text: string, byA = 0): TicketRemark => ({
+  field,
+  finding,
+  text,
+  byA,
+})
 
 function polarityRemarks({ classification, polarity }: Settings, { ways }: HouseRules): TicketRemark[] {
   const { currents } = electrodeOf(classification)
-  if (!currents.includes(polarity)) return [remark('polarity', 'wrong polarity', `${classification} runs on ${currents.join(' or ')}`)]
-  return polarity === 'AC' && ways.machines === 'DC only' ? [remark('polarity', 'not the house’s way', 'The house’s machines are DC only')] : []
+  if (!currents.includes(polarity))
+    return [remark('polarity', 'wrong polarity', `${classification} runs on ${currents.join(' or ')}`)]
+  return polarity === 'AC' && ways.machines === 'DC only'
+    ? [remark('polarity', 'not the house’s way', 'The house’s machines are DC only')]
+    : []
 }
 
 function positionRemarks({ classification, position, travel }: Settings, { ways }: HouseRules): TicketRemark[] {
   const remarks: TicketRemark[] = []
   const { name, travel: directions } = positionOf(position)
-  if (!electrodeOf(classification).positions.includes(position)) remarks.push(remark('position', 'rod unfit for position', `${classification} is not made for ${name}`))
-  if (!directions.includes(travel)) remarks.push(remark('travel', 'odd travel', `${name} runs ${directions.join(' or ')}`))
+  if (!electrodeOf(classification).positions.includes(position))
+    remarks.push(remark('position', 'rod unfit for position', `${classification} is not made for ${name}`))
+  if (!directions.includes(travel))
+    remarks.push(remark('travel', 'odd travel', `${name} runs ${directions.join(' or ')}`))
   if (classification === 'E6013' && travel === 'up' && ways.rutile === 'downhill sheet rod only')
     remarks.push(remark('travel', 'not the house’s way', 'The house runs E6013 downhill only'))
   return remarks
 }
 
-function currentRemarks({ classification, diameterMm, position, currentA }: Settings, rules: HouseRules): TicketRemark[] {
+function currentRemarks(
+  { classification, diameterMm, position, currentA }: Settings,
+  rules: HouseRules,
+): TicketRemark[] {
   const { lowA, highA } = currentWindow(classification, diameterMm, positionOf(position).runAs, rules)
-  if (currentA > highA) return [remark('currentA', 'current high', `${currentA - highA} A over ${lowA}–${highA} A`, currentA - highA)]
-  if (currentA < lowA) return [remark('currentA', 'current low', `${lowA - currentA} A under ${lowA}–${highA} A`, lowA - currentA)]
+  if (currentA > highA)
+    return [remark('currentA', 'current high', `${currentA - highA} A over ${lowA}–${highA} A`, currentA - highA)]
+  if (currentA < lowA)
+    return [remark('currentA', 'current low', `${lowA - currentA} A under ${lowA}–${highA} A`, lowA - currentA)]
   return []
 }
 
-function rodRemarks({ classification, diameterMm, rods, hoursOut }: Settings, thicknessMm: number, rules: HouseRules): TicketRemark[] {
+function rodRemarks(
+  { classification, diameterMm, rods, hoursOut }: Settings,
+  thicknessMm: number,
+  rules: HouseRules,
+): TicketRemark[] {
   const remarks: TicketRemark[] = []
   const least = leastPlate(classification, diameterMm)
-  if (thicknessMm < least - 1e-6) remarks.push(remark('plate', 'plate thin', `This rod wants ${formatLength(least, rules.unit)} of plate or more`))
+  if (thicknessMm < least - 1e-6)
+    remarks.push(remark('plate', 'plate thin', `This rod wants ${formatLength(least, rules.unit)} of plate or more`))
   if (hoursOut !== undefined && hoursOut > rules.exposureHours && electrodeOf(classification).family === 'low hydrogen')
-    remarks.push(remark('rod', 'rod exposed', `${hoursOut} h out of the oven; the house allows ${rules.exposureHours} h`))
-  if (rods === 'stubs' && rules.ways.stubDays === 'never') remarks.push(remark('rod', 'not the house’s way', 'The house has no stub days'))
+    remarks.push(
+      remark('rod', 'rod exposed', `${hoursOut} h out of the oven; the house allows ${rules.exposureHours} h`),
+    )
+  if (rods === 'stubs' && rules.ways.stubDays === 'never')
+    remarks.push(remark('rod', 'not the house’s way', 'The house has no stub days'))
   return remarks
 }

@@ -39,12 +39,18 @@ export function publishedWindow(classification: string, diameterMm: number): Cur
 }
 
 /**
- * The window a coupon is held to: the house's own where it has one, else what schools run where that differs, else the published range.
+ * The window a coupon is held to: the house's own where it has one, else what schools run where that differs, else
+ * the published range.
  * @param diameterMm core diameter, mm
  * @returns amperes
  * @example currentWindow('E7018', 3.175, '2G', rules) // { lowA: 110, highA: 135, source: common practice }
  */
-export function currentWindow(classification: string, diameterMm: number, position: PadPosition, rules: HouseRules): CurrentWindow {
+export function currentWindow(
+  classification: string,
+  diameterMm: number,
+  position: PadPosition,
+  rules: HouseRules,
+): CurrentWindow {
   const published = publishedWindow(classification, diameterMm)
   const house = houseWindow(classification, diameterMm, position, rules)
   if (house) return house
@@ -53,7 +59,17 @@ export function currentWindow(classification: string, diameterMm: number, positi
 }
 
 /** The school's own window for a rod and position; null when it has none. */
-export function houseWindow(classification: string, diameterMm: number, position: PadPosition, rules: HouseRules): CurrentWindow | null {
-  const own = rules.windows.find(row => row.classification === classification && row.position === position && Math.abs(row.diameterMm - diameterMm) < 0.01)
+export function houseWindow(
+  classification: string,
+  diameterMm: number,
+  position: PadPosition,
+  rules: HouseRules,
+): CurrentWindow | null {
+  const own = rules.windows.find(
+    row =>
+      row.classification === classification &&
+      row.position === position &&
+      Math.abs(row.diameterMm - diameterMm) < 0.01,
+  )
   return own ? { lowA: own.lowA, highA: own.highA, source: HOUSE_WINDOW } : null
 }

@@ -1,13 +1,37 @@
 import { describe, expect, it } from 'vitest'
 import fc from 'fast-check'
 import { DEFAULT_HOUSE_RULES, writeRule } from '../house'
-import { arcRun, arcVolts, beadHeat, carbonEquivalents, fromPlate, leastPreheat, lensShade, nextDrillStep, remoteCurrent, remotePercent, sayTravelAngle, toPlate, type DrillBead, type DrillTarget } from '.'
+import {
+  arcRun,
+  arcVolts,
+  beadHeat,
+  carbonEquivalents,
+  fromPlate,
+  leastPreheat,
+  lensShade,
+  nextDrillStep,
+  remoteCurrent,
+  remotePercent,
+  sayTravelAngle,
+  toPlate,
+  type DrillBead,
+  type DrillTarget,
+} from '.'
 
-const target: DrillTarget = { widthMm: { low: 5, high: 7 }, heightMm: { low: 1.6, high: 3.2 }, window: { lowA: 110, highA: 150 } }
+const target: DrillTarget = {
+  widthMm: { low: 5, high: 7 },
+  heightMm: { low: 1.6, high: 3.2 },
+  window: { lowA: 110, highA: 150 },
+}
 /** A bead as a machine that is right at `rightA` lays it: wider and flatter with current. */
 const beadAt = (currentA: number, rightA: number): DrillBead => {
   const off = (currentA - rightA) / 15
-  return { currentA, widthMm: Math.max(1, 6 + off), heightMm: Math.max(0.4, 2.4 - 0.8 * off), toes: off > 0.8 ? 'undercut' : off < -0.8 ? 'rolled over' : 'wetted in' }
+  return {
+    currentA,
+    widthMm: Math.max(1, 6 + off),
+    heightMm: Math.max(0.4, 2.4 - 0.8 * off),
+    toes: off > 0.8 ? 'undercut' : off < -0.8 ? 'rolled over' : 'wetted in',
+  }
 }
 
 describe('the three-bead drill', () => {
@@ -20,16 +44,18 @@ describe('the three-bead drill', () => {
     expect(nextA).toBeLessThan(150)
   })
   it('finds the right current within two beads’ reading, whatever it is, in at most eight beads', () => {
-    fc.assert(fc.property(fc.double({ min: 100, max: 165, noNaN: true }), (rightA) => {
-      const beads: DrillBead[] = []
-      let step = nextDrillStep(beads, target)
-      while (!step.done && beads.length < 8) {
-        beads.push(beadAt(step.nextA, rightA))
-        step = nextDrillStep(beads, target)
-      }
-      expect(step.done).toBe(true)
-      expect(Math.abs(step.nextA - rightA)).toBeLessThanOrEqual(6)
-    }))
+    fc.assert(
+      fc.property(fc.double({ min: 100, max: 165, noNaN: true }), rightA => {
+        const beads: DrillBead[] = []
+        let step = nextDrillStep(beads, target)
+        while (!step.done && beads.length < 8) {
+          beads.push(beadAt(step.nextA, rightA))
+          step = nextDrillStep(beads, target)
+        }
+        expect(step.done).toBe(true)
+        expect(Math.abs(step.nextA - rightA)).toBeLessThanOrEqual(6)
+      }),
+    )
   })
   it('asks for a second bead before it believes the first', () => {
     const right = beadAt(125, 125)
@@ -37,14 +63,17 @@ describe('the three-bead drill', () => {
     expect(nextDrillStep([right, right], target)).toMatchObject({ done: true, nextA: 125 })
   })
   it('says so when less current reads hotter', () => {
-    expect(nextDrillStep([beadAt(150, 100), { ...beadAt(150, 180), currentA: 160 }], target).say).toContain('Less current reads hotter')
+    expect(nextDrillStep([beadAt(150, 100), { ...beadAt(150, 180), currentA: 160 }], target).say).toContain(
+      'Less current reads hotter',
+    )
   })
   it('reads wide, flat and cut as hot, and the other way as cold', () => {
     expect(beadHeat({ currentA: 1, widthMm: 7, heightMm: 1.6, toes: 'undercut' }, target)).toBeCloseTo(1, 9)
     expect(beadHeat({ currentA: 1, widthMm: 5, heightMm: 3.2, toes: 'rolled over' }, target)).toBeCloseTo(-1, 9)
     expect(beadHeat({ currentA: 1, widthMm: 6, heightMm: 2.4, toes: 'wetted in' }, target)).toBeCloseTo(0, 9)
   })
-  it('names the bead that has no size', () => expect(() => nextDrillStep([{ ...beadAt(120, 120), heightMm: 0 }], target)).toThrow(/Bead 1/))
+  it('names the bead that has no size', () =>
+    expect(() => nextDrillStep([{ ...beadAt(120, 120), heightMm: 0 }], target)).toThrow(/Bead 1/))
 })
 
 describe('remote, common practice: 200 A at 40 % is 80 A', () => {
@@ -65,16 +94,20 @@ describe('angles: one convention inside', () => {
   it('converts both ways', () => {
     expect([toPlate(20), toPlate(30), toPlate(-10)]).toEqual([70, 60, 80])
     expect([fromPlate(70, 'drag'), fromPlate(80, 'push')]).toEqual([20, -10])
-    fc.assert(fc.property(fc.double({ min: 0, max: 90, noNaN: true }), fc.constantFrom('drag', 'push'), (plate, lean) => {
-      expect(toPlate(fromPlate(plate, lean as 'drag'))).toBeCloseTo(plate, 9)
-    }))
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 90, noNaN: true }), fc.constantFrom('drag', 'push'), (plate, lean) => {
+        expect(toPlate(fromPlate(plate, lean as 'drag'))).toBeCloseTo(plate, 9)
+      }),
+    )
     expect(() => toPlate(91)).toThrow(RangeError)
     expect(() => fromPlate(-1, 'drag')).toThrow(RangeError)
   })
   it('speaks the house’s words', () => {
     const plate = writeRule(DEFAULT_HOUSE_RULES, 'ways.angleWords', 'rod to the plate')
     expect(sayTravelAngle({ low: 10, high: 15, lean: 'drag' }, DEFAULT_HOUSE_RULES)).toBe('drag 10 to 15°')
-    expect(sayTravelAngle({ low: 10, high: 15, lean: 'drag' }, plate)).toBe('75 to 80° to the plate, pointing back at the weld')
+    expect(sayTravelAngle({ low: 10, high: 15, lean: 'drag' }, plate)).toBe(
+      '75 to 80° to the plate, pointing back at the weld',
+    )
     expect(sayTravelAngle({ low: 0, high: 5, lean: 'drag' }, DEFAULT_HOUSE_RULES)).toBe('straight in to drag 5°')
     expect(sayTravelAngle({ low: 0, high: 0, lean: 'drag' }, plate)).toBe('straight in')
   })
@@ -99,9 +132,18 @@ it('knows the volts of a close arc', () => {
 
 // ANSI Z49.1 / AWS F2.2, from memory.
 it.each([
-  ['SMAW', 59, 7, null], ['SMAW', 60, 8, 10], ['SMAW', 160, 8, 10], ['SMAW', 161, 10, 12], ['SMAW', 250, 10, 12], ['SMAW', 300, 11, 14],
-  ['GTAW', 49, 8, 10], ['GTAW', 100, 8, 12], ['GTAW', 200, 10, 14],
-] as const)('%s at %d A: shade %d at least', (process, amperes, least, suggested) => expect(lensShade(process, amperes)).toEqual({ least, suggested }))
+  ['SMAW', 59, 7, null],
+  ['SMAW', 60, 8, 10],
+  ['SMAW', 160, 8, 10],
+  ['SMAW', 161, 10, 12],
+  ['SMAW', 250, 10, 12],
+  ['SMAW', 300, 11, 14],
+  ['GTAW', 49, 8, 10],
+  ['GTAW', 100, 8, 12],
+  ['GTAW', 200, 10, 14],
+] as const)('%s at %d A: shade %d at least', (process, amperes, least, suggested) =>
+  expect(lensShade(process, amperes)).toEqual({ least, suggested }),
+)
 it('has no shade for no arc', () => expect(() => lensShade('SMAW', 0)).toThrow('From 1 to 550 A'))
 
 // Worked by hand from the IIW, AWS D1.1 annex, Pcm and EN 1011-2 formulas.
@@ -117,7 +159,13 @@ it('gives four carbon equivalents of one steel', () => {
 
 // AWS D1.1:2015 Table 3.3, from memory.
 it.each([
-  ['A: SMAW, not low hydrogen', 19.05, 32, 0], ['A: SMAW, not low hydrogen', 19.1, 150, 65], ['B: low-hydrogen SMAW, common steels', 38.1, 50, 10],
-  ['B: low-hydrogen SMAW, common steels', 63.5, 150, 65], ['C: low-hydrogen SMAW, higher strength', 80, 300, 150],
-] as const)('%s, %d mm: %d °F', (category, mm, fahrenheit, celsius) => expect(leastPreheat(category, mm)).toEqual({ fahrenheit, celsius }))
-it('begins its preheat table at 1/8 in', () => expect(() => leastPreheat('A: SMAW, not low hydrogen', 2)).toThrow('1/8 in'))
+  ['A: SMAW, not low hydrogen', 19.05, 32, 0],
+  ['A: SMAW, not low hydrogen', 19.1, 150, 65],
+  ['B: low-hydrogen SMAW, common steels', 38.1, 50, 10],
+  ['B: low-hydrogen SMAW, common steels', 63.5, 150, 65],
+  ['C: low-hydrogen SMAW, higher strength', 80, 300, 150],
+] as const)('%s, %d mm: %d °F', (category, mm, fahrenheit, celsius) =>
+  expect(leastPreheat(category, mm)).toEqual({ fahrenheit, celsius }),
+)
+it('begins its preheat table at 1/8 in', () =>
+  expect(() => leastPreheat('A: SMAW, not low hydrogen', 2)).toThrow('1/8 in'))

@@ -1,5 +1,6 @@
 /**
- * Before the arc is lit: the settings card for a rod, position and joint, whether the ticket fits, and the drills that set a machine.
+ * Before the arc is lit: the settings card for a rod, position and joint, whether the ticket fits, and the drills
+ * that set a machine.
  */
 export * from './joint'
 export * from './setUpCase'

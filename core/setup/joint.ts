@@ -29,14 +29,20 @@ export function designation(position: PadPosition, joint: Joint): string {
   return isFillet(joint) ? position.replace('G', 'F') : position
 }
 
-/** The usual groove of a joint, mm and degrees. Common practice: 45° and 1/4 in on backing; 60°, 1/8 in, land 3/32 in open. */
-const GROOVES: Readonly<Record<'V, backing' | 'V, open root', { gapMm: number, landMm: number, includedDegrees: number }>> = {
+/**
+ * The usual groove of a joint, mm and degrees. Common practice: 45° and 1/4 in on backing; 60°, 1/8 in, land 3/32
+ * in open.
+ */
+const GROOVES: Readonly<
+  Record<'V, backing' | 'V, open root', { gapMm: number; landMm: number; includedDegrees: number }>
+> = {
   'V, backing': { gapMm: inches(1 / 4), landMm: 0, includedDegrees: 45 },
   'V, open root': { gapMm: inches(1 / 8), landMm: inches(3 / 32), includedDegrees: 60 },
 }
 
 /**
- * A groove is filled in passes of about this many core sections. Common practice, set so that 12 mm of 60° takes four passes with 1/8 in rods;
+ * A groove is filled in passes of about this many core sections. Common practice, set so that 12 mm of 60° takes
+ * four passes with 1/8 in rods;
  * 3/8 in on backing comes to six or seven with 3/32 in rods.
  */
 const CORES_A_PASS = 3.6
@@ -56,12 +62,21 @@ export interface BeadTarget {
 }
 
 /**
- * The bead a joint wants from a rod: its width, and the section that decides travel and run-out. Source: house rules and common practice.
+ * The bead a joint wants from a rod: its width, and the section that decides travel and run-out. Source: house
+ * rules and common practice.
  * @param coreMm core diameter, mm
  * @param thicknessMm plate, mm
  * @example beadTarget({ joint: 'pad', position: '1G', coreMm: 3.175, thicknessMm: 9.5 }, rules).areaMm2 // 10.08
  */
-export function beadTarget({ joint, position, coreMm, thicknessMm }: { joint: Joint, position: PadPosition, coreMm: number, thicknessMm: number }, rules: HouseRules): BeadTarget {
+export function beadTarget(
+  {
+    joint,
+    position,
+    coreMm,
+    thicknessMm,
+  }: { joint: Joint; position: PadPosition; coreMm: number; thicknessMm: number },
+  rules: HouseRules,
+): BeadTarget {
   const width = wantedWidth(rules, coreMm)
   if (isFillet(joint)) {
     const legMm = Math.min(firstLeg(position), Math.max(thicknessMm, inches(1 / 8)))
@@ -70,9 +85,17 @@ export function beadTarget({ joint, position, coreMm, thicknessMm }: { joint: Jo
   }
   if (joint === 'V, backing' || joint === 'V, open root') {
     const groove = GROOVES[joint]
-    const areaMm2 = grooveArea({ ...groove, thicknessMm, landMm: Math.min(groove.landMm, thicknessMm / 2) }, inches(1 / 16))
+    const areaMm2 = grooveArea(
+      { ...groove, thicknessMm, landMm: Math.min(groove.landMm, thicknessMm / 2) },
+      inches(1 / 16),
+    )
     const passes = Math.max(2, Math.round(areaMm2 / (CORES_A_PASS * (Math.PI / 4) * coreMm ** 2)))
     return { ...width, areaMm2: areaMm2 / passes, as: 'groove pass', passes }
   }
-  return { ...width, areaMm2: beadArea(width.highMm, (rules.heightMm.low + rules.heightMm.high) / 2), as: 'bead', passes: 1 }
+  return {
+    ...width,
+    areaMm2: beadArea(width.highMm, (rules.heightMm.low + rules.heightMm.high) / 2),
+    as: 'bead',
+    passes: 1,
+  }
 }

@@ -7,13 +7,26 @@ export interface LensShade {
   readonly suggested: number | null
 }
 
-export const SHADE_SOURCE: Source = { name: 'ANSI Z49.1 and AWS F2.2', clause: 'lens shade selector', certainty: 'from memory, check your copy' }
+export const SHADE_SOURCE: Source = {
+  name: 'ANSI Z49.1 and AWS F2.2',
+  clause: 'lens shade selector',
+  certainty: 'from memory, check your copy',
+}
 
 type Row = readonly [below: number, least: number, suggested: number | null]
 
 /** Upper ends of the current ranges, A; the first row's end is not part of it, the others' are. */
-const SMAW: readonly Row[] = [[60, 7, null], [160, 8, 10], [250, 10, 12], [550, 11, 14]]
-const GTAW: readonly Row[] = [[50, 8, 10], [150, 8, 12], [500, 10, 14]]
+const SMAW: readonly Row[] = [
+  [60, 7, null],
+  [160, 8, 10],
+  [250, 10, 12],
+  [550, 11, 14],
+]
+const GTAW: readonly Row[] = [
+  [50, 8, 10],
+  [150, 8, 12],
+  [500, 10, 14],
+]
 
 /**
  * Filter shade for an arc. Start dark, go lighter until the puddle is seen, not under the least.

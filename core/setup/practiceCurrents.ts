@@ -47,34 +47,104 @@ const ROWS: readonly Row[] = [
   { rod: 'E7018 1/8', position: '3G', startA: 110, lowA: 100, highA: 115, where: 'vertical up' },
   { rod: 'E7018 1/8', position: '4G', startA: 125, lowA: 110, highA: 140, where: 'overhead' },
   { rod: 'E6010 1/8', joints: ['V, open root'], passes: ['root'], startA: 80, lowA: 75, highA: 85, where: 'open root' },
-  { rod: 'E6010 1/8', joints: ['V, open root'], passes: ['hot'], startA: 90, lowA: 85, highA: 90, where: 'hot pass, 5 to 10 A over the root' },
-  { rod: 'E6010 3/32', position: '3G', travel: 'down', startA: 80, lowA: 75, highA: 85, where: 'vertical down on thin plate' },
+  {
+    rod: 'E6010 1/8',
+    joints: ['V, open root'],
+    passes: ['hot'],
+    startA: 90,
+    lowA: 85,
+    highA: 90,
+    where: 'hot pass, 5 to 10 A over the root',
+  },
+  {
+    rod: 'E6010 3/32',
+    position: '3G',
+    travel: 'down',
+    startA: 80,
+    lowA: 75,
+    highA: 85,
+    where: 'vertical down on thin plate',
+  },
   { rod: 'E6013 1/8', position: '1G', startA: 115, lowA: 110, highA: 130, where: 'flat on DC' },
   { rod: 'E6013 1/8', position: '1G', polarity: 'AC', startA: 130, lowA: 115, highA: 140, where: 'flat on AC' },
-  { rod: 'E6013 1/8', position: '3G', travel: 'up', startA: 105, lowA: 100, highA: 115, where: 'vertical up, 5 to 10 A under flat' },
-  { rod: 'E6013 1/8', position: '3G', travel: 'down', startA: 120, lowA: 115, highA: 130, where: 'vertical down, 5 to 10 A over flat' },
-  { rod: 'E6013 3/32', position: '1G', joints: ['square butt', 'pad'], startA: 80, lowA: 75, highA: 90, where: 'flat butt on 5 mm plate' },
-  { rod: 'E6013 3/32', joints: ['T', 'lap'], passes: ['first', 'bead'], startA: 100, lowA: 90, highA: 105, where: 'first bead of a fillet on 12 mm plate' },
-  { rod: 'E6013 3/32', joints: ['T'], passes: ['second', 'third'], startA: 90, lowA: 85, highA: 95, where: 'second and third bead of a fillet on 12 mm plate' },
-  { rod: 'E6013 3/32', position: '3G', travel: 'up', startA: 80, lowA: 75, highA: 85, where: 'vertical up on 12 mm plate' },
+  {
+    rod: 'E6013 1/8',
+    position: '3G',
+    travel: 'up',
+    startA: 105,
+    lowA: 100,
+    highA: 115,
+    where: 'vertical up, 5 to 10 A under flat',
+  },
+  {
+    rod: 'E6013 1/8',
+    position: '3G',
+    travel: 'down',
+    startA: 120,
+    lowA: 115,
+    highA: 130,
+    where: 'vertical down, 5 to 10 A over flat',
+  },
+  {
+    rod: 'E6013 3/32',
+    position: '1G',
+    joints: ['square butt', 'pad'],
+    startA: 80,
+    lowA: 75,
+    highA: 90,
+    where: 'flat butt on 5 mm plate',
+  },
+  {
+    rod: 'E6013 3/32',
+    joints: ['T', 'lap'],
+    passes: ['first', 'bead'],
+    startA: 100,
+    lowA: 90,
+    highA: 105,
+    where: 'first bead of a fillet on 12 mm plate',
+  },
+  {
+    rod: 'E6013 3/32',
+    joints: ['T'],
+    passes: ['second', 'third'],
+    startA: 90,
+    lowA: 85,
+    highA: 95,
+    where: 'second and third bead of a fillet on 12 mm plate',
+  },
+  {
+    rod: 'E6013 3/32',
+    position: '3G',
+    travel: 'up',
+    startA: 80,
+    lowA: 75,
+    highA: 85,
+    where: 'vertical up on 12 mm plate',
+  },
 ]
 
 /** How many conditions a row names: of two that fit, the closer one is meant. */
-const closeness = (row: Row) => [row.position, row.joints, row.passes, row.travel, row.polarity, row.upToMm].filter(condition => condition !== undefined).length
+const closeness = (row: Row) =>
+  [row.position, row.joints, row.passes, row.travel, row.polarity, row.upToMm].filter(
+    condition => condition !== undefined,
+  ).length
 
 function fits(row: Row, wanted: CurrentCase): boolean {
-  return row.rod === `${wanted.classification} ${rodSizeOf(wanted.diameterMm).name}`
-    && (row.position === undefined || row.position === wanted.position)
-    && (row.joints === undefined || row.joints.includes(wanted.joint))
-    && (row.passes === undefined || row.passes.includes(wanted.pass))
-    && (row.travel === undefined || row.travel === wanted.travel)
-    && (row.polarity === undefined || row.polarity === wanted.polarity)
-    && (row.upToMm === undefined || (wanted.thicknessMm !== undefined && wanted.thicknessMm <= row.upToMm))
+  return (
+    row.rod === `${wanted.classification} ${rodSizeOf(wanted.diameterMm).name}` &&
+    (row.position === undefined || row.position === wanted.position) &&
+    (row.joints === undefined || row.joints.includes(wanted.joint)) &&
+    (row.passes === undefined || row.passes.includes(wanted.pass)) &&
+    (row.travel === undefined || row.travel === wanted.travel) &&
+    (row.polarity === undefined || row.polarity === wanted.polarity) &&
+    (row.upToMm === undefined || (wanted.thicknessMm !== undefined && wanted.thicknessMm <= row.upToMm))
+  )
 }
 
 /**
  * What schools run for a case; the row that names most of its conditions. Null when practice names none.
- * @example practiceOf({ classification: 'E6010', diameterMm: 3.175, position: '3G', joint: 'V, open root', pass: 'root' }).startA // 80
+ * @example practiceOf({ classification: 'E6010', diameterMm: 3.175, position: '3G', joint: 'V, open root', pass:
+ *   'root' }).startA // 80
  */
 export function practiceOf(wanted: CurrentCase): PracticeCurrent | null {
   return ROWS.filter(row => fits(row, wanted)).sort((a, b) => closeness(b) - closeness(a))[0] ?? null

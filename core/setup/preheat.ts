@@ -1,10 +1,17 @@
 import type { Source } from '../trade'
 import { inches } from '../units'
 
-export const PREHEAT_SOURCE: Source = { name: 'AWS D1.1:2015 Table 3.3, 2020 Table 5.8', certainty: 'from memory, check your copy' }
+export const PREHEAT_SOURCE: Source = {
+  name: 'AWS D1.1:2015 Table 3.3, 2020 Table 5.8',
+  certainty: 'from memory, check your copy',
+}
 
 /** Steel and process, as the code groups them. */
-export const PREHEAT_CATEGORIES = ['A: SMAW, not low hydrogen', 'B: low-hydrogen SMAW, common steels', 'C: low-hydrogen SMAW, higher strength'] as const
+export const PREHEAT_CATEGORIES = [
+  'A: SMAW, not low hydrogen',
+  'B: low-hydrogen SMAW, common steels',
+  'C: low-hydrogen SMAW, higher strength',
+] as const
 export type PreheatCategory = (typeof PREHEAT_CATEGORIES)[number]
 
 /** Least preheat and interpass temperature, °F and °C, as the code prints them side by side. */

@@ -3,7 +3,10 @@ import { electrodeOf, type PadPosition, type Travel } from '../trade'
 import type { TravelAngle } from './angles'
 import type { Joint, Pass } from './joint'
 
-/** How the rod stands across the joint: degrees from square, or from the lower plate; `up` when it points against the sag. */
+/**
+ * How the rod stands across the joint: degrees from square, or from the lower plate; `up` when it points against
+ * the sag.
+ */
 export interface WorkAngle {
   readonly low: number
   readonly high: number
@@ -24,7 +27,10 @@ export interface AngleCase {
   readonly pass: Pass
 }
 
-/** Angles of a downhill rod, rutile rods on fillets and in grooves, laps, and a keyhole root. Source: common practice. */
+/**
+ * Angles of a downhill rod, rutile rods on fillets and in grooves, laps, and a keyhole root. Source: common
+ * practice.
+ */
 const DOWNHILL: TravelAngle = { low: 10, high: 20, lean: 'drag' }
 const RUTILE_FILLET: TravelAngle = { low: 20, high: 30, lean: 'drag' }
 const RUTILE_GROOVE: TravelAngle = { low: 20, high: 45, lean: 'drag' }
@@ -32,12 +38,17 @@ const LAP: TravelAngle = { low: 5, high: 10, lean: 'drag' }
 const KEYHOLE: TravelAngle = { low: 10, high: 15, lean: 'push' }
 
 /** Work angles of the three beads of a T, from the lower plate. Source: common practice. */
-const THREE_BEADS: Readonly<Partial<Record<Pass, readonly [number, number]>>> = { first: [45, 45], second: [70, 70], third: [35, 40] }
+const THREE_BEADS: Readonly<Partial<Record<Pass, readonly [number, number]>>> = {
+  first: [45, 45],
+  second: [70, 70],
+  third: [35, 40],
+}
 
 /**
  * How to hold the rod: work angle and travel angle. Source: house rules; common practice for what they do not say.
  * @returns degrees
- * @example rodAngles({ classification: 'E7018', position: '3G', travel: 'up', joint: 'pad', pass: 'bead' }, rules).travel // push 5 to 10
+ * @example rodAngles({ classification: 'E7018', position: '3G', travel: 'up', joint: 'pad', pass: 'bead' },
+ *   rules).travel // push 5 to 10
  */
 export function rodAngles(wanted: AngleCase, rules: HouseRules): RodAngles {
   return { work: workAngle(wanted, rules), travel: travelAngle(wanted, rules) }
@@ -45,7 +56,9 @@ export function rodAngles(wanted: AngleCase, rules: HouseRules): RodAngles {
 
 function workAngle({ joint, position, pass }: AngleCase, rules: HouseRules): WorkAngle {
   if (joint === 'T' || joint === 'lap') {
-    const [low, high] = (joint === 'T' && rules.ways.teeAim === 'three angles for three beads' && THREE_BEADS[pass]) || [45, 45]
+    const [low, high] = (joint === 'T' &&
+      rules.ways.teeAim === 'three angles for three beads' &&
+      THREE_BEADS[pass]) || [45, 45]
     return { low, high, from: 'the lower plate', up: false }
   }
   if (position === '2G') return { ...rules.upHorizontalDegrees, from: 'square', up: true }

@@ -1,6 +1,14 @@
 import type { Between, HouseRules } from '../house'
 import { depositionRate, heatInput, rodSeconds, runOut, travelThatLays, type DepositionRate } from '../deposit'
-import { cautionsFor, electrodeOf, positionOf, rodSizeOf, type Caution, type CautionTopic, type Polarity } from '../trade'
+import {
+  cautionsFor,
+  electrodeOf,
+  positionOf,
+  rodSizeOf,
+  type Caution,
+  type CautionTopic,
+  type Polarity,
+} from '../trade'
 import { arcVolts, type ArcVolts } from './arcVolts'
 import { checkTicket, type TicketRemark } from './checkTicket'
 import { beadTarget, designation, type BeadTarget } from './joint'
@@ -23,7 +31,7 @@ export interface SettingsCard {
   readonly angles: RodAngles
   readonly bead: BeadTarget
   /** Core diameters that suit the plate, mm. */
-  readonly rodsForPlate: { readonly lowMm: number, readonly highMm: number }
+  readonly rodsForPlate: { readonly lowMm: number; readonly highMm: number }
   readonly travelMmPerMin: number
   /** From one rod at the start current. */
   readonly runOutMm: number
@@ -39,7 +47,8 @@ export interface SettingsCard {
 }
 
 /**
- * Length of bead from one rod at a current, when travel is held at the card's speed: more current lays a bigger bead and burns the rod sooner.
+ * Length of bead from one rod at a current, when travel is held at the card's speed: more current lays a bigger
+ * bead and burns the rod sooner.
  * @returns mm
  * @throws RangeError for a rod or size that is not kept
  * @example rodRun({ ...flatPad }, 125, rules) // about 251
@@ -53,8 +62,11 @@ export function rodRun(wanted: SetUpCase, currentA: number, rules: HouseRules): 
   return (speed * seconds) / 60
 }
 
-const burnOf = ({ classification, diameterMm }: SetUpCase, rules: HouseRules) =>
-  ({ rod: rodSizeOf(diameterMm), recovery: electrodeOf(classification).recovery, stubMm: rules.stubMm })
+const burnOf = ({ classification, diameterMm }: SetUpCase, rules: HouseRules) => ({
+  rod: rodSizeOf(diameterMm),
+  recovery: electrodeOf(classification).recovery,
+  stubMm: rules.stubMm,
+})
 
 /**
  * The card for a rod, position and joint.

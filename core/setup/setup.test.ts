@@ -4,52 +4,101 @@ import { DEFAULT_HOUSE_RULES, writeRule } from '../house'
 import { ELECTRODES, PAD_POSITIONS } from '../trade'
 import { inches } from '../units'
 import { aTicket } from '../coupon/example'
-import { checkTicket, currentWindow, leastPlate, polarityCheck, publishedWindow, rodsForPlate, startCurrent, type CurrentCase, type Settings } from '.'
+import {
+  checkTicket,
+  currentWindow,
+  leastPlate,
+  polarityCheck,
+  publishedWindow,
+  rodsForPlate,
+  startCurrent,
+  type CurrentCase,
+  type Settings,
+} from '.'
 
 const rules = DEFAULT_HOUSE_RULES
 const PLATE = inches(3 / 8)
-const check = (change: Partial<Settings> = {}, thicknessMm = PLATE, by = rules) => checkTicket({ ...aTicket(), ...change }, thicknessMm, by)
+const check = (change: Partial<Settings> = {}, thicknessMm = PLATE, by = rules) =>
+  checkTicket({ ...aTicket(), ...change }, thicknessMm, by)
 const findings = (...args: Parameters<typeof check>) => check(...args).map(row => row.finding)
 
 // AWS A5.1 annex, typical amperage ranges, from memory.
 it.each([
-  ['E6010', 1 / 8, 75, 125], ['E6013', 3 / 32, 45, 90], ['E7018', 1 / 8, 115, 165], ['E7018', 5 / 32, 150, 220], ['E7024', 1 / 8, 140, 190], ['E7016', 3 / 32, 65, 110],
+  ['E6010', 1 / 8, 75, 125],
+  ['E6013', 3 / 32, 45, 90],
+  ['E7018', 1 / 8, 115, 165],
+  ['E7018', 5 / 32, 150, 220],
+  ['E7024', 1 / 8, 140, 190],
+  ['E7016', 3 / 32, 65, 110],
 ])('%s of %d in is published for %d to %d A', (classification, size, low, high) => {
   expect(publishedWindow(classification, inches(size))).toMatchObject({ lowA: low, highA: high })
 })
 
 describe('the window a coupon is held to', () => {
   it('is practice where schools run otherwise, and says so', () => {
-    expect(currentWindow('E7018', inches(1 / 8), '3G', rules)).toMatchObject({ lowA: 100, highA: 115, source: { certainty: 'common practice' } })
-    expect(currentWindow('E6010', inches(1 / 8), '3G', rules)).toMatchObject({ lowA: 75, source: { certainty: 'from memory, check your copy' } })
+    expect(currentWindow('E7018', inches(1 / 8), '3G', rules)).toMatchObject({
+      lowA: 100,
+      highA: 115,
+      source: { certainty: 'common practice' },
+    })
+    expect(currentWindow('E6010', inches(1 / 8), '3G', rules)).toMatchObject({
+      lowA: 75,
+      source: { certainty: 'from memory, check your copy' },
+    })
   })
   it('is the house’s own where it has one, for that rod and position alone', () => {
-    const own = { ...rules, windows: [{ classification: 'E7018', diameterMm: inches(1 / 8), position: '3G', lowA: 95, highA: 120 }] } as const
-    expect(currentWindow('E7018', inches(1 / 8), '3G', own)).toMatchObject({ lowA: 95, highA: 120, source: { name: 'house rules' } })
+    const own = {
+      ...rules,
+      windows: [{ classification: 'E7018', diameterMm: inches(1 / 8), position: '3G', lowA: 95, highA: 120 }],
+    } as const
+    expect(currentWindow('E7018', inches(1 / 8), '3G', own)).toMatchObject({
+      lowA: 95,
+      highA: 120,
+      source: { name: 'house rules' },
+    })
     expect(currentWindow('E7018', inches(1 / 8), '1G', own)).toEqual(currentWindow('E7018', inches(1 / 8), '1G', rules))
-    expect(currentWindow('E7018', inches(3 / 32), '3G', own)).toEqual(currentWindow('E7018', inches(3 / 32), '3G', rules))
+    expect(currentWindow('E7018', inches(3 / 32), '3G', own)).toEqual(
+      currentWindow('E7018', inches(3 / 32), '3G', rules),
+    )
   })
 })
 
 describe('the current to start with', () => {
-  const start = (change: Partial<CurrentCase>, by = rules) => startCurrent({ classification: 'E7018', diameterMm: inches(1 / 8), position: '1G', joint: 'pad', pass: 'bead', ...change }, by)
+  const start = (change: Partial<CurrentCase>, by = rules) =>
+    startCurrent(
+      { classification: 'E7018', diameterMm: inches(1 / 8), position: '1G', joint: 'pad', pass: 'bead', ...change },
+      by,
+    )
 
   // Common practice: what schools run.
   it.each([
-    [{}, 125], [{ position: '2G' }, 125], [{ position: '3G', travel: 'up' }, 110], [{ position: '4G' }, 125],
-    [{ diameterMm: inches(3 / 32) }, 90], [{ diameterMm: inches(3 / 32), position: '3G', travel: 'up' }, 80], [{ diameterMm: inches(3 / 32), position: '4G' }, 95],
+    [{}, 125],
+    [{ position: '2G' }, 125],
+    [{ position: '3G', travel: 'up' }, 110],
+    [{ position: '4G' }, 125],
+    [{ diameterMm: inches(3 / 32) }, 90],
+    [{ diameterMm: inches(3 / 32), position: '3G', travel: 'up' }, 80],
+    [{ diameterMm: inches(3 / 32), position: '4G' }, 95],
     [{ diameterMm: inches(3 / 32), thicknessMm: inches(1 / 8) }, 75],
-    [{ classification: 'E6010', joint: 'V, open root', pass: 'root', position: '3G', travel: 'up' }, 80], [{ classification: 'E6010', joint: 'V, open root', pass: 'hot' }, 90],
-    [{ classification: 'E6013' }, 115], [{ classification: 'E6013', polarity: 'AC' }, 130],
-    [{ classification: 'E6013', position: '3G', travel: 'up' }, 105], [{ classification: 'E6013', position: '3G', travel: 'down' }, 120],
-    [{ classification: 'E6013', diameterMm: inches(3 / 32), joint: 'T', pass: 'first', position: '2G' }, 100], [{ classification: 'E6013', diameterMm: inches(3 / 32), joint: 'T', pass: 'second', position: '2G' }, 90],
+    [{ classification: 'E6010', joint: 'V, open root', pass: 'root', position: '3G', travel: 'up' }, 80],
+    [{ classification: 'E6010', joint: 'V, open root', pass: 'hot' }, 90],
+    [{ classification: 'E6013' }, 115],
+    [{ classification: 'E6013', polarity: 'AC' }, 130],
+    [{ classification: 'E6013', position: '3G', travel: 'up' }, 105],
+    [{ classification: 'E6013', position: '3G', travel: 'down' }, 120],
+    [{ classification: 'E6013', diameterMm: inches(3 / 32), joint: 'T', pass: 'first', position: '2G' }, 100],
+    [{ classification: 'E6013', diameterMm: inches(3 / 32), joint: 'T', pass: 'second', position: '2G' }, 90],
   ] as const)('%j: %d A', (change, amperes) => expect(start(change).startA).toBe(amperes))
 
   // Common practice: one ampere for each thousandth of an inch of core, low hydrogen, flat.
-  it('goes by the core where no practice is kept', () => expect(start({ diameterMm: inches(5 / 32) }).working[0]).toContain('155 A'))
+  it('goes by the core where no practice is kept', () =>
+    expect(start({ diameterMm: inches(5 / 32) }).working[0]).toContain('155 A'))
 
   it('moves by the house’s rule for vertical and overhead, and says so', () => {
-    const softer = writeRule(writeRule(rules, 'verticalUnderFlatA', { low: 15, high: 20 }), 'overheadUnderFlatA', { low: 5, high: 10 })
+    const softer = writeRule(writeRule(rules, 'verticalUnderFlatA', { low: 15, high: 20 }), 'overheadUnderFlatA', {
+      low: 5,
+      high: 10,
+    })
     expect(start({ position: '3G', travel: 'up' }, softer).startA).toBe(105)
     expect(start({ position: '4G' }, softer).startA).toBe(118)
     expect(start({ position: '3G', travel: 'up' }, softer).working).toContain('5 A down vertical, by the house’s rule')
@@ -63,11 +112,25 @@ describe('the current to start with', () => {
 
   it('lies inside the window it names, for every rod, size and position', () => {
     const sizes = [3 / 32, 1 / 8, 5 / 32, 3 / 16].map(inches)
-    fc.assert(fc.property(fc.constantFrom(...ELECTRODES), fc.constantFrom(...sizes), fc.constantFrom(...PAD_POSITIONS), fc.double({ min: 2, max: 30, noNaN: true }), (electrode, diameterMm, position, thicknessMm) => {
-      const { startA, window } = start({ classification: electrode.classification, diameterMm, position: position.id, travel: position.travel[0], thicknessMm })
-      expect(startA).toBeGreaterThanOrEqual(window.lowA)
-      expect(startA).toBeLessThanOrEqual(window.highA)
-    }))
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...ELECTRODES),
+        fc.constantFrom(...sizes),
+        fc.constantFrom(...PAD_POSITIONS),
+        fc.double({ min: 2, max: 30, noNaN: true }),
+        (electrode, diameterMm, position, thicknessMm) => {
+          const { startA, window } = start({
+            classification: electrode.classification,
+            diameterMm,
+            position: position.id,
+            travel: position.travel[0],
+            thicknessMm,
+          })
+          expect(startA).toBeGreaterThanOrEqual(window.lowA)
+          expect(startA).toBeLessThanOrEqual(window.highA)
+        },
+      ),
+    )
   })
 })
 
@@ -82,7 +145,10 @@ describe('checkTicket', () => {
     expect(check({ currentA: 90 })[0]).toMatchObject({ finding: 'current low', byA: 20 })
   })
   it('rules out the wrong polarity first', () => {
-    expect(findings({ classification: 'E6010', polarity: 'DCEN', currentA: 150 })).toEqual(['wrong polarity', 'current high'])
+    expect(findings({ classification: 'E6010', polarity: 'DCEN', currentA: 150 })).toEqual([
+      'wrong polarity',
+      'current high',
+    ])
   })
   it('marks a rod that is not made for the position, and a direction that is not', () => {
     expect(findings({ classification: 'E7024', currentA: 160, position: '4G' })[0]).toBe('rod unfit for position')
@@ -90,7 +156,9 @@ describe('checkTicket', () => {
   })
   // Common practice: E7018 wants 1/4 in of plate, or 1/8 in with 3/32 rods.
   it('marks plate that is too thin for the rod', () => {
-    expect(check({}, inches(3 / 16))).toMatchObject([{ field: 'plate', finding: 'plate thin', text: 'This rod wants 1/4 in of plate or more' }])
+    expect(check({}, inches(3 / 16))).toMatchObject([
+      { field: 'plate', finding: 'plate thin', text: 'This rod wants 1/4 in of plate or more' },
+    ])
     expect(findings({}, inches(1 / 4))).toEqual([])
     expect(findings({ diameterMm: inches(3 / 32), currentA: 90 }, inches(1 / 8))).toEqual([])
   })
@@ -103,7 +171,9 @@ describe('checkTicket', () => {
   })
   it('says what is not the house’s way', () => {
     const house = writeRule(writeRule(rules, 'ways.rutile', 'downhill sheet rod only'), 'ways.stubDays', 'never')
-    expect(findings({ classification: 'E6013', position: '3G', travel: 'up', currentA: 105 }, PLATE, house)).toEqual(['not the house’s way'])
+    expect(findings({ classification: 'E6013', position: '3G', travel: 'up', currentA: 105 }, PLATE, house)).toEqual([
+      'not the house’s way',
+    ])
     expect(findings({ rods: 'stubs' }, PLATE, house)).toEqual(['not the house’s way'])
     expect(findings({ polarity: 'AC' })).toEqual(['not the house’s way'])
     expect(findings({ polarity: 'AC' }, PLATE, writeRule(rules, 'ways.machines', 'DC and AC'))).toEqual([])
@@ -111,10 +181,16 @@ describe('checkTicket', () => {
 })
 
 // Common practice: rod by plate.
-it.each([[1.5, 2, 2.5], [3, 2.5, 3.2], [9.5, 3.2, 4], [20, 4, 5]])('%d mm of plate suits rods of %d to %d mm', (plate, low, high) => {
+it.each([
+  [1.5, 2, 2.5],
+  [3, 2.5, 3.2],
+  [9.5, 3.2, 4],
+  [20, 4, 5],
+])('%d mm of plate suits rods of %d to %d mm', (plate, low, high) => {
   expect(rodsForPlate(plate)).toEqual({ lowMm: low, highMm: high })
 })
-it('asks for more plate with low-hydrogen rods', () => expect(leastPlate('E7018', inches(1 / 8))).toBeGreaterThan(leastPlate('E6013', inches(1 / 8))))
+it('asks for more plate with low-hydrogen rods', () =>
+  expect(leastPlate('E7018', inches(1 / 8))).toBeGreaterThan(leastPlate('E6013', inches(1 / 8))))
 
 it('says what a wrong polarity looks like', () => {
   expect(polarityCheck('E6010', 'DCEN')).toMatchObject({ fits: false, runsOn: ['DCEP'] })

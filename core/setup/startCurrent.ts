@@ -13,7 +13,7 @@ export interface StartCurrent {
   readonly working: readonly string[]
 }
 
-const middle = ({ low, high }: { readonly low: number, readonly high: number }) => (low + high) / 2
+const middle = ({ low, high }: { readonly low: number; readonly high: number }) => (low + high) / 2
 const toFive = (amperes: number) => Math.round(amperes / 5) * 5
 
 /** Plates thinner and thicker than these ask for less and more current, mm. Common practice. */
@@ -24,18 +24,24 @@ const THICK_MM = inches(3 / 4)
 const AMPERES_A_MM = 1000 / 25.4
 
 /**
- * The current to begin with: what schools run for the case, else the rule of one ampere a thousandth of an inch (low hydrogen) or the middle
+ * The current to begin with: what schools run for the case, else the rule of one ampere a thousandth of an inch
+ * (low hydrogen) or the middle
  * of the published window, moved by position as the house does, by thickness, and held inside the window.
  * @returns amperes, to the nearest five where nothing else is said
  * @throws RangeError for a rod or size that is not kept
- * @example startCurrent({ classification: 'E7018', diameterMm: 3.175, position: '3G', joint: 'pad', pass: 'bead' }, rules).startA // 110
+ * @example startCurrent({ classification: 'E7018', diameterMm: 3.175, position: '3G', joint: 'pad', pass: 'bead' },
+ *   rules).startA // 110
  */
 export function startCurrent(wanted: CurrentCase, rules: HouseRules): StartCurrent {
   const { classification, diameterMm, position, thicknessMm } = wanted
   const published = publishedWindow(classification, diameterMm)
   const practice = practiceOf(wanted)
   const own = houseWindow(classification, diameterMm, position, rules)
-  const window = own ?? (practice ? { lowA: practice.lowA, highA: practice.highA, source: COMMON_PRACTICE } : currentWindow(classification, diameterMm, position, rules))
+  const window =
+    own ??
+    (practice
+      ? { lowA: practice.lowA, highA: practice.highA, source: COMMON_PRACTICE }
+      : currentWindow(classification, diameterMm, position, rules))
   const working: string[] = []
   let startA: number
   if (practice) {
@@ -67,9 +73,19 @@ function flatStart(classification: string, diameterMm: number, published: Curren
   return toFive((published.lowA + published.highA) / 2)
 }
 
-/** Moves a start by position. Practice rows are stated for the default rule, so only the house's departure from it moves them. */
-function byPosition(startA: number, { position, travel }: CurrentCase, rules: HouseRules, isPractice: boolean, working: string[]): number {
-  const rule = position === '3G' && travel !== 'down' ? 'verticalUnderFlatA' : position === '4G' ? 'overheadUnderFlatA' : null
+/**
+ * Moves a start by position. Practice rows are stated for the default rule, so only the house's departure from it
+ * moves them.
+ */
+function byPosition(
+  startA: number,
+  { position, travel }: CurrentCase,
+  rules: HouseRules,
+  isPractice: boolean,
+  working: string[],
+): number {
+  const rule =
+    position === '3G' && travel !== 'down' ? 'verticalUnderFlatA' : position === '4G' ? 'overheadUnderFlatA' : null
   if (!rule) return startA
   const under = middle(rules[rule]) - (isPractice ? middle(DEFAULT_HOUSE_RULES[rule]) : 0)
   if (under === 0) return startA

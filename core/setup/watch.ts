@@ -3,17 +3,22 @@ import { electrodeOf } from '../trade'
 import type { SetUpCase } from './setUpCase'
 
 /**
- * What to keep an eye on while the bead runs, in the words of the trade; the most telling first. Source: common practice.
+ * What to keep an eye on while the bead runs, in the words of the trade; the most telling first. Source: common
+ * practice.
  * @example watchFor({ ...flatPad }, rules)[0] // 'The trailing edge of the puddle: a smooth half-moon'
  */
 export function watchFor(wanted: SetUpCase, rules: HouseRules): string[] {
   const { position, joint, pass, travel, classification } = wanted
   const lines: string[] = []
-  if (joint === 'V, open root' && pass === 'root') lines.push('The keyhole: a little wider than the gap. Growing, move out and back; closing, slow down')
+  if (joint === 'V, open root' && pass === 'root')
+    lines.push('The keyhole: a little wider than the gap. Growing, move out and back; closing, slow down')
   if (pass === 'hot') lines.push('Both walls wetted: pause about a second on the edge of the freezing puddle')
   if (pass === 'cap') lines.push('The bevel edge: go no more than 1/16 in beyond it')
   if (pass === 'fill') lines.push('Room for the next bead to reach the bottom of its valley')
-  if (position === '2G') lines.push(`The upper toe: pause there. Aim ${rules.ways.horizontalAim === 'on the toe' ? 'on the last toe' : 'just above the last toe'}`)
+  if (position === '2G')
+    lines.push(
+      `The upper toe: pause there. Aim ${rules.ways.horizontalAim === 'on the toe' ? 'on the last toe' : 'just above the last toe'}`,
+    )
   if (position === '3G' && travel === 'up') lines.push('The toes: pause at each, quick across the middle')
   if (position === '3G' && travel === 'down') lines.push('The slag: keep the arc ahead of it')
   if (position === '4G') lines.push('The arc: tight. A bead that hangs mostly wants more current, not less')
@@ -32,6 +37,11 @@ export function houseWays({ joint, pass, position }: SetUpCase, { ways }: HouseR
   if (pass === 'root') lines.push(`Root: ${ways.rootPass}`)
   if (joint !== 'pad') lines.push(`Tacks: ${ways.tacks}`)
   if (joint === 'pad' && position !== '1G') lines.push(`First bead: ${ways.firstBead}`)
-  lines.push(`Restart: ${ways.restart}`, `End: ${ways.endOfRun}`, `Between beads: ${ways.cleaning}; ${ways.cooling}`, `Rod: ${ways.stubUse}`)
+  lines.push(
+    `Restart: ${ways.restart}`,
+    `End: ${ways.endOfRun}`,
+    `Between beads: ${ways.cleaning}; ${ways.cooling}`,
+    `Rod: ${ways.stubUse}`,
+  )
   return lines
 }

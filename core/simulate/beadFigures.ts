@@ -6,7 +6,10 @@ export interface Toes {
   readonly lower: number
 }
 
-/** What a technique makes of a bead, before chance: shares of the right bead where 1 is right, else millimetres or counts where 0 is right. */
+/**
+ * What a technique makes of a bead, before chance: shares of the right bead where 1 is right, else millimetres or
+ * counts where 0 is right.
+ */
 export interface BeadFigures {
   /** Width and height, as shares of the right ones. */
   readonly width: number
@@ -43,7 +46,8 @@ export const RIGHT_BOW = 0.34
 const eaten = (amount: number) => Math.max(0, amount - 0.25) * 0.9
 
 /**
- * The law of the shown bead. Metal is kept: width times height follows from melt rate over travel speed, and what spreads the puddle makes the bead as
+ * The law of the shown bead. Metal is kept: width times height follows from melt rate over travel speed, and what
+ * spreads the puddle makes the bead as
  * much flatter as wider. Source of the signs: bead shapes and what they say, common practice; the sizes are rough.
  * @param alongShare how far along the bead, 0 to 1: a plate that is not cooled is hotter toward the end
  * @param level run flat; a horizontal bead loses its upper toe to a rod that points down
@@ -53,7 +57,13 @@ export function beadFigures(technique: Technique, alongShare: number, level: boo
   const off = (id: keyof Technique) => technique[id] ?? 0
   const heat = off('current high') - off('current low') + 1.5 * off('plate hot') * Math.max(0, alongShare - 0.35)
   const [hot, cold] = [Math.max(0, heat), Math.max(0, -heat)]
-  const [fast, slow, long, short, lean] = [off('travel fast'), off('travel slow'), off('arc long'), off('arc short'), off('travel angle')]
+  const [fast, slow, long, short, lean] = [
+    off('travel fast'),
+    off('travel slow'),
+    off('arc long'),
+    off('arc short'),
+    off('travel angle'),
+  ]
   const area = (1 + 0.12 * heat) / Math.max(0.4, 1 + 0.6 * fast - 0.38 * slow)
   const spread = Math.exp(0.26 * heat + 0.24 * long - 0.14 * short - 0.05 * fast)
   const bothToes = eaten(0.6 * hot + 0.6 * long + 0.55 * fast + 0.45 * lean)

@@ -19,13 +19,16 @@ const COUPONS_A_DAY = 3
 const FIRST_DAY = 20_000
 
 /**
- * The restarts of a class that learns by a law of its own, coupon by coupon: what a prediction is held against. It shares nothing with the model of skill.
+ * The restarts of a class that learns by a law of its own, coupon by coupon: what a prediction is held against. It
+ * shares nothing with the model of skill.
  * @returns a list a student, oldest first
  */
 export function drawCohort({ students, coupons, law, breakDays }: CohortPlan, random: Random): Practised[][] {
   return Array.from({ length: students }, (_, student) => {
     const learner = drawLearner(random, random.chance(0.15) ? 'avoids restarts' : null)
-    const clicks = LIES.map(() => [2 + Math.floor(8 * random.uniform()), 10 + Math.floor(10 * random.uniform())] as const)
+    const clicks = LIES.map(
+      () => [2 + Math.floor(8 * random.uniform()), 10 + Math.floor(10 * random.uniform())] as const,
+    )
     const half = Math.floor(coupons / 2)
     const here = [0, 0, 0, 0]
     let rung = 0
@@ -39,12 +42,30 @@ export function drawCohort({ students, coupons, law, breakDays }: CohortPlan, ra
       const poor = Math.min(0.9, Math.max(0.02, 0.62 * error))
       const sound = Array.from({ length: tried }).filter(() => !random.chance(poor)).length
       const day = FIRST_DAY + 2 * Math.floor(n / COUPONS_A_DAY) + (n >= half ? breakDays : 0)
-      return { couponId: `${student}-${n}`, day, element: 'restart', lie: LIES[at]!, work: 'plate', rodFamily: 'low hydrogen', otherHand: false, otherWay: false, tried, sound, mock: false }
+      return {
+        couponId: `${student}-${n}`,
+        day,
+        element: 'restart',
+        lie: LIES[at]!,
+        work: 'plate',
+        rodFamily: 'low hydrogen',
+        otherHand: false,
+        otherWay: false,
+        tried,
+        sound,
+        mock: false,
+      }
     })
   })
 }
 
-function errorBy(law: LearningLaw, learner: Learner, coupons: number, lie: number, [first, second]: readonly [number, number]): number {
+function errorBy(
+  law: LearningLaw,
+  learner: Learner,
+  coupons: number,
+  lie: number,
+  [first, second]: readonly [number, number],
+): number {
   const difficulty = DIFFICULTY[LIES[lie]!]
   if (law === 'power') return errorAfter(learner, 'restart', coupons, difficulty)
   const start = learner.start.restart * difficulty

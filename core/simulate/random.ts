@@ -17,7 +17,7 @@ export interface Random {
 export function seededRandom(seed: number): Random {
   let state = seed >>> 0
   const uniform = () => {
-    state = (state + 0x6D2B79F5) >>> 0
+    state = (state + 0x6d2b79f5) >>> 0
     let mixed = Math.imul(state ^ (state >>> 15), 1 | state)
     mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed
     return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296

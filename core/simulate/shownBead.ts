@@ -25,13 +25,13 @@ export interface ShownBead {
   readonly lengthMm: number
   readonly stations: readonly Station[]
   /** Each ripple: where its toes are and how far its middle bows back from the travel. */
-  readonly ripples: readonly { readonly atMm: number, readonly bowMm: number }[]
+  readonly ripples: readonly { readonly atMm: number; readonly bowMm: number }[]
   readonly pores: readonly Spot[]
   readonly spatter: readonly Spot[]
   readonly strikes: readonly Spot[]
-  readonly slag: readonly { readonly fromMm: number, readonly toMm: number, readonly side: 'upper' | 'lower' }[]
+  readonly slag: readonly { readonly fromMm: number; readonly toMm: number; readonly side: 'upper' | 'lower' }[]
   readonly restartAtMm: number
-  readonly crater: { readonly depthMm: number, readonly cracked: boolean }
+  readonly crater: { readonly depthMm: number; readonly cracked: boolean }
 }
 
 /** The bead a rod should give. */
@@ -50,7 +50,8 @@ const LUMP_MM = 5
 /**
  * A bead run with a technique, as it would look: the law of `beadFigures`, and chance for what chance decides.
  * @param right the bead wanted
- * @example shownBead({ 'current high': 1 }, { widthMm: 6, heightMm: 2, level: true }, seededRandom(1)).stations[50]!.widthMm > 6 // true
+ * @example shownBead({ 'current high': 1 }, { widthMm: 6, heightMm: 2, level: true },
+ *   seededRandom(1)).stations[50]!.widthMm > 6 // true
  */
 export function shownBead(technique: Technique, right: RightBead, random: Random): ShownBead {
   const at = (share: number) => beadFigures(technique, share, right.level)
@@ -66,7 +67,7 @@ export function shownBead(technique: Technique, right: RightBead, random: Random
     const hollow = figures.craterMm * bump((atMm - SHOWN_LENGTH_MM + LUMP_MM) / 0.8)
     return {
       atMm,
-      widthMm: right.widthMm * figures.width * swing * (1 + 0.12 * lump / right.heightMm),
+      widthMm: right.widthMm * figures.width * swing * (1 + (0.12 * lump) / right.heightMm),
       heightMm: Math.max(0.2, right.heightMm * figures.height * (2 - swing) + lump - hollow),
       strayMm: figures.strayMm * wander(atMm, 90),
       undercutMm: ragged(figures.undercutMm, sway(atMm + 40, 16)),
@@ -74,17 +75,29 @@ export function shownBead(technique: Technique, right: RightBead, random: Random
       sag: figures.sag,
     }
   })
-  const spot = (offsetMm: number, diameterMm: number, atMm = 6 + random.uniform() * (SHOWN_LENGTH_MM - 12)): Spot => ({ atMm, offsetMm, diameterMm })
+  const spot = (offsetMm: number, diameterMm: number, atMm = 6 + random.uniform() * (SHOWN_LENGTH_MM - 12)): Spot => ({
+    atMm,
+    offsetMm,
+    diameterMm,
+  })
   const half = (right.widthMm * middle.width) / 2
   const side = () => (random.chance(0.5) ? 1 : -1)
   return {
-    lengthMm: SHOWN_LENGTH_MM, stations, restartAtMm,
+    lengthMm: SHOWN_LENGTH_MM,
+    stations,
+    restartAtMm,
     ripples: ripplesOf(at, right.widthMm, random),
     pores: [
-      ...draw(middle.pores * SHOWN_LENGTH_MM / 100, random, () => spot((random.uniform() - 0.5) * half, 0.5 + 0.6 * random.uniform())),
-      ...draw(middle.startPores, random, () => spot((random.uniform() - 0.5) * half, 0.5 + 0.5 * random.uniform(), 3 + 8 * random.uniform())),
+      ...draw((middle.pores * SHOWN_LENGTH_MM) / 100, random, () =>
+        spot((random.uniform() - 0.5) * half, 0.5 + 0.6 * random.uniform()),
+      ),
+      ...draw(middle.startPores, random, () =>
+        spot((random.uniform() - 0.5) * half, 0.5 + 0.5 * random.uniform(), 3 + 8 * random.uniform()),
+      ),
     ],
-    spatter: draw(middle.spatter * SHOWN_LENGTH_MM / 100, random, () => spot(side() * half * (1.25 + 1.6 * random.uniform()), 0.35 + 0.9 * random.uniform() * middle.width)),
+    spatter: draw((middle.spatter * SHOWN_LENGTH_MM) / 100, random, () =>
+      spot(side() * half * (1.25 + 1.6 * random.uniform()), 0.35 + 0.9 * random.uniform() * middle.width),
+    ),
     strikes: draw(middle.strikes, random, () => spot(side() * half * (2 + random.uniform()), 3)),
     slag: slagOf(middle.slag, random),
     crater: { depthMm: middle.craterMm, cracked: middle.craterMm > 1.2 && random.chance(0.6) },
@@ -94,19 +107,25 @@ export function shownBead(technique: Technique, right: RightBead, random: Random
 /** A slow wave of no fixed beat, about -1 to 1. */
 function waves(random: Random): (atMm: number, periodMm: number) => number {
   const [one, other] = [random.uniform(), random.uniform()].map(share => share * 2 * Math.PI)
-  return (atMm, periodMm) => 0.72 * Math.sin((2 * Math.PI * atMm) / periodMm + one!) + 0.4 * Math.sin((2 * Math.PI * atMm) / (periodMm * 0.618) + other!)
+  return (atMm, periodMm) =>
+    0.72 * Math.sin((2 * Math.PI * atMm) / periodMm + one!) +
+    0.4 * Math.sin((2 * Math.PI * atMm) / (periodMm * 0.618) + other!)
 }
 
 const bump = (offMm: number) => Math.exp(-((offMm / LUMP_MM) ** 2))
 
 /** Toes are eaten and rolled over here more, there less. */
-const ragged = ({ upper, lower }: BeadFigures['undercutMm'], wave: number) => ({ upper: Math.max(0, upper * (1 + 0.5 * wave)), lower: Math.max(0, lower * (1 - 0.5 * wave)) })
+const ragged = ({ upper, lower }: BeadFigures['undercutMm'], wave: number) => ({
+  upper: Math.max(0, upper * (1 + 0.5 * wave)),
+  lower: Math.max(0, lower * (1 - 0.5 * wave)),
+})
 
 /** As many as the mean says, give or take the part of one. */
-const draw = <T>(mean: number, random: Random, one: () => T): T[] => Array.from({ length: Math.floor(mean + random.uniform()) }, one)
+const draw = <T>(mean: number, random: Random, one: () => T): T[] =>
+  Array.from({ length: Math.floor(mean + random.uniform()) }, one)
 
 function ripplesOf(at: (share: number) => BeadFigures, widthMm: number, random: Random): ShownBead['ripples'] {
-  const ripples: { atMm: number, bowMm: number }[] = []
+  const ripples: { atMm: number; bowMm: number }[] = []
   for (let atMm = 2; atMm < SHOWN_LENGTH_MM - 2;) {
     const { width, bow, pitch, widthSwing } = at(atMm / SHOWN_LENGTH_MM)
     ripples.push({ atMm, bowMm: widthMm * width * bow })
@@ -116,8 +135,10 @@ function ripplesOf(at: (share: number) => BeadFigures, widthMm: number, random: 
 }
 
 function slagOf(share: number, random: Random): ShownBead['slag'] {
-  return (['upper', 'lower'] as const).flatMap(side => draw(share * 5, random, () => {
-    const fromMm = 5 + random.uniform() * (SHOWN_LENGTH_MM - 40)
-    return { side, fromMm, toMm: fromMm + 10 + 16 * random.uniform() }
-  }))
+  return (['upper', 'lower'] as const).flatMap(side =>
+    draw(share * 5, random, () => {
+      const fromMm = 5 + random.uniform() * (SHOWN_LENGTH_MM - 40)
+      return { side, fromMm, toMm: fromMm + 10 + 16 * random.uniform() }
+    }),
+  )
 }

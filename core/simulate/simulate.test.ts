@@ -7,7 +7,10 @@ import { drawLearner, errorAfter, seededRandom, SKILLS, weldCoupon, type Learner
 
 describe('seededRandom', () => {
   it('draws the same from the same seed, and not from another', () => {
-    const draw = (seed: number) => { const random = seededRandom(seed); return [random.uniform(), random.normal(), random.uniform()] }
+    const draw = (seed: number) => {
+      const random = seededRandom(seed)
+      return [random.uniform(), random.normal(), random.uniform()]
+    }
     expect(draw(7)).toEqual(draw(7))
     expect(draw(7)).not.toEqual(draw(8))
   })
@@ -55,18 +58,30 @@ describe('weldCoupon', () => {
   const learner = drawLearner(seededRandom(5), null)
 
   it('gives the same coupon for the same seed', () => {
-    expect(weldCoupon(aCoupon(), learner, 4, seededRandom(9))).toEqual(weldCoupon(aCoupon(), learner, 4, seededRandom(9)))
+    expect(weldCoupon(aCoupon(), learner, 4, seededRandom(9))).toEqual(
+      weldCoupon(aCoupon(), learner, 4, seededRandom(9)),
+    )
   })
-  it('gives fewer faults after forty coupons than after none', () => expect(poorShare(learner, 40, 100)).toBeLessThan(poorShare(learner, 0, 100) - 0.1))
+  it('gives fewer faults after forty coupons than after none', () =>
+    expect(poorShare(learner, 40, 100)).toBeLessThan(poorShare(learner, 0, 100) - 0.1))
   it('reads a hot machine as hot: more undercut over the window than in it', () => {
-    const undercut = (currentA: number) => Array.from({ length: 80 }, (_, n) => weldCoupon(aCoupon({ ticket: { currentA } }), learner, 10, seededRandom(n)))
-      .flatMap(coupon => coupon.marks.filter(isFlaw)).filter(mark => mark.flaw === 'undercut').length
+    const undercut = (currentA: number) =>
+      Array.from({ length: 80 }, (_, n) => weldCoupon(aCoupon({ ticket: { currentA } }), learner, 10, seededRandom(n)))
+        .flatMap(coupon => coupon.marks.filter(isFlaw))
+        .filter(mark => mark.flaw === 'undercut').length
     expect(undercut(190)).toBeGreaterThan(undercut(130) * 1.5)
   })
   it('goes by the house’s own window where it has one', () => {
-    const own = { ...DEFAULT_HOUSE_RULES, windows: [{ classification: 'E7018', diameterMm: inches(1 / 8), position: '1G', lowA: 180, highA: 200 }] } as const
-    const flaws = (rules: HouseRules) => Array.from({ length: 60 }, (_, n) => weldCoupon(aCoupon({ ticket: { currentA: 190 } }), learner, 10, seededRandom(n), rules))
-      .flatMap(coupon => coupon.marks.filter(isFlaw)).filter(mark => mark.flaw === 'undercut').length
+    const own = {
+      ...DEFAULT_HOUSE_RULES,
+      windows: [{ classification: 'E7018', diameterMm: inches(1 / 8), position: '1G', lowA: 180, highA: 200 }],
+    } as const
+    const flaws = (rules: HouseRules) =>
+      Array.from({ length: 60 }, (_, n) =>
+        weldCoupon(aCoupon({ ticket: { currentA: 190 } }), learner, 10, seededRandom(n), rules),
+      )
+        .flatMap(coupon => coupon.marks.filter(isFlaw))
+        .filter(mark => mark.flaw === 'undercut').length
     expect(flaws(own)).toBeLessThan(flaws(DEFAULT_HOUSE_RULES))
   })
   it('keeps its marks on the beads', () => {

@@ -1,4 +1,17 @@
-import { beadNumber, isTry, newCoupon, newFlaw, newReading, setDegree, type Bead, type CouponDocument, type Mark, type Ticket, type TryKind, type TryMark } from '../coupon'
+import {
+  beadNumber,
+  isTry,
+  newCoupon,
+  newFlaw,
+  newReading,
+  setDegree,
+  type Bead,
+  type CouponDocument,
+  type Mark,
+  type Ticket,
+  type TryKind,
+  type TryMark,
+} from '../coupon'
 import { EXAMPLE_PLATE, EXAMPLE_STUDENT, aTicket } from '../coupon/example'
 import type { HouseRules } from '../house'
 import type { CauseId } from '../reading'
@@ -7,15 +20,34 @@ import { runAs, type DiscontinuityId } from '../trade'
 import type { Random } from './random'
 
 /**
- * How a coupon was run, as departures from right: 0 is right, 1 plainly off, up to about 1.6. Each is one thing that can be wrong, in its own
- * units of "off"; what it does to the bead follows from laws of its own and not from the tables that causes are read by.
+ * How a coupon was run, as departures from right: 0 is right, 1 plainly off, up to about 1.6. Each is one thing
+ * that can be wrong, in its own
+ * units of "off"; what it does to the bead follows from laws of its own and not from the tables that causes are
+ * read by.
  */
 export type Technique = Readonly<Partial<Record<CauseId, number>>>
 
 /** What goes wrong how often, roughly as in a class of beginners; the commonest first. Common practice. */
 const OFTEN: readonly (readonly [CauseId, number])[] = [
-  ['arc long', 14], ['unsteady feed', 9], ['travel angle', 8], ['too long in crater', 8], ['too short in crater', 7], ['bracing', 7], ['current low', 7], ['travel fast', 7],
-  ['current high', 6], ['travel slow', 6], ['not cleaned', 6], ['strike', 6], ['crater left', 6], ['work angle', 5], ['aim', 5], ['ends', 4], ['damp rod', 4], ['arc short', 3], ['plate hot', 3],
+  ['arc long', 14],
+  ['unsteady feed', 9],
+  ['travel angle', 8],
+  ['too long in crater', 8],
+  ['too short in crater', 7],
+  ['bracing', 7],
+  ['current low', 7],
+  ['travel fast', 7],
+  ['current high', 6],
+  ['travel slow', 6],
+  ['not cleaned', 6],
+  ['strike', 6],
+  ['crater left', 6],
+  ['work angle', 5],
+  ['aim', 5],
+  ['ends', 4],
+  ['damp rod', 4],
+  ['arc short', 3],
+  ['plate hot', 3],
 ]
 const SHARED_OUT = OFTEN.reduce((sum, [, weight]) => sum + weight, 0)
 
@@ -40,17 +72,33 @@ const sigmoid = (x: number) => 1 / (1 + Math.exp(-x))
 const MARKED = 0.75
 
 /**
- * A six-bead pad run with a technique and read by an instructor: current on its ticket, widths gauged on some beads, flaws and faults marked.
+ * A six-bead pad run with a technique and read by an instructor: current on its ticket, widths gauged on some
+ * beads, flaws and faults marked.
  * @example weldWith({ 'restart high': 1 }, rules, random)
  */
-export function weldWith(technique: Technique, rules: HouseRules, random: Random, ticket: Partial<Ticket> = {}): CouponDocument {
+export function weldWith(
+  technique: Technique,
+  rules: HouseRules,
+  random: Random,
+  ticket: Partial<Ticket> = {},
+): CouponDocument {
   const off = (id: CauseId) => technique[id] ?? 0
   const set = aTicket({ rods: 'stubs', ...ticket })
   const { lowA, highA } = currentWindow(set.classification, set.diameterMm, runAs(set.position), rules)
   // The hand turns the dial, and a machine's scale is off by a little.
   const heat = off('current high') - off('current low')
   const currentA = Math.round((lowA + highA) / 2 + ((highA - lowA) / 2) * (heat * 1.1 + 0.25 * random.normal()))
-  const expected = newCoupon({ studentId: EXAMPLE_STUDENT, classDay: '2026-10-05', rulesVersion: 1, piece: EXAMPLE_PLATE, ticket: { ...set, currentA }, beadCount: 6 }, rules)
+  const expected = newCoupon(
+    {
+      studentId: EXAMPLE_STUDENT,
+      classDay: '2026-10-05',
+      rulesVersion: 1,
+      piece: EXAMPLE_PLATE,
+      ticket: { ...set, currentA },
+      beadCount: 6,
+    },
+    rules,
+  )
   const made = { off, heat, random, expected }
   let serial = 0
   const marks: Mark[] = expected.marks.map(mark => (isTry(mark) ? tried(mark, made) : mark))
@@ -60,7 +108,8 @@ export function weldWith(technique: Technique, rules: HouseRules, random: Random
       const fresh = newFlaw(expected, `m${++serial}`, flaw, { beadId: bead.id, atMm: 20 + random.uniform() * 100 })
       marks.push({ ...fresh, side: side ?? fresh.side, severity: random.chance(0.6) ? 2 : 3 })
     }
-    if (random.chance(0.5)) marks.push(newReading(`m${++serial}`, 'width', { beadId: bead.id, atMm: 70 }, widthOf(bead, made)))
+    if (random.chance(0.5))
+      marks.push(newReading(`m${++serial}`, 'width', { beadId: bead.id, atMm: 70 }, widthOf(bead, made)))
   }
   return { ...expected, marks }
 }
@@ -72,7 +121,10 @@ interface Made {
   readonly expected: CouponDocument
 }
 
-/** A bead spreads with heat and arc length and narrows with speed: about the square root of the metal left in a length. */
+/**
+ * A bead spreads with heat and arc length and narrows with speed: about the square root of the metal left in a
+ * length.
+ */
 function widthOf(bead: Bead, { off, heat, random }: Made): number {
   const speed = 1 + 0.55 * off('travel fast') - 0.35 * off('travel slow')
   const spread = (1 + 0.28 * heat + 0.25 * off('arc long') - 0.1 * off('arc short')) / Math.sqrt(Math.max(0.3, speed))
@@ -80,7 +132,10 @@ function widthOf(bead: Bead, { off, heat, random }: Made): number {
 }
 
 /** Chance of each flaw on a bead, from a threshold that each departure eats into. */
-function onBead(bead: Bead, { off, heat, expected }: Made): [DiscontinuityId, number, 'upper' | 'lower' | 'both' | null][] {
+function onBead(
+  bead: Bead,
+  { off, heat, expected }: Made,
+): [DiscontinuityId, number, 'upper' | 'lower' | 'both' | null][] {
   const speed = off('travel fast') - off('travel slow')
   const late = off('plate hot') * Math.max(0, (beadNumber(expected, bead.id) - 3) / 2)
   const hot = Math.max(0, heat) + late
@@ -95,9 +150,17 @@ function onBead(bead: Bead, { off, heat, expected }: Made): [DiscontinuityId, nu
     ['porosity', sigmoid(-4 + 2 * long + 2.8 * off('damp rod') + 1.1 * lean), null],
     ['spatter', sigmoid(-3.6 + 2.9 * long + 1.9 * hot), null],
     ['slag', sigmoid(-3.8 + 3.6 * off('not cleaned') + 1.4 * cold + 1.2 * lean + 0.9 * off('arc short')), null],
-    ['excess weld metal', sigmoid(-3.8 + 2.6 * cold + 1.8 * Math.max(0, -speed) + 1.9 * off('arc short') + 1.6 * lean), null],
+    [
+      'excess weld metal',
+      sigmoid(-3.8 + 2.6 * cold + 1.8 * Math.max(0, -speed) + 1.9 * off('arc short') + 1.6 * lean),
+      null,
+    ],
     ['underfill', sigmoid(-4 + 2.6 * Math.max(0, speed) + 1.2 * hot), null],
-    ['irregular width', sigmoid(-3.8 + 3.5 * off('unsteady feed') + 1.8 * long + 1.1 * off('arc short') + 0.8 * off('bracing')), null],
+    [
+      'irregular width',
+      sigmoid(-3.8 + 3.5 * off('unsteady feed') + 1.8 * long + 1.1 * off('arc short') + 0.8 * off('bracing')),
+      null,
+    ],
     ['irregular surface', sigmoid(-4 + 2.1 * hot + 1.5 * Math.max(0, speed) + 1 * long), null],
     ['crooked', sigmoid(-3.6 + 3.6 * off('bracing')), null],
     ['lap', sigmoid(-3.6 + 3.6 * off('aim') + 0.8 * off('bracing')), null],
@@ -127,7 +190,10 @@ const FAULT_LAWS: Readonly<Record<TryKind, readonly (readonly [string, Law])[]>>
     ['off line', off => -3.6 + 1.8 * off('bracing')],
     ['slag', off => -3.8 + 2.6 * off('not cleaned')],
   ],
-  'tie-in': [['high', off => -3.2 + 3.4 * off('too long in crater')], ['low', off => -3.2 + 3.4 * off('too short in crater')]],
+  'tie-in': [
+    ['high', off => -3.2 + 3.4 * off('too long in crater')],
+    ['low', off => -3.2 + 3.4 * off('too short in crater')],
+  ],
   'end': [
     ['crater', off => -3.4 + 3.4 * off('crater left')],
     ['low', off => -3.6 + 3.4 * off('ends') + 0.6 * off('crater left')],

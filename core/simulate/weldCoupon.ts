@@ -9,8 +9,21 @@ import type { Random } from './random'
 
 /** How much harder a position is than flat. Rough, for the made-up school only. */
 export const DIFFICULTY: Readonly<Record<PositionId, number>> = {
-  '1G': 1, '2G': 1.12, '3G': 1.3, '4G': 1.25, '5G': 1.4, '6G': 1.5, '6GR': 1.55,
-  '1F': 1, '2F': 1.05, '3F': 1.2, '4F': 1.2, '1FR': 1, '2FR': 1.1, '5F': 1.35, '6F': 1.45,
+  '1G': 1,
+  '2G': 1.12,
+  '3G': 1.3,
+  '4G': 1.25,
+  '5G': 1.4,
+  '6G': 1.5,
+  '6GR': 1.55,
+  '1F': 1,
+  '2F': 1.05,
+  '3F': 1.2,
+  '4F': 1.2,
+  '1FR': 1,
+  '2FR': 1.1,
+  '5F': 1.35,
+  '6F': 1.45,
 }
 
 /** The state of the hand while one coupon is welded. */
@@ -25,12 +38,20 @@ interface Technique {
 }
 
 /**
- * Welds a coupon as a learner would and reads it as an instructor would: the expected document, with what went wrong marked.
+ * Welds a coupon as a learner would and reads it as an instructor would: the expected document, with what went
+ * wrong marked.
  * @param expected a new coupon, all sound
  * @param coupons coupons the learner has welded in this position so far
- * @example weldCoupon(expected, learner, 0, seededRandom(1)).marks.some(mark => mark.kind === 'flaw') // true for a beginner
+ * @example weldCoupon(expected, learner, 0, seededRandom(1)).marks.some(mark => mark.kind === 'flaw') // true for a
+ *   beginner
  */
-export function weldCoupon(expected: CouponDocument, learner: Learner, coupons: number, random: Random, rules: HouseRules = DEFAULT_HOUSE_RULES): CouponDocument {
+export function weldCoupon(
+  expected: CouponDocument,
+  learner: Learner,
+  coupons: number,
+  random: Random,
+  rules: HouseRules = DEFAULT_HOUSE_RULES,
+): CouponDocument {
   const technique = techniqueOf(expected, learner, coupons, random, rules)
   const marks: Mark[] = expected.marks.map(mark => (isTry(mark) ? tried(mark, learner, technique, random) : mark))
   let serial = 0
@@ -47,16 +68,34 @@ export function weldCoupon(expected: CouponDocument, learner: Learner, coupons: 
   return { ...expected, marks, cleanUp }
 }
 
-/** What the instructor's gauge reads, now and then: a bead's width on a plate, on a joint whatever it has a size for. */
-function gauged(document: CouponDocument, bead: Bead, { technique, rules, random }: Welding, nextId: () => string): Mark[] {
+/**
+ * What the instructor's gauge reads, now and then: a bead's width on a plate, on a joint whatever it has a size
+ * for.
+ */
+function gauged(
+  document: CouponDocument,
+  bead: Bead,
+  { technique, rules, random }: Welding,
+  nextId: () => string,
+): Mark[] {
   if (!random.chance(0.3)) return []
   const place: Place = { beadId: bead.id, atMm: (bead.fromMm + bead.toMm) / 2 }
   const strays = 1 + 0.05 * technique.error.travel * random.normal()
-  if (isPlate(document.piece)) return [newReading(nextId(), 'width', place, tenth(bead.widthMm * (0.92 / technique.travel ** 0.5) * strays))]
+  if (isPlate(document.piece))
+    return [newReading(nextId(), 'width', place, tenth(bead.widthMm * (0.92 / technique.travel ** 0.5) * strays))]
   const { across, over } = readingKinds(document.piece, bead)
   return [...across, ...over].flatMap((of): Mark[] => {
     const wanted = wantedOf(document, newReading('', of, place, 0), rules)
-    return wanted === null ? [] : [newReading(nextId(), of, place, tenth(wanted * (1.12 / technique.travel ** 0.5) * (1 + 0.1 * technique.error.travel * random.normal())))]
+    return wanted === null
+      ? []
+      : [
+          newReading(
+            nextId(),
+            of,
+            place,
+            tenth(wanted * (1.12 / technique.travel ** 0.5) * (1 + 0.1 * technique.error.travel * random.normal())),
+          ),
+        ]
   })
 }
 
@@ -66,7 +105,10 @@ interface Welding {
   readonly random: Random
 }
 
-/** What a good weld reads: the middle of what it may be, the least, or well under the most; null where nothing is laid down. */
+/**
+ * What a good weld reads: the middle of what it may be, the least, or well under the most; null where nothing is
+ * laid down.
+ */
 function wantedOf(document: CouponDocument, reading: ReadingMark, rules: HouseRules): number | null {
   const limit = sizeLimit(document, reading, rules)
   if (!limit) return null
@@ -77,15 +119,28 @@ function wantedOf(document: CouponDocument, reading: ReadingMark, rules: HouseRu
 /** Read to a tenth of a millimetre, and never nothing. */
 const tenth = (mm: number) => Math.max(0.2, Math.round(mm * 10) / 10)
 
-function techniqueOf(document: CouponDocument, learner: Learner, coupons: number, random: Random, rules: HouseRules): Technique {
+function techniqueOf(
+  document: CouponDocument,
+  learner: Learner,
+  coupons: number,
+  random: Random,
+  rules: HouseRules,
+): Technique {
   const { ticket } = document
   const difficulty = DIFFICULTY[ticket.position]
-  const at = (skill: Skill) => Math.max(0.02, errorAfter(learner, skill, coupons, difficulty) * (1 + 0.2 * random.normal()))
+  const at = (skill: Skill) =>
+    Math.max(0.02, errorAfter(learner, skill, coupons, difficulty) * (1 + 0.2 * random.normal()))
   const window = currentWindow(ticket.classification, ticket.diameterMm, runAs(ticket.position), rules)
   const half = (window.highA - window.lowA) / 2
   const error: Record<Skill, number> = {
-    'strike': at('strike'), 'restart': at('restart'), 'crater': at('crater'), 'arc length': at('arc length'),
-    'travel': at('travel'), 'angle': at('angle'), 'line': at('line'), 'cleaning': at('cleaning'),
+    'strike': at('strike'),
+    'restart': at('restart'),
+    'crater': at('crater'),
+    'arc length': at('arc length'),
+    'travel': at('travel'),
+    'angle': at('angle'),
+    'line': at('line'),
+    'cleaning': at('cleaning'),
   }
   return {
     error,

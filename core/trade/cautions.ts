@@ -1,5 +1,17 @@
 /** What calls for a caution. */
-export type CautionTopic = 'always' | 'overhead' | 'vertical' | 'low hydrogen' | 'stubs' | 'quench' | 'grinding' | 'polarity change' | 'drag downhill' | 'fixed pipe' | 'cutting' | 'bend press'
+export type CautionTopic =
+  | 'always'
+  | 'overhead'
+  | 'vertical'
+  | 'low hydrogen'
+  | 'stubs'
+  | 'quench'
+  | 'grinding'
+  | 'polarity change'
+  | 'drag downhill'
+  | 'fixed pipe'
+  | 'cutting'
+  | 'bend press'
 
 export interface Caution {
   readonly topic: CautionTopic
@@ -7,18 +19,25 @@ export interface Caution {
 }
 
 /**
- * The usual cautions, each at the moment it matters. Source: common practice after ANSI Z49.1 and 29 CFR 1910 Subpart Q, from memory;
+ * The usual cautions, each at the moment it matters. Source: common practice after ANSI Z49.1 and 29 CFR 1910
+ * Subpart Q, from memory;
  * the maker's instructions, the safety data sheet, local rules and the school's own officer come first.
  */
 export const CAUTIONS: readonly Caution[] = [
   { topic: 'always', text: 'Dry gloves, all skin covered, glasses on under the hood. Say “cover” before you strike.' },
   { topic: 'always', text: 'Head out of the plume; draw the fume away.' },
-  { topic: 'overhead', text: 'Leather sleeves and cap. Nothing under the weld that can hold a drip: lap, bent elbow, folded glove.' },
+  {
+    topic: 'overhead',
+    text: 'Leather sleeves and cap. Nothing under the weld that can hold a drip: lap, bent elbow, folded glove.',
+  },
   { topic: 'overhead', text: 'A coupon on two small tacks can fall: check the hold before you go under it.' },
   { topic: 'vertical', text: 'Stand aside of the fall of sparks and slag.' },
   { topic: 'low hydrogen', text: 'A stuck rod is let go at the holder, never with the hood up.' },
   { topic: 'stubs', text: 'Hot stubs are a fire: into a metal bin, never the waste.' },
-  { topic: 'quench', text: 'Stand back from steam. Never quench a closed or oily piece; dry it before it is clamped again.' },
+  {
+    topic: 'quench',
+    text: 'Stand back from steam. Never quench a closed or oily piece; dry it before it is clamped again.',
+  },
   { topic: 'grinding', text: 'Guard on, a wheel rated for grinding, face shield; never a cut-off wheel on its side.' },
   { topic: 'polarity change', text: 'Machine off before the leads are changed over.' },
   { topic: 'fixed pipe', text: 'Your body goes under the work: sleeves, cap, collar shut; know where the drips fall.' },

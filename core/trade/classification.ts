@@ -18,7 +18,7 @@ export interface ClassificationRead {
 }
 
 /** Classes of A5.1 that schools rarely stock: read, but not on a ticket. Source as `ELECTRODES`. */
-const OTHER_CLASSES: Readonly<Record<string, { readonly covering: string, readonly currents: readonly Polarity[] }>> = {
+const OTHER_CLASSES: Readonly<Record<string, { readonly covering: string; readonly currents: readonly Polarity[] }>> = {
   E6019: { covering: 'iron oxide titania potassium', currents: ['AC', 'DCEP', 'DCEN'] },
   E6020: { covering: 'high iron oxide', currents: ['AC', 'DCEN'] },
   E6022: { covering: 'high iron oxide', currents: ['AC', 'DCEN'] },
@@ -58,23 +58,47 @@ const SUFFIXES: readonly (readonly [text: string, means: string, on: RegExp])[] 
  */
 export function readClassification(text: string): ClassificationRead {
   const compact = text.toUpperCase().replace(/\s+/g, '')
-  const wrongWhole = (wrong: string): ClassificationRead => ({ parts: [{ text: text.trim(), means: '', wrong }], ok: false, electrode: null, iso2560B: null })
-  if (/^E?3\d\d(L|H|MO|LMO)?-\d\d$/.test(compact)) return wrongWhole('A stainless rod of AWS A5.4; this reads the carbon steel rods of A5.1')
+  const wrongWhole = (wrong: string): ClassificationRead => ({
+    parts: [{ text: text.trim(), means: '', wrong }],
+    ok: false,
+    electrode: null,
+    iso2560B: null,
+  })
+  if (/^E?3\d\d(L|H|MO|LMO)?-\d\d$/.test(compact))
+    return wrongWhole('A stainless rod of AWS A5.4; this reads the carbon steel rods of A5.1')
   const shape = /^(E?)(\d{2})(\d)(\d)(.*)$/.exec(compact)
   if (!shape) return wrongWhole('Not a classification: it is E and four digits, like E7018')
-  const [, letter, strength, position, covering, rest] = shape as unknown as [string, string, string, string, string, string]
+  const [, letter, strength, position, covering, rest] = shape as unknown as [
+    string,
+    string,
+    string,
+    string,
+    string,
+    string,
+  ]
   const name = `E${strength}${position}${covering}`
   const electrode = ELECTRODES.find(row => row.classification === name) ?? null
   const row = electrode ?? OTHER_CLASSES[name]
   const heads: ClassificationPart[] = [
-    letter === 'E' ? { text: 'E', means: 'covered electrode', wrong: null } : { text: '', means: '', wrong: 'It starts with E, for electrode' },
+    letter === 'E'
+      ? { text: 'E', means: 'covered electrode', wrong: null }
+      : { text: '', means: '', wrong: 'It starts with E, for electrode' },
     part(strength, STRENGTHS[strength], 'No strength in A5.1: it is 60 or 70; stronger rods are in A5.5'),
     part(position, POSITION_DIGITS[position], 'No position digit: it is 1, 2 or 4'),
-    part(covering, row && `${row.covering}; runs on ${row.currents.join(', ')}`, `No covering ${position}${covering} at ${strength} ksi in A5.1`),
+    part(
+      covering,
+      row && `${row.covering}; runs on ${row.currents.join(', ')}`,
+      `No covering ${position}${covering} at ${strength} ksi in A5.1`,
+    ),
   ]
   const parts = [...heads, ...readSuffixes(rest, name)]
   const ok = parts.every(each => each.wrong === null)
-  return { parts, ok, electrode: ok ? electrode : null, iso2560B: ok ? `E${strength === '60' ? '43' : '49'}${position}${covering}` : null }
+  return {
+    parts,
+    ok,
+    electrode: ok ? electrode : null,
+    iso2560B: ok ? `E${strength === '60' ? '43' : '49'}${position}${covering}` : null,
+  }
 }
 
 function part(text: string, means: string | undefined, wrong: string): ClassificationPart {
@@ -86,5 +110,8 @@ function readSuffixes(rest: string, name: string): ClassificationPart[] {
   const next = SUFFIXES.find(([text]) => rest.startsWith(text))
   if (!next) return [{ text: rest, means: '', wrong: 'No suffix of A5.1: they are -1, M, H4, H8, H16, R' }]
   const [text, means, on] = next
-  return [on.test(name) ? { text, means, wrong: null } : { text, means: '', wrong: `${name} has no ${text} in A5.1` }, ...readSuffixes(rest.slice(text.length), name)]
+  return [
+    on.test(name) ? { text, means, wrong: null } : { text, means: '', wrong: `${name} has no ${text} in A5.1` },
+    ...readSuffixes(rest.slice(text.length), name),
+  ]
 }

@@ -20,7 +20,8 @@ const around = (top: LocalPosition, side: LocalPosition, bottom: LocalPosition):
 const throughout = (local: LocalPosition): ClockArc[] => [{ fromDegrees: 0, toDegrees: 360, local }]
 
 /**
- * The arcs of a pipe's circle with the position the welder is in there. Source: common practice: eighths of the circle; at 45° the top is
+ * The arcs of a pipe's circle with the position the welder is in there. Source: common practice: eighths of the
+ * circle; at 45° the top is
  * never flat but horizontal.
  * @throws RangeError for a position that is not one of pipe
  * @example localPositions('5G')[0] // { fromDegrees: 0, toDegrees: 45, local: 'flat' }
@@ -60,4 +61,5 @@ export const QUADRANTS = ['12 to 3', '3 to 6', '6 to 9', '9 to 12'] as const
  * The quarter of the circle a place lies in; a place on a border belongs to the quarter it begins.
  * @example quadrantAt(100) // '3 to 6'
  */
-export const quadrantAt = (degrees: number): (typeof QUADRANTS)[number] => QUADRANTS[Math.floor((((degrees % 360) + 360) % 360) / 90)]!
+export const quadrantAt = (degrees: number): (typeof QUADRANTS)[number] =>
+  QUADRANTS[Math.floor((((degrees % 360) + 360) % 360) / 90)]!

@@ -5,9 +5,26 @@ import { inches } from '../units'
  * Terms: AWS A3.0. Numbers: ISO 6520-1:2007. Both from memory, check your copy.
  */
 export type DiscontinuityId =
-  | 'crack' | 'porosity' | 'slag' | 'incomplete fusion' | 'undercut' | 'overlap' | 'melt-through' | 'excess weld metal'
-  | 'underfill' | 'sagging' | 'irregular width' | 'irregular surface' | 'arc strike' | 'spatter' | 'lap' | 'crooked'
-  | 'incomplete penetration' | 'root concavity' | 'excess penetration' | 'tool mark'
+  | 'crack'
+  | 'porosity'
+  | 'slag'
+  | 'incomplete fusion'
+  | 'undercut'
+  | 'overlap'
+  | 'melt-through'
+  | 'excess weld metal'
+  | 'underfill'
+  | 'sagging'
+  | 'irregular width'
+  | 'irregular surface'
+  | 'arc strike'
+  | 'spatter'
+  | 'lap'
+  | 'crooked'
+  | 'incomplete penetration'
+  | 'root concavity'
+  | 'excess penetration'
+  | 'tool mark'
 
 /** A kind within a discontinuity, with a number of its own. */
 export interface Form {
@@ -54,26 +71,229 @@ const TOOL_MARKS: readonly Form[] = [
 const in32 = (n: number) => inches(n / 32)
 
 export const DISCONTINUITIES: readonly Discontinuity[] = [
-  { id: 'undercut', name: 'Undercut', iso6520: '5011', givenAs: 'span', sided: true, measured: 'depth', degreeSizesMm: [in32(0.5), in32(1), in32(2)], on: 'both', looksLike: 'a groove melted beside the toe, not filled' },
-  { id: 'overlap', name: 'Overlap', iso6520: '506', givenAs: 'span', sided: true, measured: 'length', degreeSizesMm: null, on: 'face', looksLike: 'metal rolled over the toe, not fused' },
-  { id: 'porosity', name: 'Porosity', iso6520: '2017', givenAs: 'point', sided: false, measured: 'diameter', degreeSizesMm: [in32(1), in32(2), in32(3)], on: 'both', looksLike: 'pinholes', forms: PORES },
-  { id: 'slag', name: 'Slag', iso6520: '301', givenAs: 'span', sided: false, measured: 'length', degreeSizesMm: null, on: 'both', looksLike: 'slag left in the toe or the restart' },
-  { id: 'incomplete fusion', name: 'Incomplete fusion', iso6520: '401', givenAs: 'span', sided: true, measured: 'length', degreeSizesMm: null, on: 'both', looksLike: 'a dark line where bead did not wet plate or bead' },
-  { id: 'crack', name: 'Crack', iso6520: '100', givenAs: 'span', sided: false, measured: 'length', degreeSizesMm: null, on: 'both', looksLike: 'a sharp line, often in a crater', forms: CRACKS },
-  { id: 'lap', name: 'Lap between beads', iso6520: null, givenAs: 'bead', sided: false, measured: null, degreeSizesMm: null, on: 'face', looksLike: 'laid too far over the last bead, or a groove left between' },
-  { id: 'crooked', name: 'Crooked', iso6520: null, givenAs: 'bead', sided: false, measured: 'offset', degreeSizesMm: [in32(2), in32(4), in32(6)], on: 'face', looksLike: 'wanders off the line' },
-  { id: 'irregular width', name: 'Uneven width', iso6520: '513', givenAs: 'bead', sided: false, measured: null, degreeSizesMm: null, on: 'face', looksLike: 'thick and thin along the bead' },
-  { id: 'irregular surface', name: 'Rough ripples', iso6520: '514', givenAs: 'bead', sided: false, measured: null, degreeSizesMm: null, on: 'face', looksLike: 'coarse, pointed or uneven ripples' },
-  { id: 'excess weld metal', name: 'Too high', iso6520: '502', givenAs: 'bead', sided: false, measured: 'height', degreeSizesMm: [in32(5), in32(6), in32(8)], on: 'face', looksLike: 'ropey or humped' },
-  { id: 'underfill', name: 'Too low', iso6520: '511', givenAs: 'bead', sided: false, measured: 'depth', degreeSizesMm: null, on: 'face', looksLike: 'thin and flat' },
-  { id: 'sagging', name: 'Sag', iso6520: '509', givenAs: 'span', sided: true, measured: 'depth', degreeSizesMm: [in32(2), in32(4), in32(6)], on: 'face', looksLike: 'metal hanging or run down' },
-  { id: 'melt-through', name: 'Burn-through', iso6520: '510', givenAs: 'point', sided: false, measured: null, degreeSizesMm: null, on: 'both', looksLike: 'a hole through the plate' },
-  { id: 'arc strike', name: 'Stray strike', iso6520: '601', givenAs: 'point', sided: false, measured: null, degreeSizesMm: null, on: 'face', looksLike: 'struck off the bead and not melted over' },
-  { id: 'spatter', name: 'Spatter', iso6520: '602', givenAs: 'bead', sided: false, measured: null, degreeSizesMm: null, on: 'face', looksLike: 'drops stuck to the plate' },
-  { id: 'tool mark', name: 'Tool mark', iso6520: '604', givenAs: 'point', sided: false, measured: null, degreeSizesMm: null, on: 'both', looksLike: 'ground, chipped or torn into the surface', forms: TOOL_MARKS },
-  { id: 'incomplete penetration', name: 'Incomplete penetration', iso6520: '4021', givenAs: 'span', sided: false, measured: 'length', degreeSizesMm: null, on: 'root', looksLike: 'an edge of the land still to be seen from the root side' },
-  { id: 'root concavity', name: 'Root concavity', iso6520: '515', givenAs: 'span', sided: false, measured: 'depth', degreeSizesMm: [in32(1), in32(3), in32(4)], on: 'root', looksLike: 'the root drawn in, under the plate' },
-  { id: 'excess penetration', name: 'Too much through', iso6520: '504', givenAs: 'span', sided: false, measured: 'height', degreeSizesMm: [in32(3), in32(5), in32(8)], on: 'root', looksLike: 'metal hanging through the root' },
+  {
+    id: 'undercut',
+    name: 'Undercut',
+    iso6520: '5011',
+    givenAs: 'span',
+    sided: true,
+    measured: 'depth',
+    degreeSizesMm: [in32(0.5), in32(1), in32(2)],
+    on: 'both',
+    looksLike: 'a groove melted beside the toe, not filled',
+  },
+  {
+    id: 'overlap',
+    name: 'Overlap',
+    iso6520: '506',
+    givenAs: 'span',
+    sided: true,
+    measured: 'length',
+    degreeSizesMm: null,
+    on: 'face',
+    looksLike: 'metal rolled over the toe, not fused',
+  },
+  {
+    id: 'porosity',
+    name: 'Porosity',
+    iso6520: '2017',
+    givenAs: 'point',
+    sided: false,
+    measured: 'diameter',
+    degreeSizesMm: [in32(1), in32(2), in32(3)],
+    on: 'both',
+    looksLike: 'pinholes',
+    forms: PORES,
+  },
+  {
+    id: 'slag',
+    name: 'Slag',
+    iso6520: '301',
+    givenAs: 'span',
+    sided: false,
+    measured: 'length',
+    degreeSizesMm: null,
+    on: 'both',
+    looksLike: 'slag left in the toe or the restart',
+  },
+  {
+    id: 'incomplete fusion',
+    name: 'Incomplete fusion',
+    iso6520: '401',
+    givenAs: 'span',
+    sided: true,
+    measured: 'length',
+    degreeSizesMm: null,
+    on: 'both',
+    looksLike: 'a dark line where bead did not wet plate or bead',
+  },
+  {
+    id: 'crack',
+    name: 'Crack',
+    iso6520: '100',
+    givenAs: 'span',
+    sided: false,
+    measured: 'length',
+    degreeSizesMm: null,
+    on: 'both',
+    looksLike: 'a sharp line, often in a crater',
+    forms: CRACKS,
+  },
+  {
+    id: 'lap',
+    name: 'Lap between beads',
+    iso6520: null,
+    givenAs: 'bead',
+    sided: false,
+    measured: null,
+    degreeSizesMm: null,
+    on: 'face',
+    looksLike: 'laid too far over the last bead, or a groove left between',
+  },
+  {
+    id: 'crooked',
+    name: 'Crooked',
+    iso6520: null,
+    givenAs: 'bead',
+    sided: false,
+    measured: 'offset',
+    degreeSizesMm: [in32(2), in32(4), in32(6)],
+    on: 'face',
+    looksLike: 'wanders off the line',
+  },
+  {
+    id: 'irregular width',
+    name: 'Uneven width',
+    iso6520: '513',
+    givenAs: 'bead',
+    sided: false,
+    measured: null,
+    degreeSizesMm: null,
+    on: 'face',
+    looksLike: 'thick and thin along the bead',
+  },
+  {
+    id: 'irregular surface',
+    name: 'Rough ripples',
+    iso6520: '514',
+    givenAs: 'bead',
+    sided: false,
+    measured: null,
+    degreeSizesMm: null,
+    on: 'face',
+    looksLike: 'coarse, pointed or uneven ripples',
+  },
+  {
+    id: 'excess weld metal',
+    name: 'Too high',
+    iso6520: '502',
+    givenAs: 'bead',
+    sided: false,
+    measured: 'height',
+    degreeSizesMm: [in32(5), in32(6), in32(8)],
+    on: 'face',
+    looksLike: 'ropey or humped',
+  },
+  {
+    id: 'underfill',
+    name: 'Too low',
+    iso6520: '511',
+    givenAs: 'bead',
+    sided: false,
+    measured: 'depth',
+    degreeSizesMm: null,
+    on: 'face',
+    looksLike: 'thin and flat',
+  },
+  {
+    id: 'sagging',
+    name: 'Sag',
+    iso6520: '509',
+    givenAs: 'span',
+    sided: true,
+    measured: 'depth',
+    degreeSizesMm: [in32(2), in32(4), in32(6)],
+    on: 'face',
+    looksLike: 'metal hanging or run down',
+  },
+  {
+    id: 'melt-through',
+    name: 'Burn-through',
+    iso6520: '510',
+    givenAs: 'point',
+    sided: false,
+    measured: null,
+    degreeSizesMm: null,
+    on: 'both',
+    looksLike: 'a hole through the plate',
+  },
+  {
+    id: 'arc strike',
+    name: 'Stray strike',
+    iso6520: '601',
+    givenAs: 'point',
+    sided: false,
+    measured: null,
+    degreeSizesMm: null,
+    on: 'face',
+    looksLike: 'struck off the bead and not melted over',
+  },
+  {
+    id: 'spatter',
+    name: 'Spatter',
+    iso6520: '602',
+    givenAs: 'bead',
+    sided: false,
+    measured: null,
+    degreeSizesMm: null,
+    on: 'face',
+    looksLike: 'drops stuck to the plate',
+  },
+  {
+    id: 'tool mark',
+    name: 'Tool mark',
+    iso6520: '604',
+    givenAs: 'point',
+    sided: false,
+    measured: null,
+    degreeSizesMm: null,
+    on: 'both',
+    looksLike: 'ground, chipped or torn into the surface',
+    forms: TOOL_MARKS,
+  },
+  {
+    id: 'incomplete penetration',
+    name: 'Incomplete penetration',
+    iso6520: '4021',
+    givenAs: 'span',
+    sided: false,
+    measured: 'length',
+    degreeSizesMm: null,
+    on: 'root',
+    looksLike: 'an edge of the land still to be seen from the root side',
+  },
+  {
+    id: 'root concavity',
+    name: 'Root concavity',
+    iso6520: '515',
+    givenAs: 'span',
+    sided: false,
+    measured: 'depth',
+    degreeSizesMm: [in32(1), in32(3), in32(4)],
+    on: 'root',
+    looksLike: 'the root drawn in, under the plate',
+  },
+  {
+    id: 'excess penetration',
+    name: 'Too much through',
+    iso6520: '504',
+    givenAs: 'span',
+    sided: false,
+    measured: 'height',
+    degreeSizesMm: [in32(3), in32(5), in32(8)],
+    on: 'root',
+    looksLike: 'metal hanging through the root',
+  },
 ]
 
 /**

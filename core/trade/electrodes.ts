@@ -25,14 +25,78 @@ const FLAT_AND_HORIZONTAL_FILLETS: readonly PositionId[] = ['1G', '1F', '1FR', '
  * F-numbers: AWS D1.1 and ASME IX QW-432; both from memory, check your copy. Recovery: common practice.
  */
 export const ELECTRODES: readonly Electrode[] = [
-  { classification: 'E6010', covering: 'high cellulose sodium', family: 'cellulosic', currents: ['DCEP'], fNumber: 3, positions: ALL, recovery: 0.9 },
-  { classification: 'E6011', covering: 'high cellulose potassium', family: 'cellulosic', currents: ['AC', 'DCEP'], fNumber: 3, positions: ALL, recovery: 0.9 },
-  { classification: 'E6012', covering: 'high titania sodium', family: 'rutile', currents: ['AC', 'DCEN'], fNumber: 2, positions: ALL, recovery: 0.95 },
-  { classification: 'E6013', covering: 'high titania potassium', family: 'rutile', currents: ['AC', 'DCEP', 'DCEN'], fNumber: 2, positions: ALL, recovery: 0.95 },
-  { classification: 'E7014', covering: 'iron powder titania', family: 'rutile', currents: ['AC', 'DCEP', 'DCEN'], fNumber: 2, positions: ALL, recovery: 1 },
-  { classification: 'E7016', covering: 'low hydrogen potassium', family: 'low hydrogen', currents: ['AC', 'DCEP'], fNumber: 4, positions: ALL, recovery: 1.05 },
-  { classification: 'E7018', covering: 'low hydrogen potassium, iron powder', family: 'low hydrogen', currents: ['DCEP', 'AC'], fNumber: 4, positions: ALL, recovery: 1.05 },
-  { classification: 'E7024', covering: 'iron powder titania', family: 'high deposition', currents: ['AC', 'DCEP', 'DCEN'], fNumber: 1, positions: FLAT_AND_HORIZONTAL_FILLETS, recovery: 1.42 },
+  {
+    classification: 'E6010',
+    covering: 'high cellulose sodium',
+    family: 'cellulosic',
+    currents: ['DCEP'],
+    fNumber: 3,
+    positions: ALL,
+    recovery: 0.9,
+  },
+  {
+    classification: 'E6011',
+    covering: 'high cellulose potassium',
+    family: 'cellulosic',
+    currents: ['AC', 'DCEP'],
+    fNumber: 3,
+    positions: ALL,
+    recovery: 0.9,
+  },
+  {
+    classification: 'E6012',
+    covering: 'high titania sodium',
+    family: 'rutile',
+    currents: ['AC', 'DCEN'],
+    fNumber: 2,
+    positions: ALL,
+    recovery: 0.95,
+  },
+  {
+    classification: 'E6013',
+    covering: 'high titania potassium',
+    family: 'rutile',
+    currents: ['AC', 'DCEP', 'DCEN'],
+    fNumber: 2,
+    positions: ALL,
+    recovery: 0.95,
+  },
+  {
+    classification: 'E7014',
+    covering: 'iron powder titania',
+    family: 'rutile',
+    currents: ['AC', 'DCEP', 'DCEN'],
+    fNumber: 2,
+    positions: ALL,
+    recovery: 1,
+  },
+  {
+    classification: 'E7016',
+    covering: 'low hydrogen potassium',
+    family: 'low hydrogen',
+    currents: ['AC', 'DCEP'],
+    fNumber: 4,
+    positions: ALL,
+    recovery: 1.05,
+  },
+  {
+    classification: 'E7018',
+    covering: 'low hydrogen potassium, iron powder',
+    family: 'low hydrogen',
+    currents: ['DCEP', 'AC'],
+    fNumber: 4,
+    positions: ALL,
+    recovery: 1.05,
+  },
+  {
+    classification: 'E7024',
+    covering: 'iron powder titania',
+    family: 'high deposition',
+    currents: ['AC', 'DCEP', 'DCEN'],
+    fNumber: 1,
+    positions: FLAT_AND_HORIZONTAL_FILLETS,
+    recovery: 1.42,
+  },
 ]
 
 /**
@@ -42,6 +106,9 @@ export const ELECTRODES: readonly Electrode[] = [
  */
 export function electrodeOf(classification: string): Electrode {
   const found = ELECTRODES.find(electrode => electrode.classification === classification)
-  if (!found) throw new RangeError(`No rod "${classification}"; there are ${ELECTRODES.map(electrode => electrode.classification).join(', ')}`)
+  if (!found)
+    throw new RangeError(
+      `No rod "${classification}"; there are ${ELECTRODES.map(electrode => electrode.classification).join(', ')}`,
+    )
   return found
 }

@@ -23,7 +23,14 @@ export const FILLER_RODS: readonly FillerRod[] = [
 export const FILLER_SIZES: readonly number[] = [inches(1 / 16), inches(3 / 32), inches(1 / 8)]
 
 /** What a GTAW root on pipe is begun with, electrode negative. Source: common practice. */
-export const GTAW_ROOT = { classification: 'ER70S-2', diameterMm: inches(3 / 32), currentA: 95, lowA: 70, highA: 120, polarity: 'DCEN' } as const satisfies { polarity: Polarity } & Record<string, unknown>
+export const GTAW_ROOT = {
+  classification: 'ER70S-2',
+  diameterMm: inches(3 / 32),
+  currentA: 95,
+  lowA: 70,
+  highA: 120,
+  polarity: 'DCEN',
+} as const satisfies { polarity: Polarity } & Record<string, unknown>
 
 /**
  * The family that rates of a rod or a bare wire are counted under.
@@ -31,5 +38,7 @@ export const GTAW_ROOT = { classification: 'ER70S-2', diameterMm: inches(3 / 32)
  * @example familyOf('E6010') // 'cellulosic'
  */
 export function familyOf(classification: string): RodFamily {
-  return FILLER_RODS.some(rod => rod.classification === classification) ? 'GTAW wire' : electrodeOf(classification).family
+  return FILLER_RODS.some(rod => rod.classification === classification)
+    ? 'GTAW wire'
+    : electrodeOf(classification).family
 }

@@ -27,10 +27,22 @@ export interface PieceRow {
   readonly twoSides: boolean
 }
 
-const row = (kind: PieceKind, work: Work, weld: WeldKind, more: Partial<PieceRow> = {}): PieceRow =>
-  ({ kind, name: kind, work, weld, every: null, everyMm: 0, inRows: false, twoSides: false, ...more })
+const row = (kind: PieceKind, work: Work, weld: WeldKind, more: Partial<PieceRow> = {}): PieceRow => ({
+  kind,
+  name: kind,
+  work,
+  weld,
+  every: null,
+  everyMm: 0,
+  inRows: false,
+  twoSides: false,
+  ...more,
+})
 
-/** Every coupon a school welds, in the order of the first weeks to the last. Source: common practice; welds by AWS A3.0. */
+/**
+ * Every coupon a school welds, in the order of the first weeks to the last. Source: common practice; welds by AWS
+ * A3.0.
+ */
 export const PIECES: readonly PieceRow[] = [
   row('pad', 'plate', 'plate groove'),
   row('arc-strike plate', 'plate', 'plate groove', { every: 'Each run', everyMm: inches(1), inRows: true }),

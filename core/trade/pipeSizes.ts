@@ -13,9 +13,18 @@ export interface PipeSize {
 }
 
 const pipe = (nps: number, outside: number, walls: Readonly<Record<number, number>>): PipeSize[] =>
-  Object.entries(walls).map(([schedule, wall]) => ({ name: `${nps} Sch ${schedule}`, nps, schedule: Number(schedule), outsideMm: inches(outside), wallMm: inches(wall) }))
+  Object.entries(walls).map(([schedule, wall]) => ({
+    name: `${nps} Sch ${schedule}`,
+    nps,
+    schedule: Number(schedule),
+    outsideMm: inches(outside),
+    wallMm: inches(wall),
+  }))
 
-/** Pipe a school welds: nominal size in inches, outside diameter and wall. Source: ASME B36.10M, from memory, check your copy. */
+/**
+ * Pipe a school welds: nominal size in inches, outside diameter and wall. Source: ASME B36.10M, from memory, check
+ * your copy.
+ */
 export const PIPE_SIZES: readonly PipeSize[] = [
   ...pipe(2, 2.375, { 40: 0.154, 80: 0.218, 160: 0.344 }),
   ...pipe(3, 3.5, { 40: 0.216, 80: 0.3 }),

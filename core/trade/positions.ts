@@ -1,9 +1,15 @@
-/** How the pool lies: flat, horizontal, vertical or overhead. A pad is welded in one of these, and currents and angles are kept by them. */
+/**
+ * How the pool lies: flat, horizontal, vertical or overhead. A pad is welded in one of these, and currents and
+ * angles are kept by them.
+ */
 export type PadPosition = '1G' | '2G' | '3G' | '4G'
 
 export type PositionId = PadPosition | '5G' | '6G' | '6GR' | '1F' | '2F' | '3F' | '4F' | '1FR' | '2FR' | '5F' | '6F'
 
-/** Which way the arc travels along the bead, as the instructor sees the plate; on a fixed pipe up is toward 12 o'clock. */
+/**
+ * Which way the arc travels along the bead, as the instructor sees the plate; on a fixed pipe up is toward 12
+ * o'clock.
+ */
 export type Travel = 'left to right' | 'right to left' | 'up' | 'down'
 
 /** What a position is a position of. */
@@ -33,7 +39,10 @@ export const PAD_POSITIONS: readonly Position<PadPosition>[] = [
   { id: '4G', name: 'overhead', iso6947: 'PE', travel: ACROSS, on: ['plate groove'], runAs: '4G' },
 ]
 
-/** All positions of plate and pipe, groove and fillet. Source: AWS A3.0 and ISO 6947, from memory, check your copy; 6GR has no ISO twin. */
+/**
+ * All positions of plate and pipe, groove and fillet. Source: AWS A3.0 and ISO 6947, from memory, check your copy;
+ * 6GR has no ISO twin.
+ */
 export const POSITIONS: readonly Position[] = [
   ...PAD_POSITIONS,
   { id: '5G', name: 'pipe level', iso6947: 'PH', travel: UP_OR_DOWN, on: ['pipe groove'], runAs: '3G' },
@@ -56,7 +65,8 @@ export const POSITIONS: readonly Position[] = [
  */
 export function positionOf(id: string): Position {
   const found = POSITIONS.find(position => position.id === id)
-  if (!found) throw new RangeError(`No position "${id}"; there are ${POSITIONS.map(position => position.id).join(', ')}`)
+  if (!found)
+    throw new RangeError(`No position "${id}"; there are ${POSITIONS.map(position => position.id).join(', ')}`)
   return found
 }
 
@@ -67,4 +77,5 @@ export function positionOf(id: string): Position {
 export const runAs = (id: PositionId): PadPosition => positionOf(id).runAs
 
 /** Pipe that stands still while it is welded, its axis not plumb: its seam goes through every attitude. */
-export const isFixedPipe = (id: PositionId): boolean => positionOf(id).travel[0] === 'up' && !positionOf(id).on.some(kind => kind.startsWith('plate'))
+export const isFixedPipe = (id: PositionId): boolean =>
+  positionOf(id).travel[0] === 'up' && !positionOf(id).on.some(kind => kind.startsWith('plate'))

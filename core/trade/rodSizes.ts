@@ -22,6 +22,7 @@ export const ROD_SIZES: readonly RodSize[] = [
  */
 export function rodSizeOf(diameterMm: number): RodSize {
   const found = ROD_SIZES.find(size => Math.abs(size.diameterMm - diameterMm) < 0.01)
-  if (!found) throw new RangeError(`No rod of ${diameterMm} mm; there are ${ROD_SIZES.map(size => `${size.name} in`).join(', ')}`)
+  if (!found)
+    throw new RangeError(`No rod of ${diameterMm} mm; there are ${ROD_SIZES.map(size => `${size.name} in`).join(', ')}`)
   return found
 }

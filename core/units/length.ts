@@ -62,7 +62,8 @@ export function formatFraction(mm: number, denominator = 16): string {
 
 /**
  * A length as the school's screens show it, with its unit.
- * Inches go to the nearest 1/16 (1/32 under half an inch, where undercut, rods and bead widths live); millimetres to 1 (0.1 under 10).
+ * Inches go to the nearest 1/16 (1/32 under half an inch, where undercut, rods and bead widths live); millimetres
+ * to 1 (0.1 under 10).
  * @param mm millimetres
  * @example formatLength(31.75, 'in') // '1 1/4 in'
  */
@@ -79,13 +80,18 @@ export interface LengthRead {
 }
 
 /**
- * Reads a length and says how it was read. A bare number is in the house's unit, unless it fits the range only in the other one:
+ * Reads a length and says how it was read. A bare number is in the house's unit, unless it fits the range only in
+ * the other one:
  * `2.4` for a rod is millimetres in an inch shop too.
  * @param range what the field may hold, mm, both ends allowed
  * @throws RangeError that says the range in the house's unit
  * @example readLength('2.4', 'in', { lowMm: 1, highMm: 10 }).said // '3/32 in (2.4 mm)'
  */
-export function readLength(text: string, unit: LengthUnit, { lowMm, highMm }: { readonly lowMm: number, readonly highMm: number }): LengthRead {
+export function readLength(
+  text: string,
+  unit: LengthUnit,
+  { lowMm, highMm }: { readonly lowMm: number; readonly highMm: number },
+): LengthRead {
   const fits = (mm: number) => mm >= lowMm - ROUNDING_MM && mm <= highMm + ROUNDING_MM
   const first = parseLength(text, unit)
   const second = fits(first) ? first : parseLength(text, unit === 'in' ? 'mm' : 'in')
@@ -117,7 +123,8 @@ export function exactLength(mm: number, unit: LengthUnit): string {
 }
 
 /**
- * A length that is held against a limit, so that none is rounded on to it: a fraction where 64ths say it, else thousandths of an inch; hundredths of a millimetre.
+ * A length that is held against a limit, so that none is rounded on to it: a fraction where 64ths say it, else
+ * thousandths of an inch; hundredths of a millimetre.
  * @example heldLength(1.190625, 'in') // '3/64 in', and heldLength(0.8, 'in') '0.031 in'
  */
 export function heldLength(mm: number, unit: LengthUnit): string {

@@ -15,6 +15,14 @@ it('writes a speed, a weight and a heat in the house’s unit', () => {
   expect(formatHeat(1.1811, 'mm')).toBe('1.18 kJ/mm')
 })
 
-it.each([[0, '0 s'], [4.26, '4.3 s'], [59.4, '59 s'], [60, '1 min'], [75, '1 min 15 s'], [3600, '1 h 0 min'], [5400, '1 h 30 min']])('%d s is %s', (seconds, text) => {
+it.each([
+  [0, '0 s'],
+  [4.26, '4.3 s'],
+  [59.4, '59 s'],
+  [60, '1 min'],
+  [75, '1 min 15 s'],
+  [3600, '1 h 0 min'],
+  [5400, '1 h 30 min'],
+])('%d s is %s', (seconds, text) => {
   expect(formatTime(seconds)).toBe(text)
 })

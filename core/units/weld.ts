@@ -14,7 +14,8 @@ export function formatSpeed(mmPerMin: number, unit: LengthUnit): string {
 }
 
 /**
- * A weight in the house's unit; what is lighter than a tenth of a pound to four places, so that sums made with it come out.
+ * A weight in the house's unit; what is lighter than a tenth of a pound to four places, so that sums made with it
+ * come out.
  * @param kg kilograms
  * @example formatWeight(0.226796185, 'in') // '0.5 lb'
  */

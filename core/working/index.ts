@@ -1,5 +1,6 @@
 /**
- * The trade's arithmetic with its working: each sheet has its formula, its inputs with their ranges, its results and their source.
+ * The trade's arithmetic with its working: each sheet has its formula, its inputs with their ranges, its results
+ * and their source.
  */
 export * from './sheet'
 export * from './readInput'

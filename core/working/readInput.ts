@@ -8,7 +8,9 @@ export interface InputRead {
   readonly said: string
 }
 
-const SUFFIXES: Readonly<Record<Exclude<NumberKind, 'length' | 'speed'>, { readonly shown: string, readonly taken: RegExp }>> = {
+const SUFFIXES: Readonly<
+  Record<Exclude<NumberKind, 'length' | 'speed'>, { readonly shown: string; readonly taken: RegExp }>
+> = {
   'amperes': { shown: 'A', taken: /\s*(a|amps?|amperes?)$/i },
   'volts': { shown: 'V', taken: /\s*(v|volts?)$/i },
   'percent': { shown: '%', taken: /\s*%$/ },
@@ -43,7 +45,12 @@ export function readInput(input: SheetInput, text: string, unit: LengthUnit): In
     const { mm, said } = readLength(text, unit, { lowMm: lowest, highMm: highest })
     return { value: mm, said }
   }
-  const value = quantity === 'speed' ? readSpeed(text, unit) : quantity === 'celsius' ? readCelsius(text) : readPlain(text, SUFFIXES[quantity].taken)
+  const value =
+    quantity === 'speed'
+      ? readSpeed(text, unit)
+      : quantity === 'celsius'
+        ? readCelsius(text)
+        : readPlain(text, SUFFIXES[quantity].taken)
   if (Number.isNaN(value)) throw new RangeError(`“${text.trim()}” is not a number: from ${rangeOf(input, unit)}`)
   if (!(value >= lowest - 1e-9 && value <= highest + 1e-9)) throw new RangeError(`From ${rangeOf(input, unit)}`)
   if (quantity === 'speed') return { value, said: `${formatSpeed(value, 'in')} (${formatSpeed(value, 'mm')})` }
@@ -70,7 +77,9 @@ function readSpeed(text: string, unit: LengthUnit): number {
 
 function readCelsius(text: string): number {
   const fahrenheit = /\s*°?\s*f$/i.exec(text.trim())
-  return fahrenheit ? (readPlain(text.trim().slice(0, fahrenheit.index), /$^/) - 32) / 1.8 : readPlain(text, SUFFIXES.celsius.taken)
+  return fahrenheit
+    ? (readPlain(text.trim().slice(0, fahrenheit.index), /$^/) - 32) / 1.8
+    : readPlain(text, SUFFIXES.celsius.taken)
 }
 
 /**

@@ -3,10 +3,36 @@ import type { Source } from '../trade'
 
 /** What a person may put into a sheet. Lengths are kept in mm, speeds in mm/min, shares in per cent. */
 export type SheetInput =
-  | { readonly id: string, readonly name: string, readonly kind: 'number', readonly quantity: NumberKind, readonly lowest: number, readonly highest: number, readonly start: number }
-  | { readonly id: string, readonly name: string, readonly kind: 'choice', readonly choices: readonly string[], readonly start: string }
+  | {
+      readonly id: string
+      readonly name: string
+      readonly kind: 'number'
+      readonly quantity: NumberKind
+      readonly lowest: number
+      readonly highest: number
+      readonly start: number
+    }
+  | {
+      readonly id: string
+      readonly name: string
+      readonly kind: 'choice'
+      readonly choices: readonly string[]
+      readonly start: string
+    }
 
-export type NumberKind = 'length' | 'speed' | 'amperes' | 'volts' | 'percent' | 'degrees' | 'celsius' | 'mass percent' | 'hours' | 'days' | 'coupons' | 'core diameters'
+export type NumberKind =
+  | 'length'
+  | 'speed'
+  | 'amperes'
+  | 'volts'
+  | 'percent'
+  | 'degrees'
+  | 'celsius'
+  | 'mass percent'
+  | 'hours'
+  | 'days'
+  | 'coupons'
+  | 'core diameters'
 
 export type SheetValues = Readonly<Record<string, number | string>>
 
@@ -31,9 +57,33 @@ export interface Sheet {
 }
 
 /** Builders, so that a sheet reads like a form. */
-export const length = (id: string, name: string, lowest: number, highest: number, start: number): SheetInput => ({ id, name, kind: 'number', quantity: 'length', lowest, highest, start })
-export const numeric = (quantity: NumberKind, id: string, name: string, lowest: number, highest: number, start: number): SheetInput => ({ id, name, kind: 'number', quantity, lowest, highest, start })
-export const choice = (id: string, name: string, choices: readonly string[], start = choices[0]!): SheetInput => ({ id, name, kind: 'choice', choices, start })
+export const length = (id: string, name: string, lowest: number, highest: number, start: number): SheetInput => ({
+  id,
+  name,
+  kind: 'number',
+  quantity: 'length',
+  lowest,
+  highest,
+  start,
+})
+export const numeric = (
+  quantity: NumberKind,
+  id: string,
+  name: string,
+  lowest: number,
+  highest: number,
+  start: number,
+): SheetInput => ({ id, name, kind: 'number', quantity, lowest, highest, start })
+export const choice = (id: string, name: string, choices: readonly string[], start = choices[0]!): SheetInput => ({
+  id,
+  name,
+  kind: 'choice',
+  choices,
+  start,
+})
 
 /** Number inputs of a set of values; the sheet's own inputs say which are numbers. */
-export const numbers = (values: SheetValues) => (id: string): number => Number(values[id])
+export const numbers =
+  (values: SheetValues) =>
+  (id: string): number =>
+    Number(values[id])

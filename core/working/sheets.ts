@@ -5,7 +5,19 @@ import { FILLET, GROOVE, LAP, PIPE_JOINT } from './sizeSheets'
 
 /** Every sheet, in the order in which a shop reaches for them. */
 export const SHEETS: readonly Sheet[] = [
-  HEAT_INPUT, REMOTE, TRAVEL_ANGLE, RUN_OUT, DEPOSITION, STUB_LOSS, FILLET, LAP, GROOVE, PIPE_JOINT, LENS_SHADE, PREHEAT, CARBON_EQUIVALENT,
+  HEAT_INPUT,
+  REMOTE,
+  TRAVEL_ANGLE,
+  RUN_OUT,
+  DEPOSITION,
+  STUB_LOSS,
+  FILLET,
+  LAP,
+  GROOVE,
+  PIPE_JOINT,
+  LENS_SHADE,
+  PREHEAT,
+  CARBON_EQUIVALENT,
 ]
 
 /**

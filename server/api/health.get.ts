@@ -4,7 +4,12 @@ import { database } from '../store/database'
 
 export default defineEventHandler(async (event): Promise<Health> => {
   const { version } = useRuntimeConfig(event)
-  const answers = await database().query('SELECT 1').then(() => true, () => false)
+  const answers = await database()
+    .query('SELECT 1')
+    .then(
+      () => true,
+      () => false,
+    )
   if (!answers) setResponseStatus(event, 503)
   return { ok: answers, version, database: answers }
 })

@@ -36,7 +36,8 @@ export async function requireLead(event: H3Event): Promise<Me> {
 /** Someone who may see this student's record: any instructor, or the student. */
 export async function requireRecordOf(event: H3Event, studentId: string): Promise<Me> {
   const me = await requireSignedIn(event)
-  if (me.role === 'student' && me.studentId !== studentId) throw refuse(403, 'Not yours to see', 'You may see your own record only.')
+  if (me.role === 'student' && me.studentId !== studentId)
+    throw refuse(403, 'Not yours to see', 'You may see your own record only.')
   return me
 }
 

@@ -10,8 +10,10 @@ const MOST_BYTES = 8 * 1024 * 1024
  * @throws 413, 400 or 422 with the fields that are wrong and what would be right
  */
 export async function readAs<T>(event: H3Event, schema: Schema): Promise<T> {
-  if (Number(getHeader(event, 'content-length') ?? 0) > MOST_BYTES) throw refuse(413, 'Too large', 'At most 8 MB can be sent at a time.')
-  if (!(getHeader(event, 'content-type') ?? '').startsWith('application/json')) throw refuse(415, 'Not understood', 'Send JSON, as application/json.')
+  if (Number(getHeader(event, 'content-length') ?? 0) > MOST_BYTES)
+    throw refuse(413, 'Too large', 'At most 8 MB can be sent at a time.')
+  if (!(getHeader(event, 'content-type') ?? '').startsWith('application/json'))
+    throw refuse(415, 'Not understood', 'Send JSON, as application/json.')
   return parseAs<T>(parseJson((await readRawBody(event, 'utf8')) ?? ''), schema)
 }
 
@@ -26,7 +28,7 @@ function parseJson(text: string): unknown {
 /** A value held against a schema; see `readAs`. */
 export async function parseAs<T>(value: unknown, schema: Schema): Promise<T> {
   try {
-    return await schema.validate(value, { abortEarly: false }) as T
+    return (await schema.validate(value, { abortEarly: false })) as T
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error
     const errors = fieldErrors(error)

@@ -6,12 +6,14 @@ import { refuse } from './refuse'
 declare module '#auth-utils' {
   /** A tablet handed over to a section's students: nobody is signed in at it, and one of them may be reading. */
   interface UserSession {
-    kiosk?: { readonly sectionId: string, readonly studentId: string | null }
+    kiosk?: { readonly sectionId: string; readonly studentId: string | null }
   }
 }
 
 /** The section whose students read at this tablet. */
-export async function requireKiosk(event: H3Event): Promise<{ readonly sectionId: string, readonly studentId: string | null }> {
+export async function requireKiosk(
+  event: H3Event,
+): Promise<{ readonly sectionId: string; readonly studentId: string | null }> {
   const { kiosk } = await getUserSession(event)
   if (!kiosk) throw refuse(401, 'No tablet', 'An instructor hands the tablet over first.')
   return kiosk

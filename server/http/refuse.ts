@@ -2,8 +2,18 @@ import { createError, type H3Error } from 'h3'
 import type { FieldError, Problem } from '../../contract/problem'
 
 /** A refusal in plain words, answered as RFC 9457 problem details. */
-export function refuse(status: number, title: string, detail: string, errors?: readonly FieldError[]): H3Error<Problem> {
-  return createError<Problem>({ statusCode: status, statusMessage: title, message: detail, data: { title, status, detail, ...(errors ? { errors } : {}) } })
+export function refuse(
+  status: number,
+  title: string,
+  detail: string,
+  errors?: readonly FieldError[],
+): H3Error<Problem> {
+  return createError<Problem>({
+    statusCode: status,
+    statusMessage: title,
+    message: detail,
+    data: { title, status, detail, ...(errors ? { errors } : {}) },
+  })
 }
 
 export const notFound = (what: string) => refuse(404, 'Not found', `There is no such ${what}.`)

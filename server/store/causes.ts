@@ -2,17 +2,38 @@ import type { CauseCounts, CauseId } from '../../core/reading'
 import type { CausesSaid } from '../../contract/causes'
 import { database, rows, run, toDateTime, toIso, type Queries } from './database'
 
-/** Keeps the cause that was said of a coupon, or that none is said any more, in the caller's transaction. `formerly` as for `writeDerived`. */
-export async function writeCause(on: Queries, couponId: string, { studentId, cause, saidAt }: { studentId: string, cause: string | undefined, saidAt: Date }, formerly: string | null): Promise<void> {
+/**
+ * Keeps the cause that was said of a coupon, or that none is said any more, in the caller's transaction. `formerly`
+ * as for `writeDerived`.
+ */
+export async function writeCause(
+  on: Queries,
+  couponId: string,
+  { studentId, cause, saidAt }: { studentId: string; cause: string | undefined; saidAt: Date },
+  formerly: string | null,
+): Promise<void> {
   if (formerly !== null) await run(on, 'DELETE FROM cause_said WHERE coupon_id = ?', [couponId])
-  if (cause) await run(on, 'INSERT INTO cause_said (coupon_id, student_id, cause, said_at) VALUES (?, ?, ?, ?)', [couponId, studentId, cause, toDateTime(saidAt)])
+  if (cause)
+    await run(on, 'INSERT INTO cause_said (coupon_id, student_id, cause, said_at) VALUES (?, ?, ?, ?)', [
+      couponId,
+      studentId,
+      cause,
+      toDateTime(saidAt),
+    ])
 }
 
 /** What was said since the school last began to count anew. */
 export async function causesSaid(): Promise<CausesSaid> {
-  const [reset] = await rows<{ reset_at: string, reset_by: string, why: string }>(database(), 'SELECT reset_at, reset_by, why FROM cause_reset ORDER BY reset_at DESC LIMIT 1')
-  const counted = await rows<{ student_id: string, cause: CauseId, said: number }>(database(), `
-    SELECT student_id, cause, COUNT(*) AS said FROM cause_said WHERE said_at > ? GROUP BY student_id, cause`, [reset?.reset_at ?? '1970-01-01'])
+  const [reset] = await rows<{ reset_at: string; reset_by: string; why: string }>(
+    database(),
+    'SELECT reset_at, reset_by, why FROM cause_reset ORDER BY reset_at DESC LIMIT 1',
+  )
+  const counted = await rows<{ student_id: string; cause: CauseId; said: number }>(
+    database(),
+    `
+    SELECT student_id, cause, COUNT(*) AS said FROM cause_said WHERE said_at > ? GROUP BY student_id, cause`,
+    [reset?.reset_at ?? '1970-01-01'],
+  )
   const students: Record<string, CauseCounts> = {}
   const school: Partial<Record<CauseId, number>> = {}
   for (const { student_id: student, cause, said } of counted) {
@@ -23,6 +44,10 @@ export async function causesSaid(): Promise<CausesSaid> {
 }
 
 /** Begins to count anew: the odds are as shipped again, and what was said stays with its coupons. */
-export async function resetCauses({ by, why, now }: { by: string, why: string, now: Date }): Promise<void> {
-  await run(database(), 'INSERT INTO cause_reset (reset_at, reset_by, why) VALUES (?, ?, ?)', [toDateTime(now), by, why])
+export async function resetCauses({ by, why, now }: { by: string; why: string; now: Date }): Promise<void> {
+  await run(database(), 'INSERT INTO cause_reset (reset_at, reset_by, why) VALUES (?, ?, ?)', [
+    toDateTime(now),
+    by,
+    why,
+  ])
 }

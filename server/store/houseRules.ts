@@ -15,8 +15,11 @@ interface RulesRow {
 
 const toRules = (kept: unknown): HouseRules => completeRules(fromJson<Partial<HouseRules>>(kept))
 
-const toVersion = (row: RulesRow): RulesVersion =>
-  ({ version: row.version, rules: toRules(row.rules), saved: { at: toIso(row.saved_at), by: row.saved_by, why: row.why } })
+const toVersion = (row: RulesRow): RulesVersion => ({
+  version: row.version,
+  rules: toRules(row.rules),
+  saved: { at: toIso(row.saved_at), by: row.saved_by, why: row.why },
+})
 
 const COLUMNS = 'version, rules, saved_at, saved_by, why'
 
@@ -40,10 +43,19 @@ export async function allRules(): Promise<RulesVersion[]> {
 }
 
 /** Keeps a version of the rules. False when somebody has kept this version already. */
-export async function addRules(version: number, rules: HouseRules, saved: { by: string, why: string, now: Date }): Promise<boolean> {
+export async function addRules(
+  version: number,
+  rules: HouseRules,
+  saved: { by: string; why: string; now: Date },
+): Promise<boolean> {
   try {
-    await run(database(), 'INSERT INTO house_rules (version, rules, saved_at, saved_by, why) VALUES (?, ?, ?, ?, ?)',
-      [version, JSON.stringify(rules), toDateTime(saved.now), saved.by, saved.why])
+    await run(database(), 'INSERT INTO house_rules (version, rules, saved_at, saved_by, why) VALUES (?, ?, ?, ?, ?)', [
+      version,
+      JSON.stringify(rules),
+      toDateTime(saved.now),
+      saved.by,
+      saved.why,
+    ])
     return true
   } catch (error) {
     if (isDuplicate(error)) return false

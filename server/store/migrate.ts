@@ -18,9 +18,10 @@ export async function migrate(pool: Pool): Promise<string[]> {
     if (lock?.got !== 1) throw new Error('Another server is changing the database; it did not finish in two minutes')
     const names = (await readdir(FOLDER)).filter(name => name.endsWith('.sql')).sort()
     const storage: UmzugStorage = {
-      logMigration: async ({ name }) => void await run(connection, 'INSERT INTO migration (name) VALUES (?)', [name]),
-      unlogMigration: async ({ name }) => void await run(connection, 'DELETE FROM migration WHERE name = ?', [name]),
-      executed: async () => (await rows<{ name: string }>(connection, 'SELECT name FROM migration ORDER BY name')).map(row => row.name),
+      logMigration: async ({ name }) => void (await run(connection, 'INSERT INTO migration (name) VALUES (?)', [name])),
+      unlogMigration: async ({ name }) => void (await run(connection, 'DELETE FROM migration WHERE name = ?', [name])),
+      executed: async () =>
+        (await rows<{ name: string }>(connection, 'SELECT name FROM migration ORDER BY name')).map(row => row.name),
     }
     await connection.query('CREATE TABLE IF NOT EXISTS migration (name VARCHAR(100) NOT NULL PRIMARY KEY)')
     const umzug = new Umzug({

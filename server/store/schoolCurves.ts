@@ -15,7 +15,11 @@ interface CurveRow {
   fitted_at: string
 }
 
-const newest = () => rows<CurveRow>(database(), 'SELECT version, curves, coupons, fitted_at FROM school_curve ORDER BY version DESC LIMIT 1')
+const newest = () =>
+  rows<CurveRow>(
+    database(),
+    'SELECT version, curves, coupons, fitted_at FROM school_curve ORDER BY version DESC LIMIT 1',
+  )
 
 export async function schoolCurves(): Promise<KeptCurves> {
   const [row] = await newest()
@@ -28,9 +32,15 @@ const A_DAY_MS = 86_400_000
 /** Fewer coupons than this say less than the curves a school starts with. */
 const FEWEST = 60
 
-/** Whether the curves are to be fitted again: at most once a day, and when the school has a quarter more coupons than they rest on, or enough at all. */
+/**
+ * Whether the curves are to be fitted again: at most once a day, and when the school has a quarter more coupons
+ * than they rest on, or enough at all.
+ */
 export async function curvesAreDue(now: Date): Promise<boolean> {
-  const [[row], [count]] = await Promise.all([newest(), rows<{ n: number }>(database(), `SELECT COUNT(*) AS n FROM (SELECT id FROM coupon LIMIT ${FITTED_TO}) AS some`)])
+  const [[row], [count]] = await Promise.all([
+    newest(),
+    rows<{ n: number }>(database(), `SELECT COUNT(*) AS n FROM (SELECT id FROM coupon LIMIT ${FITTED_TO}) AS some`),
+  ])
   if (!row) return count!.n >= FEWEST
   const aged = now.getTime() - new Date(toIso(row.fitted_at)).getTime()
   return aged > A_DAY_MS && (count!.n > 1.25 * row.coupons || (count!.n === FITTED_TO && aged > 30 * A_DAY_MS))
@@ -42,5 +52,10 @@ export async function fitCurves(now: Date): Promise<void> {
   const curves = Object.fromEntries(SKILL_ELEMENTS.map(element => [element, fitSchoolCurve(element, students)]))
   const coupons = new Set(students.flat().map(row => row.couponId)).size
   const { version } = await schoolCurves()
-  await run(database(), 'INSERT IGNORE INTO school_curve (version, curves, coupons, fitted_at) VALUES (?, ?, ?, ?)', [version + 1, JSON.stringify(curves), coupons, toDateTime(now)])
+  await run(database(), 'INSERT IGNORE INTO school_curve (version, curves, coupons, fitted_at) VALUES (?, ?, ?, ?)', [
+    version + 1,
+    JSON.stringify(curves),
+    coupons,
+    toDateTime(now),
+  ])
 }

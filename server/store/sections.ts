@@ -12,25 +12,41 @@ interface SectionRow {
 }
 
 export async function listSections(): Promise<Section[]> {
-  const found = await rows<SectionRow>(database(), `
+  const found = await rows<SectionRow>(
+    database(),
+    `
     SELECT section.id, section.name, meetings, term_from, term_to, COUNT(student.id) AS students
     FROM section LEFT JOIN student ON student.section_id = section.id AND student.active
-    GROUP BY section.id ORDER BY section.name`)
+    GROUP BY section.id ORDER BY section.name`,
+  )
   return found.map(row => ({
-    id: row.id, name: row.name, meetings: fromJson(row.meetings), termFrom: row.term_from, termTo: row.term_to, students: row.students,
+    id: row.id,
+    name: row.name,
+    meetings: fromJson(row.meetings),
+    termFrom: row.term_from,
+    termTo: row.term_to,
+    students: row.students,
   }))
 }
 
 export async function addSection(fields: SectionFields, on: Queries = database()): Promise<Section> {
   const id = uuid()
-  await run(on, 'INSERT INTO section (id, name, meetings, term_from, term_to) VALUES (?, ?, ?, ?, ?)',
-    [id, fields.name, JSON.stringify(fields.meetings), fields.termFrom, fields.termTo])
+  await run(on, 'INSERT INTO section (id, name, meetings, term_from, term_to) VALUES (?, ?, ?, ?, ?)', [
+    id,
+    fields.name,
+    JSON.stringify(fields.meetings),
+    fields.termFrom,
+    fields.termTo,
+  ])
   return { id, students: 0, ...fields }
 }
 
 export async function changeSection(id: string, fields: SectionFields): Promise<boolean> {
-  const touched = await run(database(), 'UPDATE section SET name = ?, meetings = ?, term_from = ?, term_to = ? WHERE id = ?',
-    [fields.name, JSON.stringify(fields.meetings), fields.termFrom, fields.termTo, id])
+  const touched = await run(
+    database(),
+    'UPDATE section SET name = ?, meetings = ?, term_from = ?, term_to = ? WHERE id = ?',
+    [fields.name, JSON.stringify(fields.meetings), fields.termFrom, fields.termTo, id],
+  )
   return touched > 0
 }
 
@@ -41,8 +57,15 @@ export async function sectionExists(id: string): Promise<boolean> {
 const WEEKDAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat']
 
 /** On which days of the week a section meets, and until when. */
-export async function timetableOf(sectionId: string): Promise<{ weekdays: number[], last: string }> {
-  const [row] = await rows<{ meetings: unknown, term_to: string }>(database(), 'SELECT meetings, term_to FROM section WHERE id = ?', [sectionId])
+export async function timetableOf(sectionId: string): Promise<{ weekdays: number[]; last: string }> {
+  const [row] = await rows<{ meetings: unknown; term_to: string }>(
+    database(),
+    'SELECT meetings, term_to FROM section WHERE id = ?',
+    [sectionId],
+  )
   const meetings = row ? fromJson<SectionFields['meetings']>(row.meetings) : []
-  return { weekdays: [...new Set(meetings.map(meeting => WEEKDAYS.indexOf(meeting.weekday)))], last: row?.term_to ?? '' }
+  return {
+    weekdays: [...new Set(meetings.map(meeting => WEEKDAYS.indexOf(meeting.weekday)))],
+    last: row?.term_to ?? '',
+  }
 }

@@ -14,16 +14,29 @@ interface StudentRow {
   active: number
 }
 
-const COLUMNS = 'student.id, student.name, student.hand, student.section_id, student.start_date, student.booth, student.active'
+const COLUMNS =
+  'student.id, student.name, student.hand, student.section_id, student.start_date, student.booth, student.active'
 
 function toStudent(row: StudentRow): Student {
   return {
-    id: row.id, name: row.name, hand: row.hand, sectionId: row.section_id, startDate: row.start_date, booth: row.booth, active: row.active === 1,
+    id: row.id,
+    name: row.name,
+    hand: row.hand,
+    sectionId: row.section_id,
+    startDate: row.start_date,
+    booth: row.booth,
+    active: row.active === 1,
   }
 }
 
 export async function listStudents(sectionId: string): Promise<Student[]> {
-  return (await rows<StudentRow>(database(), `SELECT ${COLUMNS} FROM student WHERE section_id = ? ORDER BY active DESC, name`, [sectionId])).map(toStudent)
+  return (
+    await rows<StudentRow>(
+      database(),
+      `SELECT ${COLUMNS} FROM student WHERE section_id = ? ORDER BY active DESC, name`,
+      [sectionId],
+    )
+  ).map(toStudent)
 }
 
 export async function findStudent(id: string): Promise<Student | null> {
@@ -33,24 +46,33 @@ export async function findStudent(id: string): Promise<Student | null> {
 
 export async function addStudent(fields: StudentFields): Promise<Student> {
   const id = uuid()
-  await run(database(), 'INSERT INTO student (id, name, hand, section_id, start_date, booth, active) VALUES (?, ?, ?, ?, ?, ?, ?)',
-    [id, fields.name, fields.hand, fields.sectionId, fields.startDate, fields.booth, fields.active])
+  await run(
+    database(),
+    'INSERT INTO student (id, name, hand, section_id, start_date, booth, active) VALUES (?, ?, ?, ?, ?, ?, ?)',
+    [id, fields.name, fields.hand, fields.sectionId, fields.startDate, fields.booth, fields.active],
+  )
   return { id, ...fields }
 }
 
 export async function changeStudent(id: string, fields: StudentFields): Promise<boolean> {
-  const touched = await run(database(),
+  const touched = await run(
+    database(),
     'UPDATE student SET name = ?, hand = ?, section_id = ?, start_date = ?, booth = ?, active = ? WHERE id = ?',
-    [fields.name, fields.hand, fields.sectionId, fields.startDate, fields.booth, fields.active, id])
+    [fields.name, fields.hand, fields.sectionId, fields.startDate, fields.booth, fields.active, id],
+  )
   return touched > 0
 }
 
 /** Adds a whole roster, or none of it. */
 export async function importRoster({ sectionId, students }: RosterImport): Promise<Student[]> {
   const added = students.map(student => ({ ...student, id: uuid(), sectionId, active: true }))
-  await inTransaction(database(), on => insertMany(on,
-    'INSERT INTO student (id, name, hand, section_id, start_date, booth, active) VALUES ?',
-    added.map(student => [student.id, student.name, student.hand, sectionId, student.startDate, student.booth, true])))
+  await inTransaction(database(), on =>
+    insertMany(
+      on,
+      'INSERT INTO student (id, name, hand, section_id, start_date, booth, active) VALUES ?',
+      added.map(student => [student.id, student.name, student.hand, sectionId, student.startDate, student.booth, true]),
+    ),
+  )
   return added
 }
 
@@ -67,7 +89,9 @@ interface FloorRow extends StudentRow {
 
 /** The active students of a section, each with the newest coupon: what the instructor sees walking the floor. */
 export async function listFloor(sectionId: string): Promise<FloorStudent[]> {
-  const found = await rows<FloorRow>(database(), `
+  const found = await rows<FloorRow>(
+    database(),
+    `
     SELECT ${COLUMNS}, coupon.id AS coupon_id, coupon.class_day, coupon.saved_at, coupon.verdict, coupon.next_run, coupon.document,
       blind_reading.coupon_id AS read_id, blind_reading.document AS read_document
     FROM student LEFT JOIN coupon ON coupon.id = (
@@ -75,14 +99,24 @@ export async function listFloor(sectionId: string): Promise<FloorStudent[]> {
     LEFT JOIN blind_reading ON blind_reading.id = (
       SELECT own.id FROM blind_reading AS own WHERE own.student_id = student.id AND own.reader_kind = 'student' AND own.made_at > UTC_TIMESTAMP() - INTERVAL 7 DAY
         AND NOT EXISTS (SELECT 1 FROM coupon AS kept WHERE kept.id = own.coupon_id) ORDER BY own.made_at DESC LIMIT 1)
-    WHERE student.section_id = ? AND student.active ORDER BY student.name`, [sectionId])
-  return found.map(row => ({ ...toStudent(row), last: row.coupon_id === null ? null : lastCoupon(row.coupon_id, row), selfRead: selfRead(row) }))
+    WHERE student.section_id = ? AND student.active ORDER BY student.name`,
+    [sectionId],
+  )
+  return found.map(row => ({
+    ...toStudent(row),
+    last: row.coupon_id === null ? null : lastCoupon(row.coupon_id, row),
+    selfRead: selfRead(row),
+  }))
 }
 
 function lastCoupon(couponId: string, row: FloorRow): NonNullable<FloorStudent['last']> {
   const document = fromJson<CouponDocument>(row.document)
   return {
-    couponId, classDay: row.class_day, savedAt: toIso(row.saved_at), verdict: row.verdict, nextRun: row.next_run,
+    couponId,
+    classDay: row.class_day,
+    savedAt: toIso(row.saved_at),
+    verdict: row.verdict,
+    nextRun: row.next_run,
     ...runAgain(document),
   }
 }

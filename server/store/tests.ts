@@ -1,4 +1,13 @@
-import { bendsOf, processesOf, testStanding, withOpenings, type CodeBook, type TestDocument, type TestPosition, type TestState } from '../../core/qualification'
+import {
+  bendsOf,
+  processesOf,
+  testStanding,
+  withOpenings,
+  type CodeBook,
+  type TestDocument,
+  type TestPosition,
+  type TestState,
+} from '../../core/qualification'
 import type { Process } from '../../core/trade'
 import type { KeptUse, ProcessUseSave, SavedTest, TestBay, TestSave, TestSummary } from '../../contract/tests'
 import { amendCoupon, type Saver } from './coupons'
@@ -15,7 +24,14 @@ interface TestRow {
 
 const SELECT_TEST = `SELECT test_record.id, version, document, student.name AS student, saved_at, account.name AS saved_by
   FROM test_record JOIN student ON student.id = test_record.student_id JOIN account ON account.id = test_record.saved_by`
-const toTest = (row: TestRow): SavedTest => ({ id: row.id, version: row.version, document: fromJson(row.document), student: row.student, savedAt: toIso(row.saved_at), savedBy: row.saved_by })
+const toTest = (row: TestRow): SavedTest => ({
+  id: row.id,
+  version: row.version,
+  document: fromJson(row.document),
+  student: row.student,
+  savedAt: toIso(row.saved_at),
+  savedBy: row.saved_by,
+})
 
 export async function findTest(id: string, on: Queries = database()): Promise<SavedTest | null> {
   const [row] = await rows<TestRow>(on, `${SELECT_TEST} WHERE test_record.id = ?`, [id])
@@ -30,19 +46,40 @@ interface Before {
 }
 
 /**
- * Saves a test whole; the one before it is kept, and what its bends laid open is marked on its coupon in the same transaction.
+ * Saves a test whole; the one before it is kept, and what its bends laid open is marked on its coupon in the same
+ * transaction.
  * @returns null when somebody saved a newer version; the same save again is one save
  */
-export async function saveTest(id: string, { baseVersion, document }: TestSave, book: CodeBook, by: Saver): Promise<SavedTest | null> {
+export async function saveTest(
+  id: string,
+  { baseVersion, document }: TestSave,
+  book: CodeBook,
+  by: Saver,
+): Promise<SavedTest | null> {
   const text = JSON.stringify(document)
   try {
-    return await inTransaction(database(), async (on) => {
-      const [before] = await rows<Before>(on, 'SELECT version, document, saved_at, saved_by FROM test_record WHERE id = ? FOR UPDATE', [id])
+    return await inTransaction(database(), async on => {
+      const [before] = await rows<Before>(
+        on,
+        'SELECT version, document, saved_at, saved_by FROM test_record WHERE id = ? FOR UPDATE',
+        [id],
+      )
       if (before && JSON.stringify(fromJson(before.document)) === text) return findTest(id, on)
       if ((before?.version ?? 0) !== baseVersion) return null
-      if (before) await run(on, 'INSERT INTO test_revision (test_id, version, document, saved_at, saved_by) VALUES (?, ?, ?, ?, ?)', [id, before.version, JSON.stringify(fromJson(before.document)), before.saved_at, before.saved_by])
+      if (before)
+        await run(
+          on,
+          'INSERT INTO test_revision (test_id, version, document, saved_at, saved_by) VALUES (?, ?, ?, ?, ?)',
+          [id, before.version, JSON.stringify(fromJson(before.document)), before.saved_at, before.saved_by],
+        )
       await write(on, { id, document, text, book, version: baseVersion + 1 }, by)
-      await amendCoupon(on, document.couponId, coupon => withOpenings(coupon, document, book), 'what the bends of its test laid open', by)
+      await amendCoupon(
+        on,
+        document.couponId,
+        coupon => withOpenings(coupon, document, book),
+        'what the bends of its test laid open',
+        by,
+      )
       return findTest(id, on)
     })
   } catch (error) {
@@ -51,23 +88,67 @@ export async function saveTest(id: string, { baseVersion, document }: TestSave, 
   }
 }
 
-async function write(on: Queries, { id, document, text, book, version }: { id: string, document: TestDocument, text: string, book: CodeBook, version: number }, by: Saver): Promise<void> {
+async function write(
+  on: Queries,
+  {
+    id,
+    document,
+    text,
+    book,
+    version,
+  }: { id: string; document: TestDocument; text: string; book: CodeBook; version: number },
+  by: Saver,
+): Promise<void> {
   const { test, ticket } = document
   const { bent, opened } = bendsOf(document)
   const values = [
-    document.studentId, document.book.id, document.book.version, test.position, document.pieceName, ticket.classification, processesOf(test).join(' '), document.testDay, testStanding(document, book).state,
-    document.odds, document.retest?.of ?? null, document.retest?.pieces ?? null, bent, opened, version, text, toDateTime(by.now), by.id, id,
+    document.studentId,
+    document.book.id,
+    document.book.version,
+    test.position,
+    document.pieceName,
+    ticket.classification,
+    processesOf(test).join(' '),
+    document.testDay,
+    testStanding(document, book).state,
+    document.odds,
+    document.retest?.of ?? null,
+    document.retest?.pieces ?? null,
+    bent,
+    opened,
+    version,
+    text,
+    toDateTime(by.now),
+    by.id,
+    id,
   ] as const
-  if (version === 1) await run(on, `INSERT INTO test_record (student_id, book_id, book_version, position, piece_name, classification, processes, test_day, state, odds, retest_of, retest_pieces, bent, opened, version, document, saved_at, saved_by, id)
-    VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`, values)
-  else await run(on, `UPDATE test_record SET student_id = ?, book_id = ?, book_version = ?, position = ?, piece_name = ?, classification = ?, processes = ?, test_day = ?, state = ?, odds = ?, retest_of = ?, retest_pieces = ?, bent = ?, opened = ?,
-    version = ?, document = ?, saved_at = ?, saved_by = ? WHERE id = ?`, values)
+  if (version === 1)
+    await run(
+      on,
+      `INSERT INTO test_record (student_id, book_id, book_version, position, piece_name, classification, processes, test_day, state, odds, retest_of, retest_pieces, bent, opened, version, document, saved_at, saved_by, id)
+    VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+      values,
+    )
+  else
+    await run(
+      on,
+      `UPDATE test_record SET student_id = ?, book_id = ?, book_version = ?, position = ?, piece_name = ?, classification = ?, processes = ?, test_day = ?, state = ?, odds = ?, retest_of = ?, retest_pieces = ?, bent = ?, opened = ?,
+    version = ?, document = ?, saved_at = ?, saved_by = ? WHERE id = ?`,
+      values,
+    )
 }
 
-/** Calls a test off that was only planned. False when there is no such version, or it has begun: what was welded is kept. */
+/**
+ * Calls a test off that was only planned. False when there is no such version, or it has begun: what was welded is
+ * kept.
+ */
 export async function callOffTest(id: string, version: number): Promise<boolean> {
-  return inTransaction(database(), async (on) => {
-    const [row] = await rows<{ state: TestState, version: number }>(on, 'SELECT state, version FROM test_record WHERE id = ? FOR UPDATE', [id])
+  return inTransaction(database(), async on => {
+    const [row] = await rows<{ state: TestState; version: number }>(
+      on,
+      'SELECT state, version FROM test_record WHERE id = ? FOR UPDATE',
+      [id],
+    )
     if (row?.state !== 'planned' || row.version !== version) return false
     await run(on, 'DELETE FROM test_revision WHERE test_id = ?', [id])
     await run(on, 'DELETE FROM test_record WHERE id = ?', [id])
@@ -94,8 +175,20 @@ interface SummaryRow {
   opened: number
 }
 const toSummary = (row: SummaryRow): TestSummary => ({
-  id: row.id, studentId: row.student_id, student: row.student, book: { id: row.book_id, version: row.book_version }, pieceName: row.piece_name, position: row.position, classification: row.classification,
-  processes: row.processes.split(' ') as Process[], testDay: row.test_day, state: row.state, odds: row.odds, retest: row.retest_of === null ? null : { of: row.retest_of, pieces: row.retest_pieces ?? 1 }, bent: row.bent, opened: row.opened,
+  id: row.id,
+  studentId: row.student_id,
+  student: row.student,
+  book: { id: row.book_id, version: row.book_version },
+  pieceName: row.piece_name,
+  position: row.position,
+  classification: row.classification,
+  processes: row.processes.split(' ') as Process[],
+  testDay: row.test_day,
+  state: row.state,
+  odds: row.odds,
+  retest: row.retest_of === null ? null : { of: row.retest_of, pieces: row.retest_pieces ?? 1 },
+  bent: row.bent,
+  opened: row.opened,
 })
 
 interface UseRow {
@@ -115,15 +208,42 @@ const MOST = 20_000
 export async function testBay(studentId: string | null): Promise<TestBay> {
   const [where, values] = studentId === null ? ['', []] : ['WHERE student.id = ?', [studentId]]
   const [tests, uses] = await Promise.all([
-    rows<SummaryRow>(database(), `SELECT test_record.id, student_id, student.name AS student, book_id, book_version, piece_name, position, classification, processes, test_day, state, odds, retest_of, retest_pieces, bent, opened
-      FROM test_record JOIN student ON student.id = test_record.student_id ${where} ORDER BY test_day DESC, test_record.id DESC LIMIT ${MOST}`, values),
-    rows<UseRow>(database(), `SELECT process_use.id, student_id, student.name AS student, process, kind, used_on, witness
-      FROM process_use JOIN student ON student.id = process_use.student_id ${where} ORDER BY used_on DESC LIMIT ${MOST}`, values),
+    rows<SummaryRow>(
+      database(),
+      `SELECT test_record.id, student_id, student.name AS student, book_id, book_version, piece_name, position, classification, processes, test_day, state, odds, retest_of, retest_pieces, bent, opened
+      FROM test_record JOIN student ON student.id = test_record.student_id ${where} ORDER BY test_day DESC, test_record.id DESC LIMIT ${MOST}`,
+      values,
+    ),
+    rows<UseRow>(
+      database(),
+      `SELECT process_use.id, student_id, student.name AS student, process, kind, used_on, witness
+      FROM process_use JOIN student ON student.id = process_use.student_id ${where} ORDER BY used_on DESC LIMIT ${MOST}`,
+      values,
+    ),
   ])
-  return { tests: tests.map(toSummary), uses: uses.map((row): KeptUse => ({ id: row.id, studentId: row.student_id, student: row.student, process: row.process, kind: row.kind, usedOn: row.used_on, witness: row.witness })) }
+  return {
+    tests: tests.map(toSummary),
+    uses: uses.map((row): KeptUse => ({
+      id: row.id,
+      studentId: row.student_id,
+      student: row.student,
+      process: row.process,
+      kind: row.kind,
+      usedOn: row.used_on,
+      witness: row.witness,
+    })),
+  }
 }
 
 /** Notes a use of a process; the same again is one use. */
-export async function addProcessUse(id: string, { studentId, process, kind, usedOn, witness }: ProcessUseSave, by: { name: string, now: Date }): Promise<void> {
-  await run(database(), 'INSERT IGNORE INTO process_use (id, student_id, process, kind, used_on, witness, noted_by, noted_at) VALUES (?, ?, ?, ?, ?, ?, ?, ?)', [id, studentId, process, kind, usedOn, witness, by.name, toDateTime(by.now)])
+export async function addProcessUse(
+  id: string,
+  { studentId, process, kind, usedOn, witness }: ProcessUseSave,
+  by: { name: string; now: Date },
+): Promise<void> {
+  await run(
+    database(),
+    'INSERT IGNORE INTO process_use (id, student_id, process, kind, used_on, witness, noted_by, noted_at) VALUES (?, ?, ?, ?, ?, ?, ?, ?)',
+    [id, studentId, process, kind, usedOn, witness, by.name, toDateTime(by.now)],
+  )
 }

@@ -52,8 +52,13 @@ describe('by keys', () => {
     const { body: roster } = await school.lead.ask<Student[]>('GET', `/api/sections/${school.section.id}/students`)
     const coupon = await newest(roster.find(student => student.name === who)!.id)
     expect(coupon!.document.beads).toHaveLength(6)
-    expect(coupon!.document.marks.filter(isFlaw).map(mark => [mark.flaw, mark.beadId, mark.severity])).toEqual([['undercut', 'b2', 2], ['porosity', 'b4', 3]])
-    expect(coupon!.document.marks.filter(isTry).filter(mark => mark.degree !== 'sound')).toMatchObject([{ kind: 'start', beadId: 'b5', degree: 'workable' }])
+    expect(coupon!.document.marks.filter(isFlaw).map(mark => [mark.flaw, mark.beadId, mark.severity])).toEqual([
+      ['undercut', 'b2', 2],
+      ['porosity', 'b4', 3],
+    ])
+    expect(coupon!.document.marks.filter(isTry).filter(mark => mark.degree !== 'sound')).toMatchObject([
+      { kind: 'start', beadId: 'b5', degree: 'workable' },
+    ])
     await page.context().close()
   })
 
@@ -121,7 +126,11 @@ describe('by keys', () => {
     await page.getByLabel('Notes').fill('näher 🔥')
     await page.getByRole('button', { name: 'Save, next coupon' }).click()
     await page.getByText('Oriel Tamsin: saved').waitFor()
-    expect((await newest())!.document).toMatchObject({ nextRun: 'Elbow on the table, then again', overrule: { verdict: 'move on', reason: 'the plate was rusty' }, notes: 'näher 🔥' })
+    expect((await newest())!.document).toMatchObject({
+      nextRun: 'Elbow on the table, then again',
+      overrule: { verdict: 'move on', reason: 'the plate was rusty' },
+      notes: 'näher 🔥',
+    })
     await page.context().close()
   })
 })
@@ -178,7 +187,11 @@ describe('nothing is lost', () => {
 
   it('a coupon that waited and was then refused is opened again, and both versions are offered', async () => {
     const id = uuid()
-    await school.lead.ask('PUT', `/api/coupons/${id}`, { baseVersion: 0, why: '', document: aCoupon({ studentId: school.mine.id }) })
+    await school.lead.ask('PUT', `/api/coupons/${id}`, {
+      baseVersion: 0,
+      why: '',
+      document: aCoupon({ studentId: school.mine.id }),
+    })
     const page = await signedIn(browser, 'tobias')
     await page.goto(`${ADDRESS}/bench?coupon=${id}&name=Oriel%20Tamsin`)
     await page.getByRole('heading', { name: 'Oriel Tamsin' }).waitFor()
@@ -188,7 +201,11 @@ describe('nothing is lost', () => {
     await page.getByLabel('Why', { exact: true }).fill('held to the light')
     await page.keyboard.press('Enter')
     await page.getByText('1 kept here').waitFor()
-    await school.lead.ask('PUT', `/api/coupons/${id}`, { baseVersion: 1, why: 'first', document: { ...aCoupon({ studentId: school.mine.id }), notes: 'by Maren' } })
+    await school.lead.ask('PUT', `/api/coupons/${id}`, {
+      baseVersion: 1,
+      why: 'first',
+      document: { ...aCoupon({ studentId: school.mine.id }), notes: 'by Maren' },
+    })
     await page.unroute('**/api/**')
     await page.reload()
     await page.getByRole('button', { name: '1 refused' }).click()
@@ -208,12 +225,20 @@ describe('nothing is lost', () => {
 
   it('two people save the same coupon: both versions are offered, both are kept', async () => {
     const id = uuid()
-    await school.lead.ask('PUT', `/api/coupons/${id}`, { baseVersion: 0, why: '', document: aCoupon({ studentId: school.mine.id }) })
+    await school.lead.ask('PUT', `/api/coupons/${id}`, {
+      baseVersion: 0,
+      why: '',
+      document: aCoupon({ studentId: school.mine.id }),
+    })
     const page = await signedIn(browser, 'tobias')
     await page.goto(`${ADDRESS}/bench?coupon=${id}&name=Oriel%20Tamsin`)
     await page.getByRole('heading', { name: 'Oriel Tamsin' }).waitFor()
     await page.keyboard.press('k')
-    await school.lead.ask('PUT', `/api/coupons/${id}`, { baseVersion: 1, why: 'first', document: { ...aCoupon({ studentId: school.mine.id }), notes: 'by Maren' } })
+    await school.lead.ask('PUT', `/api/coupons/${id}`, {
+      baseVersion: 1,
+      why: 'first',
+      document: { ...aCoupon({ studentId: school.mine.id }), notes: 'by Maren' },
+    })
     await page.keyboard.press('Enter')
     await page.getByLabel('Why', { exact: true }).fill('saw a crack')
     await page.keyboard.press('Enter')
@@ -222,7 +247,9 @@ describe('nothing is lost', () => {
     await page.getByText('Both versions are kept').waitFor()
     expect((await saved(id)).document.notes).toBe('by Maren')
     const { body } = await school.lead.ask<CouponRevision[]>('GET', `/api/coupons/${id}/revisions`)
-    expect(body.some(revision => revision.document.marks.some(mark => isFlaw(mark) && mark.flaw === 'crack'))).toBe(true)
+    expect(body.some(revision => revision.document.marks.some(mark => isFlaw(mark) && mark.flaw === 'crack'))).toBe(
+      true,
+    )
     await page.context().close()
   })
 
@@ -230,7 +257,10 @@ describe('nothing is lost', () => {
     const page = await signedIn(browser, 'tobias')
     const before = (await newest())!
     await page.goto(`${ADDRESS}/record/${school.mine.id}`)
-    await page.getByRole('link', { name: new RegExp(`Coupon of ${before.classDay}`) }).first().click()
+    await page
+      .getByRole('link', { name: new RegExp(`Coupon of ${before.classDay}`) })
+      .first()
+      .click()
     await page.getByText('graded again').waitFor()
     await page.keyboard.press('c')
     await page.keyboard.press('Enter')

@@ -5,7 +5,12 @@ export { openChromium as openBrowser } from '../../bin/tasks/chromium'
 
 /** A page of its own, signed in through the sign-in form. Page errors fail the test that reads `errors`. */
 export async function signedIn(browser: Browser, username: string, options: BrowserContextOptions = {}): Promise<Page> {
-  const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce', colorScheme: 'light', ...options })
+  const context = await browser.newContext({
+    viewport: { width: 1280, height: 800 },
+    reducedMotion: 'reduce',
+    colorScheme: 'light',
+    ...options,
+  })
   const page = await context.newPage()
   page.setDefaultTimeout(15_000)
   const heard: string[] = []
@@ -19,21 +24,31 @@ export async function signedIn(browser: Browser, username: string, options: Brow
   await page.getByLabel('User name').fill(username)
   await page.getByLabel('Password').fill(PASSWORD)
   await page.getByRole('button', { name: 'Sign in' }).click()
-  await page.getByRole('navigation', { name: 'Rooms' }).waitFor().catch(async () => {
-    throw new Error(`${username} did not get in; the page says: ${await page.locator('body').innerText()}\n${heard.join('\n')}`)
-  })
+  await page
+    .getByRole('navigation', { name: 'Rooms' })
+    .waitFor()
+    .catch(async () => {
+      throw new Error(
+        `${username} did not get in; the page says: ${await page.locator('body').innerText()}\n${heard.join('\n')}`,
+      )
+    })
   return page
 }
 
 /** A page signed in, with a section chosen: whatever the browser last taught. */
-export async function teaching(browser: Browser, username: string, sectionId: string, options: BrowserContextOptions = {}): Promise<Page> {
+export async function teaching(
+  browser: Browser,
+  username: string,
+  sectionId: string,
+  options: BrowserContextOptions = {},
+): Promise<Page> {
   const page = await signedIn(browser, username, options)
   await page.evaluate(id => localStorage.setItem('fusilis.section', id), sectionId)
   return page
 }
 
 /** Presses keys one by one and counts them: how long a piece of work is in hand movements. */
-export function countingKeys(page: Page): { press: (...keys: string[]) => Promise<void>, count: () => number } {
+export function countingKeys(page: Page): { press: (...keys: string[]) => Promise<void>; count: () => number } {
   let presses = 0
   return {
     press: async (...keys) => {
@@ -46,7 +61,10 @@ export function countingKeys(page: Page): { press: (...keys: string[]) => Promis
   }
 }
 
-/** Chooses from a list that opens over the page. On a busy machine a click can land while the list is still opening: then it is opened once more. */
+/**
+ * Chooses from a list that opens over the page. On a busy machine a click can land while the list is still opening:
+ * then it is opened once more.
+ */
 export async function choose(page: Page, list: Locator, option: string): Promise<void> {
   for (let attempt = 1; ; attempt++) {
     await list.click()

@@ -19,9 +19,16 @@ beforeAll(async () => {
   const { student, ...own } = await addClass(school, 'Evening W, criteria', 'Jonas Merrow')
   section = own.section
   const pipe = aJoint()
-  const marks = [aFlaw({ id: 'deep', beadId: 'p4-right', side: 'both', sizeMm: inches(3 / 64) }), newReading('r', 'height', { beadId: 'p4-right', atMm: 50 }, inches(1 / 16))]
+  const marks = [
+    aFlaw({ id: 'deep', beadId: 'p4-right', side: 'both', sizeMm: inches(3 / 64) }),
+    newReading('r', 'height', { beadId: 'p4-right', atMm: 50 }, inches(1 / 16)),
+  ]
   couponId = uuid()
-  await school.lead.ask('PUT', `/api/coupons/${couponId}`, { baseVersion: 0, why: '', document: { ...marks.reduce(putMark, pipe), studentId: student.id } })
+  await school.lead.ask('PUT', `/api/coupons/${couponId}`, {
+    baseVersion: 0,
+    why: '',
+    document: { ...marks.reduce(putMark, pipe), studentId: student.id },
+  })
 })
 afterAll(() => browser?.close())
 
@@ -33,7 +40,12 @@ it('a coupon is held against several codes at once, and a failing line leads to 
   const dialog = page.getByRole('dialog')
   const test = dialog.getByRole('region', { name: 'Structural plate, welder test' })
   await test.getByText('fails', { exact: true }).first().waitFor()
-  expect(await test.getByRole('row', { name: /Undercut, deepest/ }).getByRole('cell').allInnerTexts()).toEqual(['3/64 in', '1/32 in', '2020 6.10.1 (2015 4.9.1)', 'fails: show'])
+  expect(
+    await test
+      .getByRole('row', { name: /Undercut, deepest/ })
+      .getByRole('cell')
+      .allInnerTexts(),
+  ).toEqual(['3/64 in', '1/32 in', '2020 6.10.1 (2015 4.9.1)', 'fails: show'])
   expect(await test.getByRole('row', { name: /^Reinforcement/ }).innerText()).toContain('passes')
   await dialog.locator('.v-select').click()
   await page.getByRole('option', { name: 'Structural plate, production (static)' }).click()
@@ -58,9 +70,15 @@ it('a lead copies a shipped set and edits it with the book at hand; it takes the
   await page.getByText('Say why: it is kept with the version').waitFor()
   await page.getByLabel('Why').fill('2025 edition at hand')
   await page.getByRole('button', { name: 'Save the set' }).click()
-  await page.getByRole('region', { name: 'Welder test, our book' }).getByText(/version 1 by Maren Holt: 2025 edition at hand/).waitFor()
+  await page
+    .getByRole('region', { name: 'Welder test, our book' })
+    .getByText(/version 1 by Maren Holt: 2025 edition at hand/)
+    .waitFor()
   await page.getByText('1/16 in (1.5 mm)').waitFor()
-  await page.getByRole('button', { name: /^Structural plate, welder test/ }).getByText('superseded here').waitFor()
+  await page
+    .getByRole('button', { name: /^Structural plate, welder test/ })
+    .getByText('superseded here')
+    .waitFor()
 
   await page.goto(`${ADDRESS}/bench?coupon=${couponId}&name=Jonas%20Merrow`)
   await page.getByRole('heading', { name: 'Jonas Merrow' }).waitFor()
@@ -68,7 +86,12 @@ it('a lead copies a shipped set and edits it with the book at hand; it takes the
   await page.getByRole('dialog').locator('.v-select').click()
   await page.getByRole('option', { name: 'Welder test, our book' }).click()
   await page.keyboard.press('Escape')
-  expect(await page.getByRole('region', { name: 'Welder test, our book' }).getByRole('row', { name: /Undercut, deepest/ }).innerText()).toContain('passes')
+  expect(
+    await page
+      .getByRole('region', { name: 'Welder test, our book' })
+      .getByRole('row', { name: /Undercut, deepest/ })
+      .innerText(),
+  ).toContain('passes')
   await page.context().close()
 })
 

@@ -49,7 +49,14 @@ describe('sections', () => {
 
 describe('students', () => {
   it('are moved to archive and keep their record', async () => {
-    const { body } = await school.lead.ask<{ id: string }>('POST', '/api/students', { name: 'Silas Drum', hand: 'left', sectionId: school.section.id, startDate: '2026-09-01', booth: 8, active: true })
+    const { body } = await school.lead.ask<{ id: string }>('POST', '/api/students', {
+      name: 'Silas Drum',
+      hand: 'left',
+      sectionId: school.section.id,
+      startDate: '2026-09-01',
+      booth: 8,
+      active: true,
+    })
     const page = await house()
     await button(page, 'Change Silas Drum').click()
     await page.getByLabel('Still here').uncheck()
@@ -128,7 +135,11 @@ describe('a session', () => {
 describe('a record', () => {
   it('is filtered by position and verdict, and says when nothing is left', async () => {
     for (const position of ['1G', '2G'] as const)
-      await school.lead.ask('PUT', `/api/coupons/${uuid()}`, { baseVersion: 0, why: '', document: aCoupon({ studentId: school.other.id, ticket: { position, rung: `${position} pad of Pavo` } }) })
+      await school.lead.ask('PUT', `/api/coupons/${uuid()}`, {
+        baseVersion: 0,
+        why: '',
+        document: aCoupon({ studentId: school.other.id, ticket: { position, rung: `${position} pad of Pavo` } }),
+      })
     const page = await signedIn(browser, 'tobias')
     await page.goto(`${ADDRESS}/record/${school.other.id}`)
     await page.getByText('1G pad of Pavo').first().waitFor()
@@ -143,18 +154,37 @@ describe('a record', () => {
   })
 
   it('shows no bare percentage on few tries', async () => {
-    const { body: student } = await school.lead.ask<{ id: string }>('POST', '/api/students', { name: 'Few Tries', hand: 'right', sectionId: school.section.id, startDate: '2026-09-01', booth: null, active: true })
-    await school.lead.ask('PUT', `/api/coupons/${uuid()}`, { baseVersion: 0, why: '', document: aCoupon({ studentId: student.id, beadCount: 3 }) })
+    const { body: student } = await school.lead.ask<{ id: string }>('POST', '/api/students', {
+      name: 'Few Tries',
+      hand: 'right',
+      sectionId: school.section.id,
+      startDate: '2026-09-01',
+      booth: null,
+      active: true,
+    })
+    await school.lead.ask('PUT', `/api/coupons/${uuid()}`, {
+      baseVersion: 0,
+      why: '',
+      document: aCoupon({ studentId: student.id, beadCount: 3 }),
+    })
     const page = await signedIn(browser, 'tobias')
     await page.goto(`${ADDRESS}/record/${student.id}`)
-    const cell = page.getByRole('row', { name: /1G flat/ }).getByRole('cell').first()
+    const cell = page
+      .getByRole('row', { name: /1G flat/ })
+      .getByRole('cell')
+      .first()
     expect(await cell.innerText()).toMatch(/^3 of 3 · 29–100 %$/)
     await page.context().close()
   })
 
   it('a coupon graded again shows the versions before', async () => {
     const id = uuid()
-    const save = (baseVersion: number, notes: string, why: string) => school.lead.ask('PUT', `/api/coupons/${id}`, { baseVersion, why, document: { ...aCoupon({ studentId: school.other.id }), notes } })
+    const save = (baseVersion: number, notes: string, why: string) =>
+      school.lead.ask('PUT', `/api/coupons/${id}`, {
+        baseVersion,
+        why,
+        document: { ...aCoupon({ studentId: school.other.id }), notes },
+      })
     await save(0, 'first', '')
     await save(1, 'second', 'brushed and looked again')
     const page = await signedIn(browser, 'tobias')

@@ -57,7 +57,7 @@ describe('the bead stack', () => {
       await aim(bead).focus()
       for (let n = 0; n < 7 && !warned; n++) {
         await page.keyboard.press('Shift+ArrowRight')
-        warned = await page.getByText('leaves a slot too narrow for the rod').count() > 0
+        warned = (await page.getByText('leaves a slot too narrow for the rod').count()) > 0
       }
       if (!warned) await page.getByRole('button', { name: 'Back to the plan' }).click()
     }
@@ -70,8 +70,7 @@ describe('the bead stack', () => {
     await open('joint=T+fillet')
     expect(await figure('Beads')).toBe('6: 1 + 2 + 3')
     expect(await figure('Legs')).toBe('1/2 in, 1/2 in')
-    await open('joint=V%2C+open+root&plate=6mm&land=7mm')
-      .catch(() => null)
+    await open('joint=V%2C+open+root&plate=6mm&land=7mm').catch(() => null)
     await page.getByText('The land is thinner than the plate').waitFor()
   })
 })
@@ -81,7 +80,11 @@ describe('the fit-up', () => {
     await open('joint=V%2C+open+root&gap=3.175mm&land=2.4mm&angle=60')
     const fitUp = page.getByRole('region', { name: 'Fit-up' })
     await fitUp.getByText('Nothing off').waitFor()
-    await choose(page, fitUp.locator('.v-select', { has: page.getByRole('combobox', { name: 'Gauged' }) }), 'after tack 1')
+    await choose(
+      page,
+      fitUp.locator('.v-select', { has: page.getByRole('combobox', { name: 'Gauged' }) }),
+      'after tack 1',
+    )
     await fitUp.getByLabel('Right, tack 1').fill('3/32')
     await fitUp.getByText('1/32 in tight at the right end after tack 1.').waitFor()
     await fitUp.getByText('Wedge it before tack 2.').waitFor()

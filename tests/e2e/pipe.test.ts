@@ -20,12 +20,18 @@ beforeAll(async () => {
   ;({ section, student } = await addClass(school, 'Evening U, pipe', 'Mirela Stroud'))
   // Her last coupon was a 6G pipe of five passes: the next one opens alike.
   const four = aJoint()
-  const document = { ...layOutAgain(four, { passes: addPass(four.passes!, 'p2') }, DEFAULT_HOUSE_RULES), studentId: student.id }
+  const document = {
+    ...layOutAgain(four, { passes: addPass(four.passes!, 'p2') }, DEFAULT_HOUSE_RULES),
+    studentId: student.id,
+  }
   await school.lead.ask('PUT', `/api/coupons/${uuid()}`, { baseVersion: 0, why: '', document })
 })
 afterAll(() => browser?.close())
 
-const newest = async () => (await school.lead.ask<CouponPage>('GET', `/api/students/${student.id}/coupons`)).body.coupons.toSorted((a, b) => b.savedAt.localeCompare(a.savedAt))[0]!.document
+const newest = async () =>
+  (await school.lead.ask<CouponPage>('GET', `/api/students/${student.id}/coupons`)).body.coupons.toSorted((a, b) =>
+    b.savedAt.localeCompare(a.savedAt),
+  )[0]!.document
 
 async function bench(options = {}): Promise<Page> {
   const page = await teaching(browser, 'tobias', section.id, options)
@@ -35,7 +41,10 @@ async function bench(options = {}): Promise<Page> {
   return page
 }
 const choose = async (page: Page, label: string, option: string) => {
-  await page.locator('.v-select, .v-combobox', { has: page.getByRole('combobox', { name: label, exact: true }) }).first().click()
+  await page
+    .locator('.v-select, .v-combobox', { has: page.getByRole('combobox', { name: label, exact: true }) })
+    .first()
+    .click()
   await page.getByRole('option', { name: option, exact: true }).click()
 }
 
@@ -48,7 +57,21 @@ describe('a pipe on the bench', () => {
     await press('n')
     await page.getByText('5 passes, travel up').waitFor()
     // The cursor stands on the root pass, in the middle of its right half. Down: the root side.
-    await press('ArrowDown', 'f', 'ArrowUp', 'ArrowUp', 'r', '2', 'ArrowUp', 'g', 'ArrowUp', 'ArrowUp', 'Shift+ArrowRight', 'u', '1')
+    await press(
+      'ArrowDown',
+      'f',
+      'ArrowUp',
+      'ArrowUp',
+      'r',
+      '2',
+      'ArrowUp',
+      'g',
+      'ArrowUp',
+      'ArrowUp',
+      'Shift+ArrowRight',
+      'u',
+      '1',
+    )
     await press('Enter')
     await page.getByText('Mirela Stroud: saved').waitFor()
     expect(count()).toBeLessThanOrEqual(30)
@@ -56,9 +79,13 @@ describe('a pipe on the bench', () => {
     const document = await newest()
     expect(document.passes!.map(pass => pass.role)).toEqual(['root', 'hot', 'fill', 'cap', 'cap'])
     expect(document.marks.filter(isFlaw).map(mark => [mark.flaw, mark.beadId, mark.severity])).toEqual([
-      ['incomplete penetration', 'root-side', 2], ['slag', 'p5-right', 2], ['undercut', 'p4-right', 1],
+      ['incomplete penetration', 'root-side', 2],
+      ['slag', 'p5-right', 2],
+      ['undercut', 'p4-right', 1],
     ])
-    expect(document.marks.filter(isTry).filter(mark => mark.degree !== 'sound')).toMatchObject([{ kind: 'restart', degree: 'workable' }])
+    expect(document.marks.filter(isTry).filter(mark => mark.degree !== 'sound')).toMatchObject([
+      { kind: 'restart', degree: 'workable' },
+    ])
     await page.context().close()
   })
 
@@ -69,7 +96,9 @@ describe('a pipe on the bench', () => {
     await page.keyboard.press('p')
     const marks = page.locator('details.marks')
     await marks.locator('summary').click()
-    expect(await marks.getByRole('button').first().innerText()).toBe('pass 2, hot, left half, porosity at 186° (6), 3 7/8 in, 1/16 in across')
+    expect(await marks.getByRole('button').first().innerText()).toBe(
+      'pass 2, hot, left half, porosity at 186° (6), 3 7/8 in, 1/16 in across',
+    )
     await page.keyboard.press('0')
     await page.getByRole('button', { name: 'all passes' }).and(page.locator('[aria-pressed="true"]')).waitFor()
     expect(await page.locator('svg text.number').allTextContents()).toEqual(['root', '1', '2', '3', '4', '5'])
@@ -108,13 +137,15 @@ describe('a pipe on the bench', () => {
     await page.getByText('Mirela Stroud: saved').waitFor()
     expect((await newest()).passes![0]).toMatchObject({ process: 'GTAW', classification: 'ER70S-2', polarity: 'DCEN' })
     const { body } = await school.lead.ask<StudentRecord>('GET', `/api/students/${student.id}/record`)
-    expect(new Set(body.evidence.filter(row => row.work === 'pipe').map(row => row.rodFamily))).toEqual(new Set(['cellulosic', 'GTAW wire', 'low hydrogen']))
+    expect(new Set(body.evidence.filter(row => row.work === 'pipe').map(row => row.rodFamily))).toEqual(
+      new Set(['cellulosic', 'GTAW wire', 'low hydrogen']),
+    )
     await page.context().close()
   })
 
   it('keeps a fit-up, says what is off, and proposes the next pre-set', async () => {
     const page = await bench()
-    await page.keyboard.press('\'')
+    await page.keyboard.press("'")
     const dialog = page.getByRole('dialog')
     await choose(page, 'Gauged', 'welded')
     await dialog.getByLabel('Right, tack 1').fill('3/32')
@@ -129,7 +160,7 @@ describe('a pipe on the bench', () => {
     await page.keyboard.press('Enter')
     await page.getByText('Mirela Stroud: saved').waitFor()
     expect((await newest()).fitUp).toMatchObject({ leftDegrees: 2, tacks: [{ feathered: false }] })
-    await page.keyboard.press('\'')
+    await page.keyboard.press("'")
     expect(await page.getByRole('dialog').getByLabel('Pre-set').inputValue()).toBe('5')
     await page.context().close()
   })
@@ -151,12 +182,15 @@ describe('another piece', () => {
     await dialog.getByRole('button', { name: 'Set the ticket' }).click()
     await page.getByText('3 passes, travel left to right').waitFor()
     await page.keyboard.press('w')
-    // The first field takes the focus a moment after it is drawn; what is typed into another before that would land in it.
+    // The first field takes the focus a moment after it is drawn; what is typed into another before that would land
+    // in it.
     await page.locator('.v-field--focused', { hasText: 'Upper leg here' }).waitFor()
     await dialog.getByLabel('Upper leg here').fill('7/32')
     await dialog.getByLabel('Lower leg here').fill('1/4')
     await dialog.getByLabel('Lower leg here').press('Enter')
-    await expect.poll(() => page.locator('body').innerText(), { timeout: 10_000 }).toContain('Upper leg 7/32 in, wants 1/4 in or more')
+    await expect
+      .poll(() => page.locator('body').innerText(), { timeout: 10_000 })
+      .toContain('Upper leg 7/32 in, wants 1/4 in or more')
     await page.keyboard.press('Enter')
     await page.getByText('Mirela Stroud: saved').waitFor()
     expect((await newest()).piece).toMatchObject({ kind: 'T', sides: 1 })

@@ -24,18 +24,27 @@ beforeAll(async () => {
   for (const [n, poor] of [2, 0, 0, 0].entries()) {
     const pad: CouponDocument = { ...aCoupon({ studentId: student }), classDay: dayBefore(9 - 2 * n) }
     let left = poor
-    const document = { ...pad, marks: pad.marks.map(mark => (mark.kind === 'restart' && left-- > 0 ? { ...(setDegree(mark, 3) as TryMark), fault: 'high' } : mark)) }
+    const document = {
+      ...pad,
+      marks: pad.marks.map(mark =>
+        mark.kind === 'restart' && left-- > 0 ? { ...(setDegree(mark, 3) as TryMark), fault: 'high' } : mark,
+      ),
+    }
     await school.instructor.ask('PUT', `/api/coupons/${uuid()}`, { baseVersion: 0, why: '', document })
   }
 })
 afterAll(() => browser.close())
-const progress = async () => (await school.instructor.ask<StudentProgress>('GET', `/api/students/${student}/progress`)).body
+const progress = async () =>
+  (await school.instructor.ask<StudentProgress>('GET', `/api/students/${student}/progress`)).body
 
 describe('the Board', () => {
   it('shows who is ready; signing off in turn asks nothing, early asks why', async () => {
     const page = await teaching(browser, 'tobias', section)
     await page.goto(`${ADDRESS}/board`)
-    await page.getByRole('region', { name: 'Ready to move up' }).getByRole('button', { name: 'Wanda Quill flat pad' }).click()
+    await page
+      .getByRole('region', { name: 'Ready to move up' })
+      .getByRole('button', { name: 'Wanda Quill flat pad' })
+      .click()
     await page.getByRole('dialog').getByText('3 of 3 good in a row').waitFor()
     await page.getByRole('dialog').getByText('What the rule lets through').click()
     await page.getByText(/steadily at 50 % meets it within 8 coupons \d+ times in 100/).waitFor()
@@ -49,7 +58,10 @@ describe('the Board', () => {
     await page.keyboard.press('Enter')
     await page.getByRole('button', { name: /^Wanda Quill, horizontal pad: signed off/ }).click()
     await page.getByText(/Signed off early by tobias/).waitFor()
-    expect((await progress()).signOffs.map(row => [row.rungId, row.outOfTurn])).toEqual([['flat-pad', null], ['horizontal-pad', 'early']])
+    expect((await progress()).signOffs.map(row => [row.rungId, row.outOfTurn])).toEqual([
+      ['flat-pad', null],
+      ['horizontal-pad', 'early'],
+    ])
     await page.context().close()
   })
 })
@@ -82,9 +94,15 @@ describe('the report', () => {
   it('is a table, a spreadsheet and a PDF', async () => {
     const page = await teaching(browser, 'tobias', section, { acceptDownloads: true })
     await page.goto(`${ADDRESS}/report`)
-    await page.getByRole('row', { name: /Wanda Quill/ }).getByText('4 coupons').waitFor()
+    await page
+      .getByRole('row', { name: /Wanda Quill/ })
+      .getByText('4 coupons')
+      .waitFor()
     const fetched = async (button: string) => {
-      const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: button, exact: true }).click()])
+      const [download] = await Promise.all([
+        page.waitForEvent('download'),
+        page.getByRole('button', { name: button, exact: true }).click(),
+      ])
       return { name: download.suggestedFilename(), bytes: await readFile(await download.path()) }
     }
     const csv = await fetched('Spreadsheet')
@@ -108,7 +126,10 @@ describe('the ladder', () => {
     await page.getByRole('button', { name: 'Add a rung' }).click()
     await page.getByLabel('Name, as on the ticket').fill('flat pad, weave')
     await page.reload()
-    await page.getByRole('button', { name: /flat pad, weave/ }).first().waitFor()
+    await page
+      .getByRole('button', { name: /flat pad, weave/ })
+      .first()
+      .waitFor()
     await page.getByLabel('Why').fill('weaves are wanted here')
     await page.getByRole('button', { name: 'Save the ladder' }).click()
     await page.getByText('by Maren Holt: weaves are wanted here').waitFor()
@@ -125,14 +146,22 @@ describe('the ladder', () => {
     await items.first().waitFor()
     const at = 3
     const [from, to] = [items.nth(at).locator('.handle'), items.nth(at + 1)]
-    const name = (await items.nth(at).locator('b').innerText())
+    const name = await items.nth(at).locator('b').innerText()
     const [a, b] = [(await from.boundingBox())!, (await to.boundingBox())!]
     await page.mouse.move(a.x + 10, a.y + 10)
     await page.mouse.down()
     await page.mouse.move(a.x + 10, b.y + b.height * 0.6, { steps: 8 })
     await page.mouse.move(a.x + 10, b.y + b.height * 0.9, { steps: 4 })
     await page.mouse.up()
-    await expect.poll(async () => await items.nth(at + 1).locator('b').innerText()).toBe(name)
+    await expect
+      .poll(
+        async () =>
+          await items
+            .nth(at + 1)
+            .locator('b')
+            .innerText(),
+      )
+      .toBe(name)
     await page.getByRole('button', { name: 'Leave it' }).click()
     await expect.poll(async () => await items.nth(at).locator('b').innerText()).toBe(name)
     await page.context().close()

@@ -51,8 +51,14 @@ describe('the reading room', () => {
     await tablet.keyboard.press('Enter')
 
     const second = BEAD_CARDS[1]!
-    await causes(tablet).getByRole('button', { name: 'Nothing wrong' }).or(causes(tablet).getByRole('button').first()).first().waitFor()
-    const wrong = (await causes(tablet).getByRole('button').allInnerTexts()).findIndex(text => !text.includes(nameOfCard(second)))
+    await causes(tablet)
+      .getByRole('button', { name: 'Nothing wrong' })
+      .or(causes(tablet).getByRole('button').first())
+      .first()
+      .waitFor()
+    const wrong = (await causes(tablet).getByRole('button').allInnerTexts()).findIndex(
+      text => !text.includes(nameOfCard(second)),
+    )
     await tablet.keyboard.press(String(wrong + 1))
     await tablet.keyboard.press('1')
     await told.getByText('Not this time: it comes back soon').waitFor()
@@ -62,7 +68,10 @@ describe('the reading room', () => {
     await tablet.context().close()
 
     const answers = (await school.instructor.ask<BeadAnswer[]>('GET', `/api/students/${student}/practice`)).body
-    expect(answers.map(({ card, cause }) => [card, cause === card])).toEqual([[first, true], [second, false]])
+    expect(answers.map(({ card, cause }) => [card, cause === card])).toEqual([
+      [first, true],
+      [second, false],
+    ])
     const page = await signedIn(browser, 'tobias')
     await page.goto(`${ADDRESS}/record/${student}`)
     await page.getByRole('heading', { name: 'Corin Vale' }).waitFor()

@@ -75,7 +75,11 @@ describe('the tablet that goes round', () => {
 
 it('a second instructor reads blind, and House shows how the two agree', async () => {
   const couponId = uuid()
-  await school.instructor.ask('PUT', `/api/coupons/${couponId}`, { baseVersion: 0, why: '', document: { ...exampleRead(DEFAULT_HOUSE_RULES), studentId: student, classDay: today } })
+  await school.instructor.ask('PUT', `/api/coupons/${couponId}`, {
+    baseVersion: 0,
+    why: '',
+    document: { ...exampleRead(DEFAULT_HOUSE_RULES), studentId: student, classDay: today },
+  })
   const page = await signedIn(browser, 'maren')
   await page.goto(`${ADDRESS}/second-reading?coupon=${couponId}`)
   await page.getByText('0 marked').waitFor()

@@ -19,18 +19,28 @@ beforeAll(async () => {
   school = await foundTestSchool()
   const random = seededRandom(4)
   for (let n = 0; n < 8; n++)
-    await school.lead.ask('PUT', `/api/coupons/${uuid()}`, { baseVersion: 0, why: '', document: weldCoupon(aCoupon({ studentId: school.mine.id }), drawLearner(random, null), n, random) })
+    await school.lead.ask('PUT', `/api/coupons/${uuid()}`, {
+      baseVersion: 0,
+      why: '',
+      document: weldCoupon(aCoupon({ studentId: school.mine.id }), drawLearner(random, null), n, random),
+    })
   const document = { ...passedExample(school.mine.id), couponId: uuid() }
   expect((await school.lead.ask('PUT', `/api/tests/${passedTest}`, { baseVersion: 0, document })).status).toBe(200)
   browser = await openBrowser()
 })
 afterAll(() => browser?.close())
 
-interface Violation { id: string, impact: string, nodes: { html: string }[] }
+interface Violation {
+  id: string
+  impact: string
+  nodes: { html: string }[]
+}
 
 /** In the page: axe's own run over the whole document. */
 async function runAxe(): Promise<Violation[]> {
-  const { axe } = window as unknown as { axe: { run: (root: unknown, options: object) => Promise<{ violations: Violation[] }> } }
+  const { axe } = window as unknown as {
+    axe: { run: (root: unknown, options: object) => Promise<{ violations: Violation[] }> }
+  }
   const result = await axe.run(window.document, { resultTypes: ['violations'] })
   return result.violations
 }
@@ -54,27 +64,48 @@ function pastTheEdge(): string[] {
 async function serious(page: Page): Promise<string[]> {
   await page.evaluate(AXE)
   const violations = await page.evaluate(runAxe)
-  return violations.filter(row => row.impact === 'serious' || row.impact === 'critical').map(row => `${row.id}: ${row.nodes[0]?.html}`)
+  return violations
+    .filter(row => row.impact === 'serious' || row.impact === 'critical')
+    .map(row => `${row.id}: ${row.nodes[0]?.html}`)
 }
 
 const PAGES: readonly (readonly [name: string, path: () => string, heading: string])[] = [
-  ['the floor', () => '/', 'Evening T'], ['the bench', () => `/bench?student=${school.mine.id}`, 'Oriel Tamsin'],
-  ['a record', () => `/record/${school.mine.id}`, 'Coupons'], ['the records', () => '/record', 'Whose record?'], ['the house', () => '/house', 'Accounts'], ['the house rules', () => '/house/rules', 'Example coupon'],
-  ['a settings card', () => '/set-up?position=4G+overhead&joint=T', 'Watch'], ['the pad planner', () => '/set-up/pad', 'Set-up'], ['the stopwatch', () => '/set-up/clock', 'Set-up'],
-  ['the drill', () => '/set-up/drill', 'Set-up'], ['rods and polarity', () => '/set-up/rods', 'Polarity'], ['a sheet of arithmetic', () => '/set-up/arithmetic?sheet=fillet', 'Fillet size and weight'],
-  ['the Board', () => '/board', 'Board'], ['the way to a test', () => `/record/${school.mine.id}/progress`, 'Oriel Tamsin'], ['a student’s tests', () => `/record/${school.mine.id}/tests`, 'How it stands'], ['the ladder', () => '/house/ladder', 'House'],
-  ['the test bay', () => '/test-bay', 'To do'], ['a test', () => `/test-bay/${passedTest}`, 'Qualifies'], ['planning a test', () => `/test-bay/plan?student=${school.mine.id}`, 'Would qualify'], ['continuity', () => '/test-bay/continuity', 'Stands'],
-  ['tests in figures', () => '/test-bay/cohort', 'Passed the first time'], ['code books', () => '/house/codes', 'AWS D1.1'],
+  ['the floor', () => '/', 'Evening T'],
+  ['the bench', () => `/bench?student=${school.mine.id}`, 'Oriel Tamsin'],
+  ['a record', () => `/record/${school.mine.id}`, 'Coupons'],
+  ['the records', () => '/record', 'Whose record?'],
+  ['the house', () => '/house', 'Accounts'],
+  ['the house rules', () => '/house/rules', 'Example coupon'],
+  ['a settings card', () => '/set-up?position=4G+overhead&joint=T', 'Watch'],
+  ['the pad planner', () => '/set-up/pad', 'Set-up'],
+  ['the stopwatch', () => '/set-up/clock', 'Set-up'],
+  ['the drill', () => '/set-up/drill', 'Set-up'],
+  ['rods and polarity', () => '/set-up/rods', 'Polarity'],
+  ['a sheet of arithmetic', () => '/set-up/arithmetic?sheet=fillet', 'Fillet size and weight'],
+  ['the Board', () => '/board', 'Board'],
+  ['the way to a test', () => `/record/${school.mine.id}/progress`, 'Oriel Tamsin'],
+  ['a student’s tests', () => `/record/${school.mine.id}/tests`, 'How it stands'],
+  ['the ladder', () => '/house/ladder', 'House'],
+  ['the test bay', () => '/test-bay', 'To do'],
+  ['a test', () => `/test-bay/${passedTest}`, 'Qualifies'],
+  ['planning a test', () => `/test-bay/plan?student=${school.mine.id}`, 'Would qualify'],
+  ['continuity', () => '/test-bay/continuity', 'Stands'],
+  ['tests in figures', () => '/test-bay/cohort', 'Passed the first time'],
+  ['code books', () => '/house/codes', 'AWS D1.1'],
 ]
 
-describe.each(['light', 'dark'] as const)('in the %s theme', (colorScheme) => {
+describe.each(['light', 'dark'] as const)('in the %s theme', colorScheme => {
   it.each(PAGES)('axe finds nothing serious on %s, and nothing of it lies past the edge', async (_, path, heading) => {
     const page = await signedIn(browser, 'maren', { colorScheme })
     await page.goto(`${ADDRESS}${path()}`)
     await page.getByRole('heading', { name: heading }).first().waitFor()
     await page.waitForTimeout(400)
     expect(await serious(page)).toEqual([])
-    for (const [width, height] of [[1280, 800], [820, 1180], ...(/^\/(house|set-up)/.test(path()) ? [] : [[390, 844]])] as const) {
+    for (const [width, height] of [
+      [1280, 800],
+      [820, 1180],
+      ...(/^\/(house|set-up)/.test(path()) ? [] : [[390, 844]]),
+    ] as const) {
       await page.setViewportSize({ width, height })
       await page.waitForTimeout(150)
       await expect.poll(() => page.evaluate(pastTheEdge), { message: `at ${width} wide`, timeout: 5000 }).toEqual([])
@@ -108,13 +139,20 @@ describe('a student', () => {
       await page.getByRole('heading', { name: 'Oriel Tamsin' }).waitFor()
       expect(new URL(page.url()).pathname).toBe(`/record/${school.mine.id}`)
     }
-    expect(await page.getByRole('navigation', { name: 'Rooms' }).getByRole('link').allInnerTexts()).toEqual(['Record', 'Read', 'Practice'])
+    expect(await page.getByRole('navigation', { name: 'Rooms' }).getByRole('link').allInnerTexts()).toEqual([
+      'Record',
+      'Read',
+      'Practice',
+    ])
     await page.context().close()
   })
 })
 
 describe('a roster from a file', () => {
-  const choose = async (page: Page, text: string) => page.getByLabel(/CSV file/).setInputFiles({ name: 'roster.csv', mimeType: 'text/csv', buffer: Buffer.from(text, 'latin1') })
+  const choose = async (page: Page, text: string) =>
+    page
+      .getByLabel(/CSV file/)
+      .setInputFiles({ name: 'roster.csv', mimeType: 'text/csv', buffer: Buffer.from(text, 'latin1') })
 
   it('shows what is wrong by line and imports nobody; mended, it imports everybody, Latin-1 or not', async () => {
     const page = await signedIn(browser, 'maren')

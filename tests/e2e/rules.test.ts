@@ -18,7 +18,8 @@ beforeAll(async () => {
 afterAll(() => browser?.close())
 
 const newest = async () => (await school.lead.ask<RulesVersion[]>('GET', '/api/house-rules')).body.at(-1)!
-const saveBeside = async (rules: unknown) => school.lead.ask('POST', '/api/house-rules', { baseVersion: (await newest()).version, why: 'from beside', rules })
+const saveBeside = async (rules: unknown) =>
+  school.lead.ask('POST', '/api/house-rules', { baseVersion: (await newest()).version, why: 'from beside', rules })
 const open = async (on = page) => {
   await on.goto(`${ADDRESS}/house/rules`)
   await on.getByRole('heading', { name: 'Example coupon' }).waitFor()
@@ -47,7 +48,10 @@ describe('house rules', () => {
     await page.getByLabel('Why', { exact: true }).fill('every restart counts')
     await page.getByRole('button', { name: 'Bring into force' }).click()
     await page.getByText('is in force. Coupons read before keep').waitFor()
-    expect(await newest()).toMatchObject({ rules: { pass: { restarts: 1 } }, saved: { why: 'every restart counts', by: 'Maren Holt' } })
+    expect(await newest()).toMatchObject({
+      rules: { pass: { restarts: 1 } },
+      saved: { why: 'every restart counts', by: 'Maren Holt' },
+    })
     await group('Departures')
     await page.getByText('default 80 %').waitFor()
   })
@@ -81,12 +85,18 @@ describe('house rules', () => {
 
   it('are exported and imported as JSON; a wrong file takes nothing', async () => {
     await open()
-    const chosen = (name: string, text: string) => page.getByLabel('File of house rules').setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) })
+    const chosen = (name: string, text: string) =>
+      page
+        .getByLabel('File of house rules')
+        .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) })
     await chosen('wrong.json', writeRulesFile(writeRule(DEFAULT_HOUSE_RULES, 'overlap', { low: 0.3, high: 7 })))
     await page.getByText('Overlap on the last bead: from 10 % to 80 %').waitFor()
     await chosen('ours.json', writeRulesFile(writeRule(DEFAULT_HOUSE_RULES, 'goodInARow', 5)))
     await page.getByText('ours.json is on the table').waitFor()
-    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Export' }).click()])
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Export' }).click(),
+    ])
     expect(download.suggestedFilename()).toBe('house-rules.json')
     await page.getByRole('button', { name: 'Throw the changes away' }).click()
   })

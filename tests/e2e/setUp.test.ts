@@ -20,7 +20,10 @@ const visit = async (path: string, heading = 'Set-up') => {
   await page.getByRole('heading', { name: heading, exact: true }).waitFor()
 }
 const pick = async (label: string, option: string) => {
-  await page.locator('.v-select', { has: page.getByRole('combobox', { name: label }) }).first().click()
+  await page
+    .locator('.v-select', { has: page.getByRole('combobox', { name: label }) })
+    .first()
+    .click()
   await page.getByRole('option', { name: option, exact: true }).click()
 }
 
@@ -61,7 +64,10 @@ describe('the settings card', () => {
     await page.getByRole('button', { name: 'Cards for booths' }).click()
     await page.getByLabel('Everyone in Evening T').check()
     await page.getByRole('button', { name: /PDF, \d+ cards/ }).waitFor()
-    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: /PDF, / }).click()])
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: /PDF, / }).click(),
+    ])
     const pdf = readFileSync(await download.path(), 'latin1')
     expect(pdf.startsWith('%PDF')).toBe(true)
     const cards = await page.locator('.paper').count()
@@ -89,7 +95,12 @@ describe('the pad planner', () => {
     const before = Number(await beads())
     await page.getByRole('slider', { name: 'Overlap' }).fill('70')
     expect(Number(await beads())).toBeGreaterThan(before)
-    expect(await page.getByRole('img', { name: /Plan and section/ }).locator('.cut').count()).toBe(Number(await beads()))
+    expect(
+      await page
+        .getByRole('img', { name: /Plan and section/ })
+        .locator('.cut')
+        .count(),
+    ).toBe(Number(await beads()))
     await page.getByLabel('Overlap').first().fill('200')
     await page.getByText('From 0 to 80 %').waitFor()
     await page.getByLabel('Current').first().fill('0')

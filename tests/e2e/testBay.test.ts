@@ -62,7 +62,12 @@ describe('a plate test in 3G and 4G', () => {
     await page.getByText('Odo Brant, right hand').waitFor()
     const would = page.getByRole('region', { name: 'What they would qualify' })
     await would.getByText('Thickness: 1/8 to 3/4 in').waitFor()
-    expect(await would.getByRole('table').evaluate(table => table.parentElement!.scrollWidth - table.parentElement!.clientWidth), 'its table fits').toBe(0)
+    expect(
+      await would
+        .getByRole('table')
+        .evaluate(table => table.parentElement!.scrollWidth - table.parentElement!.clientWidth),
+      'its table fits',
+    ).toBe(0)
     await press('Enter')
     await step(page, /^Stamp the piece/)
 
@@ -85,13 +90,27 @@ describe('a plate test in 3G and 4G', () => {
       }
     }
     expect(count()).toBeLessThan(120)
-    expect((await bay()).filter(test => pieces.includes(test.id)).map(test => [test.state, test.position]).sort()).toEqual([['passed', '3G'], ['passed', '4G']])
+    expect(
+      (await bay())
+        .filter(test => pieces.includes(test.id))
+        .map(test => [test.state, test.position])
+        .sort(),
+    ).toEqual([
+      ['passed', '3G'],
+      ['passed', '4G'],
+    ])
     const { couponId, runs, passes } = await testOf(pieces[0]!)
     expect(Object.keys(runs)).toEqual(passes.map(pass => pass.id))
-    expect((await school.lead.ask<SavedCoupon>('GET', `/api/coupons/${couponId}`)).body.document).toMatchObject({ mock: true, studentId: student })
+    expect((await school.lead.ask<SavedCoupon>('GET', `/api/coupons/${couponId}`)).body.document).toMatchObject({
+      mock: true,
+      studentId: student,
+    })
 
     await page.goto(`${ADDRESS}/record/${student}/tests`)
-    await page.getByRole('region', { name: 'Stands' }).getByRole('row', { name: /SMAW, AWS D1.1/ }).waitFor()
+    await page
+      .getByRole('region', { name: 'Stands' })
+      .getByRole('row', { name: /SMAW, AWS D1.1/ })
+      .waitFor()
     await page.context().close()
   })
 
@@ -105,10 +124,15 @@ describe('a plate test in 3G and 4G', () => {
     await press('u', '3', 'Enter')
     await step(page, /^Sign the visual/)
     await press('Enter')
-    await next(page).getByText(/Undercut, deepest: 1\/16 in, at most 1\/32 in \(2020 6\.10\.1/).waitFor()
+    await next(page)
+      .getByText(/Undercut, deepest: 1\/16 in, at most 1\/32 in \(2020 6\.10\.1/)
+      .waitFor()
     await step(page, /^Plan the retest/)
     await press('Enter')
-    await page.getByRole('dialog').getByText(/two welds of each type/).waitFor()
+    await page
+      .getByRole('dialog')
+      .getByText(/two welds of each type/)
+      .waitFor()
     await page.getByRole('button', { name: '2 pieces' }).click()
     await step(page, /^Stamp the piece/)
     expect((await bay()).filter(test => test.retest?.of === id).map(test => test.retest!.pieces)).toEqual([2, 2])
@@ -169,10 +193,19 @@ describe('a bend', () => {
     await dialog.getByText(/Lack of fusion over 1\/8 in/).waitFor()
     await dialog.getByRole('button', { name: 'Keep it' }).click()
     await next(page).getByText('Not passed', { exact: true }).waitFor()
-    await page.getByRole('region', { name: 'Specimens' }).getByText(/root pass/).waitFor()
+    await page
+      .getByRole('region', { name: 'Specimens' })
+      .getByText(/root pass/)
+      .waitFor()
     const document: TestDocument = await testOf(id)
     expect(document.results['root-2']!.openings[0]).toMatchObject({ length: 5 / 32, kind: 'lack of fusion' })
-    await expect.poll(async () => (await school.lead.ask<SavedCoupon>('GET', `/api/coupons/${document.couponId}`)).body.document.marks.filter(mark => mark.kind === 'flaw')).toMatchObject([{ flaw: 'incomplete fusion', found: 'bend' }])
+    await expect
+      .poll(async () =>
+        (await school.lead.ask<SavedCoupon>('GET', `/api/coupons/${document.couponId}`)).body.document.marks.filter(
+          mark => mark.kind === 'flaw',
+        ),
+      )
+      .toMatchObject([{ flaw: 'incomplete fusion', found: 'bend' }])
     await page.context().close()
   })
 })
@@ -187,8 +220,13 @@ describe('afterwards', () => {
     await page.getByText('This is missing').waitFor()
     await page.getByLabel('Witness').fill('Tobias')
     await page.getByRole('button', { name: 'Save' }).click()
-    await expect.poll(async () => (await school.lead.ask<TestBay>('GET', `/api/students/${student}/tests`)).body.uses).toMatchObject([{ witness: 'Tobias', process: 'SMAW' }])
-    const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Calendar (ICS)' }).click()])
+    await expect
+      .poll(async () => (await school.lead.ask<TestBay>('GET', `/api/students/${student}/tests`)).body.uses)
+      .toMatchObject([{ witness: 'Tobias', process: 'SMAW' }])
+    const [file] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Calendar (ICS)' }).click(),
+    ])
     expect(await readFile(await file.path(), 'utf8')).toMatch(/BEGIN:VCALENDAR[\s\S]*Odo Brant: SMAW by AWS D1\.1/)
     await page.goto(`${ADDRESS}/test-bay/cohort`)
     await page.getByRole('row', { name: /^3G/ }).waitFor()
@@ -204,15 +242,25 @@ describe('afterwards', () => {
     const line = page.getByRole('group', { name: 'longest opening' })
     await line.getByLabel('Inch').fill('-1')
     await page.getByRole('button', { name: 'Save the book' }).click()
-    await page.getByRole('alert').getByText(/is not a length/).first().waitFor()
+    await page
+      .getByRole('alert')
+      .getByText(/is not a length/)
+      .first()
+      .waitFor()
     await line.getByLabel('Inch').fill('1/16')
     await line.getByLabel('checked').check()
     await page.getByRole('button', { name: 'Save the book' }).click()
     await page.getByText('Say why: it is kept with the version').waitFor()
     await page.getByLabel('Why').fill('2025 edition at hand')
     await page.getByRole('button', { name: 'Save the book' }).click()
-    await page.getByRole('region', { name: 'Our structural book' }).getByText(/version 1 by Maren Holt: 2025 edition at hand/).waitFor()
-    await page.getByRole('row', { name: /longest opening/i }).getByText('1/16 in (3 mm)').waitFor()
+    await page
+      .getByRole('region', { name: 'Our structural book' })
+      .getByText(/version 1 by Maren Holt: 2025 edition at hand/)
+      .waitFor()
+    await page
+      .getByRole('row', { name: /longest opening/i })
+      .getByText('1/16 in (3 mm)')
+      .waitFor()
     await page.goto(`${ADDRESS}/test-bay/plan`)
     await page.keyboard.press('Escape')
     await page.getByRole('region', { name: 'The fewest pieces' }).getByText('Our structural book').first().waitFor()

@@ -27,7 +27,10 @@ afterAll(() => browser.close())
 /** Keeps a test as it stands, and answers its id. */
 async function kept(document: TestDocument): Promise<string> {
   const id = uuid()
-  expect((await school.lead.ask('PUT', `/api/tests/${id}`, { baseVersion: 0, document: { ...document, couponId: uuid() } })).status).toBe(200)
+  expect(
+    (await school.lead.ask('PUT', `/api/tests/${id}`, { baseVersion: 0, document: { ...document, couponId: uuid() } }))
+      .status,
+  ).toBe(200)
   return id
 }
 const testOf = async (id: string) => (await school.lead.ask<SavedTest>('GET', `/api/tests/${id}`)).body.document
@@ -38,7 +41,11 @@ async function read(undercut: boolean): Promise<string> {
   const coupon = testCoupon(document, DEFAULT_HOUSE_RULES, moment => moment.slice(11, 16))
   const cap = coupon.beads.at(-1)!
   const flaw = { ...newFlaw(coupon, 'u1', 'undercut', { beadId: cap.id, atMm: 90 }), sizeMm: 1.6 }
-  const saved = await school.lead.ask('PUT', `/api/coupons/${document.couponId}`, { baseVersion: 0, why: '', document: undercut ? putMark(coupon, flaw) : coupon })
+  const saved = await school.lead.ask('PUT', `/api/coupons/${document.couponId}`, {
+    baseVersion: 0,
+    why: '',
+    document: undercut ? putMark(coupon, flaw) : coupon,
+  })
   expect(saved.status).toBe(200)
   return id
 }
@@ -54,15 +61,23 @@ describe('the visual', () => {
   it('can be signed against the criteria, with a reason; both are kept', async () => {
     const id = await read(true)
     const page = await at(id)
-    await page.getByRole('region', { name: 'Visual' }).getByRole('row', { name: /Undercut, deepest/ }).getByText('fails').waitFor()
+    await page
+      .getByRole('region', { name: 'Visual' })
+      .getByRole('row', { name: /Undercut, deepest/ })
+      .getByText('fails')
+      .waitFor()
     await page.getByRole('button', { name: 'Sign otherwise' }).click()
     await page.getByRole('button', { name: 'Sign it so' }).click()
     await page.getByRole('dialog').getByText('Say why').waitFor()
     await page.getByRole('dialog').getByLabel('Why').fill('it is a shadow: felt with a nail')
     await page.getByRole('button', { name: 'Sign it so' }).click()
-    await next(page).getByRole('button', { name: /^Sound: face bend/ }).waitFor()
+    await next(page)
+      .getByRole('button', { name: /^Sound: face bend/ })
+      .waitFor()
     await page.getByText('the criteria say it fails').waitFor()
-    await expect.poll(async () => (await testOf(id)).visual).toMatchObject({ computed: 'fails', outcome: 'passes', why: 'it is a shadow: felt with a nail' })
+    await expect
+      .poll(async () => (await testOf(id)).visual)
+      .toMatchObject({ computed: 'fails', outcome: 'passes', why: 'it is a shadow: felt with a nail' })
     await page.context().close()
   })
 })
@@ -71,20 +86,40 @@ describe('a radiograph in place of bends', () => {
   it('is one film, judged by hand, with what it shows', async () => {
     const id = await read(false)
     const page = await at(id)
-    await next(page).getByRole('button', { name: /^Sign the visual/ }).click()
-    await next(page).getByRole('button', { name: /^Sound: face bend/ }).waitFor()
-    await choose(page, page.locator('.v-select', { has: page.getByRole('combobox', { name: 'Examined by' }) }), 'radiograph')
-    await next(page).getByRole('button', { name: /^Judge the radiograph/ }).click()
+    await next(page)
+      .getByRole('button', { name: /^Sign the visual/ })
+      .click()
+    await next(page)
+      .getByRole('button', { name: /^Sound: face bend/ })
+      .waitFor()
+    await choose(
+      page,
+      page.locator('.v-select', { has: page.getByRole('combobox', { name: 'Examined by' }) }),
+      'radiograph',
+    )
+    await next(page)
+      .getByRole('button', { name: /^Judge the radiograph/ })
+      .click()
     const dialog = page.getByRole('dialog', { name: 'radiograph' })
     await dialog.getByRole('button', { name: 'Keep it' }).click()
     await page.getByText('Say what the film shows, or that it shows nothing').waitFor()
     await dialog.getByLabel(/^Indications/).fill('slag, 1/16 in, at 3 in')
     await dialog.getByRole('button', { name: 'Keep it' }).click()
     await next(page).getByText('Passed', { exact: true }).waitFor()
-    await expect.poll(async () => (await testOf(id)).results['radiograph-1']).toMatchObject({ byHand: 'passes', note: 'slag, 1/16 in, at 3 in' })
+    await expect
+      .poll(async () => (await testOf(id)).results['radiograph-1'])
+      .toMatchObject({ byHand: 'passes', note: 'slag, 1/16 in, at 3 in' })
     const [file] = await Promise.all([page.waitForEvent('download'), page.keyboard.press('j')])
-    const whole = JSON.parse(await readFile(await file.path(), 'utf8')) as { test: TestDocument, book: { name: string }, coupon: { mock: boolean } }
-    expect(whole).toMatchObject({ test: { examinedBy: 'radiograph' }, book: { name: 'AWS D1.1' }, coupon: { mock: true } })
+    const whole = JSON.parse(await readFile(await file.path(), 'utf8')) as {
+      test: TestDocument
+      book: { name: string }
+      coupon: { mock: boolean }
+    }
+    expect(whole).toMatchObject({
+      test: { examinedBy: 'radiograph' },
+      book: { name: 'AWS D1.1' },
+      coupon: { mock: true },
+    })
     const [labels] = await Promise.all([page.waitForEvent('download'), page.keyboard.press('l')])
     expect((await readFile(await labels.path())).subarray(0, 5).toString()).toBe('%PDF-')
     await page.context().close()
@@ -96,19 +131,26 @@ describe('two instructors at one test', () => {
     const id = await kept({ ...aTest(student), stamp: 'RH 1' })
     const [one, other] = [await at(id), await at(id, 'maren')]
     await one.keyboard.press('Enter')
-    await next(one).getByRole('button', { name: /^Seen: piece stamped/ }).waitFor()
+    await next(one)
+      .getByRole('button', { name: /^Seen: piece stamped/ })
+      .waitFor()
     await expect.poll(async () => (await testOf(id)).checks['whole rods, in date']).toBe(true)
     await other.getByLabel('Notes').fill('seen by Maren')
     await other.getByLabel('Notes').blur()
     await other.getByRole('dialog', { name: 'Somebody else changed this test' }).waitFor()
     await other.getByRole('button', { name: 'Theirs stands' }).click()
-    await next(other).getByRole('button', { name: /^Seen: piece stamped/ }).waitFor()
+    await next(other)
+      .getByRole('button', { name: /^Seen: piece stamped/ })
+      .waitFor()
     expect((await testOf(id)).notes).toBe('')
     await other.getByLabel('Notes').fill('seen by Maren')
     await other.getByLabel('Notes').blur()
     await expect.poll(async () => (await testOf(id)).notes).toBe('seen by Maren')
     await one.keyboard.press('Enter')
-    await one.getByRole('dialog', { name: 'Somebody else changed this test' }).getByRole('button', { name: 'Mine goes over it' }).click()
+    await one
+      .getByRole('dialog', { name: 'Somebody else changed this test' })
+      .getByRole('button', { name: 'Mine goes over it' })
+      .click()
     await expect.poll(async () => await testOf(id)).toMatchObject({ notes: '', checks: { 'piece stamped': true } })
     await one.context().close()
     await other.context().close()
@@ -119,7 +161,7 @@ describe('a slow network', () => {
   it('loses nothing when the page is left before it has answered, and asks nobody', async () => {
     const id = await kept({ ...aTest(student), stamp: 'RH 2' })
     const page = await at(id)
-    await page.route(`**/api/tests/${id}`, async (route) => {
+    await page.route(`**/api/tests/${id}`, async route => {
       if (route.request().method() === 'PUT') await new Promise(done => setTimeout(done, 700))
       await route.continue()
     })
@@ -128,10 +170,16 @@ describe('a slow network', () => {
     await page.keyboard.press('b')
     await page.getByRole('button', { name: /^Save, back to the test/ }).waitFor()
     await page.goBack()
-    await next(page).getByRole('button', { name: /^Seen: fit-up within limits/ }).waitFor()
+    await next(page)
+      .getByRole('button', { name: /^Seen: fit-up within limits/ })
+      .waitFor()
     await page.keyboard.press('Enter')
-    await next(page).getByRole('button', { name: /^Seen: position fixed/ }).waitFor()
-    await expect.poll(async () => (await testOf(id)).checks, { timeout: 5000 }).toMatchObject({ 'piece stamped': true, 'fit-up within limits': true })
+    await next(page)
+      .getByRole('button', { name: /^Seen: position fixed/ })
+      .waitFor()
+    await expect
+      .poll(async () => (await testOf(id)).checks, { timeout: 5000 })
+      .toMatchObject({ 'piece stamped': true, 'fit-up within limits': true })
     expect(await page.getByRole('dialog').count()).toBe(0)
     expect(await page.evaluate(key => localStorage.getItem(key), `fusilis.test.${id}`)).toBeNull()
     await page.context().close()
@@ -145,12 +193,21 @@ describe('planning for pipe', () => {
     await page.getByText('Runa Halder, right hand').waitFor()
     await page.getByRole('button', { name: 'Pipe', exact: true }).click()
     const sets = page.getByRole('region', { name: 'The fewest pieces' })
-    await sets.getByRole('button', { name: /ASME IX.*6G pipe, NPS 6 Sch 80/ }).first().click()
-    await page.getByRole('region', { name: 'What they would qualify' }).getByText(/^Pipe: 2 7\/8 in and over/).waitFor()
+    await sets
+      .getByRole('button', { name: /ASME IX.*6G pipe, NPS 6 Sch 80/ })
+      .first()
+      .click()
+    await page
+      .getByRole('region', { name: 'What they would qualify' })
+      .getByText(/^Pipe: 2 7\/8 in and over/)
+      .waitFor()
     await page.getByLabel('Thickest joint').fill('3 in')
     await sets.getByText(/No set of up to four of the school’s pieces covers it by .*API 1104/).waitFor()
     await page.getByLabel('Thickest joint').fill('1/2')
-    await sets.getByRole('button', { name: /ASME IX.*6G pipe, NPS 6 Sch 80/ }).first().click()
+    await sets
+      .getByRole('button', { name: /ASME IX.*6G pipe, NPS 6 Sch 80/ })
+      .first()
+      .click()
     await page.getByLabel('Limit, min').fill('3')
     await page.getByRole('button', { name: /^Plan this test/ }).click()
     await page.getByText('The limit is 5 to 6000 minutes, or nothing').waitFor()
@@ -159,8 +216,17 @@ describe('planning for pipe', () => {
     await next(page).getByText('limit 240 min').waitFor()
     const end = page.getByRole('img', { name: /^The pipe from its end/ })
     await end.waitFor()
-    expect((await end.locator('text').allTextContents()).filter(text => text.endsWith('°'))).toEqual(['45°', '135°', '225°', '315°'])
-    expect((await school.lead.ask<TestBay>('GET', `/api/students/${student}/tests`)).body.tests.some(test => test.position === '6G' && test.book.id === 'pressure')).toBe(true)
+    expect((await end.locator('text').allTextContents()).filter(text => text.endsWith('°'))).toEqual([
+      '45°',
+      '135°',
+      '225°',
+      '315°',
+    ])
+    expect(
+      (await school.lead.ask<TestBay>('GET', `/api/students/${student}/tests`)).body.tests.some(
+        test => test.position === '6G' && test.book.id === 'pressure',
+      ),
+    ).toBe(true)
     await page.context().close()
   })
 

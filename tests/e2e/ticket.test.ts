@@ -27,7 +27,9 @@ async function edit(change: () => Promise<void>) {
   await editor().waitFor({ state: 'hidden' })
 }
 const pick = async (label: string, option: string) => {
-  await editor().locator('.v-select, .v-combobox', { has: page.getByRole('combobox', { name: label, exact: true }) }).click()
+  await editor()
+    .locator('.v-select, .v-combobox', { has: page.getByRole('combobox', { name: label, exact: true }) })
+    .click()
   await page.getByRole('option', { name: option, exact: true }).click()
 }
 

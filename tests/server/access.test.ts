@@ -13,21 +13,72 @@ type Who = 'anyone' | 'signed in' | 'own' | 'staff' | 'lead' | 'tablet'
 
 /** Who may use each route. A route that is not on this list fails the test. */
 const ROUTES: Readonly<Record<string, Who>> = {
-  'GET /api/health': 'anyone', 'GET /api/welcome': 'anyone', 'POST /api/first-lead': 'anyone', 'POST /api/session': 'anyone', 'DELETE /api/session': 'anyone',
-  'GET /api/session': 'signed in', 'GET /api/house-rules': 'signed in', 'GET /api/criteria': 'signed in',
-  'GET /api/kiosk': 'tablet', 'POST /api/kiosk/student': 'tablet', 'DELETE /api/kiosk/student': 'tablet', 'GET /api/readings/open': 'tablet', 'PUT /api/readings/[id]': 'tablet', 'GET /api/practice': 'tablet', 'PUT /api/practice/[id]': 'tablet', 'GET /api/students/[id]/practice': 'own', 'GET /api/students/[id]/progress': 'own', 'GET /api/students/[id]/tests': 'own', 'GET /api/tests': 'staff', 'GET /api/tests/[id]': 'staff', 'PUT /api/tests/[id]': 'staff', 'POST /api/tests/[id]/call-off': 'staff', 'PUT /api/process-uses/[id]': 'staff', 'GET /api/code-books': 'signed in', 'PUT /api/code-books/[id]': 'lead', 'GET /api/ladder': 'signed in', 'POST /api/ladder': 'lead',
-  'GET /api/sections/[id]/board': 'staff', 'GET /api/sections/[id]/report': 'staff', 'PUT /api/students/[id]/pin': 'staff', 'PUT /api/sign-offs/[id]': 'staff', 'POST /api/sign-offs/[id]/take-back': 'staff',
-  'POST /api/kiosk': 'staff', 'GET /api/readings/agreement': 'staff', 'GET /api/coupons/[id]/blind': 'staff', 'PUT /api/students/[id]/code': 'staff',
-  'GET /api/coupons/[id]/readings': 'own', 'GET /api/students/[id]/readings': 'own',
-  'GET /api/students/[id]/record': 'own', 'GET /api/students/[id]/coupons': 'own', 'GET /api/coupons/[id]': 'own',
-  'GET /api/causes': 'staff', 'GET /api/sections': 'staff', 'GET /api/sections/[id]/floor': 'staff', 'GET /api/sections/[id]/students': 'staff',
-  'POST /api/students': 'staff', 'POST /api/students/import': 'staff', 'PUT /api/students/[id]': 'staff', 'PUT /api/coupons/[id]': 'staff', 'GET /api/coupons/[id]/revisions': 'staff',
-  'POST /api/sections': 'lead', 'POST /api/house-rules': 'lead', 'POST /api/causes/reset': 'lead', 'PUT /api/criteria/[id]': 'lead', 'PUT /api/sections/[id]': 'lead', 'GET /api/accounts': 'lead', 'POST /api/accounts': 'lead', 'PUT /api/accounts/[id]': 'lead',
+  'GET /api/health': 'anyone',
+  'GET /api/welcome': 'anyone',
+  'POST /api/first-lead': 'anyone',
+  'POST /api/session': 'anyone',
+  'DELETE /api/session': 'anyone',
+  'GET /api/session': 'signed in',
+  'GET /api/house-rules': 'signed in',
+  'GET /api/criteria': 'signed in',
+  'GET /api/kiosk': 'tablet',
+  'POST /api/kiosk/student': 'tablet',
+  'DELETE /api/kiosk/student': 'tablet',
+  'GET /api/readings/open': 'tablet',
+  'PUT /api/readings/[id]': 'tablet',
+  'GET /api/practice': 'tablet',
+  'PUT /api/practice/[id]': 'tablet',
+  'GET /api/students/[id]/practice': 'own',
+  'GET /api/students/[id]/progress': 'own',
+  'GET /api/students/[id]/tests': 'own',
+  'GET /api/tests': 'staff',
+  'GET /api/tests/[id]': 'staff',
+  'PUT /api/tests/[id]': 'staff',
+  'POST /api/tests/[id]/call-off': 'staff',
+  'PUT /api/process-uses/[id]': 'staff',
+  'GET /api/code-books': 'signed in',
+  'PUT /api/code-books/[id]': 'lead',
+  'GET /api/ladder': 'signed in',
+  'POST /api/ladder': 'lead',
+  'GET /api/sections/[id]/board': 'staff',
+  'GET /api/sections/[id]/report': 'staff',
+  'PUT /api/students/[id]/pin': 'staff',
+  'PUT /api/sign-offs/[id]': 'staff',
+  'POST /api/sign-offs/[id]/take-back': 'staff',
+  'POST /api/kiosk': 'staff',
+  'GET /api/readings/agreement': 'staff',
+  'GET /api/coupons/[id]/blind': 'staff',
+  'PUT /api/students/[id]/code': 'staff',
+  'GET /api/coupons/[id]/readings': 'own',
+  'GET /api/students/[id]/readings': 'own',
+  'GET /api/students/[id]/record': 'own',
+  'GET /api/students/[id]/coupons': 'own',
+  'GET /api/coupons/[id]': 'own',
+  'GET /api/causes': 'staff',
+  'GET /api/sections': 'staff',
+  'GET /api/sections/[id]/floor': 'staff',
+  'GET /api/sections/[id]/students': 'staff',
+  'POST /api/students': 'staff',
+  'POST /api/students/import': 'staff',
+  'PUT /api/students/[id]': 'staff',
+  'PUT /api/coupons/[id]': 'staff',
+  'GET /api/coupons/[id]/revisions': 'staff',
+  'POST /api/sections': 'lead',
+  'POST /api/house-rules': 'lead',
+  'POST /api/causes/reset': 'lead',
+  'PUT /api/criteria/[id]': 'lead',
+  'PUT /api/sections/[id]': 'lead',
+  'GET /api/accounts': 'lead',
+  'POST /api/accounts': 'lead',
+  'PUT /api/accounts/[id]': 'lead',
 }
 
-const found = readdirSync(fileURLToPath(new URL('../../server/api', import.meta.url)), { recursive: true, encoding: 'utf8' })
+const found = readdirSync(fileURLToPath(new URL('../../server/api', import.meta.url)), {
+  recursive: true,
+  encoding: 'utf8',
+})
   .filter(file => file.endsWith('.ts') && !file.startsWith('[...'))
-  .map((file) => {
+  .map(file => {
     const [, path, method] = /^(.*?)\.(get|post|put|delete)\.ts$/.exec(file)!
     return `${method!.toUpperCase()} /api/${path!.replace(/(^|\/)index$/, '')}`
   })
@@ -38,41 +89,72 @@ let otherTest: string
 beforeAll(async () => {
   school = await foundTestSchool()
   otherCoupon = uuid()
-  const saved = await school.instructor.ask('PUT', `/api/coupons/${otherCoupon}`, { baseVersion: 0, why: '', document: aCoupon({ studentId: school.other.id }) })
+  const saved = await school.instructor.ask('PUT', `/api/coupons/${otherCoupon}`, {
+    baseVersion: 0,
+    why: '',
+    document: aCoupon({ studentId: school.other.id }),
+  })
   expect(saved.status).toBe(200)
   otherTest = uuid()
-  expect((await school.instructor.ask('PUT', `/api/tests/${otherTest}`, { baseVersion: 0, document: aTest(school.other.id) })).status).toBe(200)
+  expect(
+    (
+      await school.instructor.ask('PUT', `/api/tests/${otherTest}`, {
+        baseVersion: 0,
+        document: aTest(school.other.id),
+      })
+    ).status,
+  ).toBe(200)
 })
 
 it('knows every route there is, and no other', () => expect([...found].sort()).toEqual(Object.keys(ROUTES).sort()))
 
 const LOOKS_ONLY = ['GET']
-describe.each(Object.entries(ROUTES).filter(([, who]) => who !== 'anyone' && who !== 'tablet'))('%s is for: %s', (route, who) => {
+describe.each(Object.entries(ROUTES).filter(([, who]) => who !== 'anyone' && who !== 'tablet'))(
+  '%s is for: %s',
+  (route, who) => {
+    const [method, pattern] = route.split(' ') as [string, string]
+    const path = (id: string) => pattern.replace('[id]', id)
+    /** The record or coupon of the other student: what a student must not see. */
+    const others = () =>
+      path(
+        pattern.startsWith('/api/coupons')
+          ? otherCoupon
+          : pattern.startsWith('/api/tests')
+            ? otherTest
+            : pattern.startsWith('/api/students')
+              ? school.other.id
+              : school.section.id,
+      )
+    const body = method === 'GET' ? undefined : {}
+
+    it('is closed to whoever is not signed in', async () =>
+      expect((await new Visitor().ask(method, others(), body)).status).toBe(401))
+
+    it('a student gets no further than the own record', async () => {
+      const { status } = await school.student.ask(method, others(), body)
+      expect(status).toBe(who === 'signed in' ? 200 : 403)
+    })
+
+    it('an instructor may do what staff may', async () => {
+      const { status } = await school.instructor.ask(method, others(), body)
+      if (who === 'lead') expect(status).toBe(403)
+      else expect(status).toBe(LOOKS_ONLY.includes(method) ? 200 : 422)
+    })
+
+    it('a lead may do it', async () =>
+      expect((await school.lead.ask(method, others(), body)).status).toBe(LOOKS_ONLY.includes(method) ? 200 : 422))
+  },
+)
+
+it.each(
+  Object.entries(ROUTES)
+    .filter(([, who]) => who === 'tablet')
+    .map(([route]) => route),
+)('%s is closed to whoever holds no tablet and is not signed in', async route => {
   const [method, pattern] = route.split(' ') as [string, string]
-  const path = (id: string) => pattern.replace('[id]', id)
-  /** The record or coupon of the other student: what a student must not see. */
-  const others = () => path(pattern.startsWith('/api/coupons') ? otherCoupon : pattern.startsWith('/api/tests') ? otherTest : pattern.startsWith('/api/students') ? school.other.id : school.section.id)
-  const body = method === 'GET' ? undefined : {}
-
-  it('is closed to whoever is not signed in', async () => expect((await new Visitor().ask(method, others(), body)).status).toBe(401))
-
-  it('a student gets no further than the own record', async () => {
-    const { status } = await school.student.ask(method, others(), body)
-    expect(status).toBe(who === 'signed in' ? 200 : 403)
-  })
-
-  it('an instructor may do what staff may', async () => {
-    const { status } = await school.instructor.ask(method, others(), body)
-    if (who === 'lead') expect(status).toBe(403)
-    else expect(status).toBe(LOOKS_ONLY.includes(method) ? 200 : 422)
-  })
-
-  it('a lead may do it', async () => expect((await school.lead.ask(method, others(), body)).status).toBe(LOOKS_ONLY.includes(method) ? 200 : 422))
-})
-
-it.each(Object.entries(ROUTES).filter(([, who]) => who === 'tablet').map(([route]) => route))('%s is closed to whoever holds no tablet and is not signed in', async (route) => {
-  const [method, pattern] = route.split(' ') as [string, string]
-  expect((await new Visitor().ask(method, pattern.replace('[id]', otherCoupon), method === 'GET' ? undefined : {})).status).toBe(401)
+  expect(
+    (await new Visitor().ask(method, pattern.replace('[id]', otherCoupon), method === 'GET' ? undefined : {})).status,
+  ).toBe(401)
 })
 
 it('a student sees the own record and coupons', async () => {
@@ -84,7 +166,10 @@ it('a student sees the own record and coupons', async () => {
 describe('signing in', () => {
   it('answers the same for a wrong password and for nobody', async () => {
     const wrong = await new Visitor().ask('POST', '/api/session', { username: 'tobias', password: 'not this one' })
-    const nobody = await new Visitor().ask('POST', '/api/session', { username: 'nobody-here', password: 'not this one' })
+    const nobody = await new Visitor().ask('POST', '/api/session', {
+      username: 'nobody-here',
+      password: 'not this one',
+    })
     expect([wrong.status, wrong.body]).toEqual([nobody.status, nobody.body])
     expect(wrong.status).toBe(401)
     expect(wrong.type).toContain('application/problem+json')
@@ -97,8 +182,16 @@ describe('signing in', () => {
   })
 
   it('shuts an account after eight failed tries, and only that account', async () => {
-    await school.lead.ask('POST', '/api/accounts', { name: 'Guess Target', username: 'guess-target', role: 'instructor', studentId: null, active: true, password: PASSWORD })
-    const guess = () => new Visitor().ask('POST', '/api/session', { username: 'guess-target', password: 'a wild guess' })
+    await school.lead.ask('POST', '/api/accounts', {
+      name: 'Guess Target',
+      username: 'guess-target',
+      role: 'instructor',
+      studentId: null,
+      active: true,
+      password: PASSWORD,
+    })
+    const guess = () =>
+      new Visitor().ask('POST', '/api/session', { username: 'guess-target', password: 'a wild guess' })
     for (let n = 0; n < 8; n++) expect((await guess()).status).toBe(401)
     expect((await guess()).status).toBe(429)
     await expect(new Visitor().signIn('guess-target')).rejects.toThrow('429')
@@ -106,28 +199,55 @@ describe('signing in', () => {
   })
 
   it('puts out an account that is switched off at its next request', async () => {
-    const { body } = await school.lead.ask<{ id: string }>('POST', '/api/accounts', { name: 'Short Stay', username: 'short-stay', role: 'instructor', studentId: null, active: true, password: PASSWORD })
+    const { body } = await school.lead.ask<{ id: string }>('POST', '/api/accounts', {
+      name: 'Short Stay',
+      username: 'short-stay',
+      role: 'instructor',
+      studentId: null,
+      active: true,
+      password: PASSWORD,
+    })
     const visitor = await new Visitor().signIn('short-stay')
     expect((await visitor.ask('GET', '/api/sections')).status).toBe(200)
-    await school.lead.ask('PUT', `/api/accounts/${body.id}`, { name: 'Short Stay', username: 'short-stay', role: 'instructor', studentId: null, active: false })
+    await school.lead.ask('PUT', `/api/accounts/${body.id}`, {
+      name: 'Short Stay',
+      username: 'short-stay',
+      role: 'instructor',
+      studentId: null,
+      active: false,
+    })
     expect((await visitor.ask('GET', '/api/sections')).status).toBe(401)
   })
 
   it('founds the school once', async () => {
-    const { status } = await new Visitor().ask('POST', '/api/first-lead', { school: 'Another', name: 'Some One', username: 'someone', password: PASSWORD })
+    const { status } = await new Visitor().ask('POST', '/api/first-lead', {
+      school: 'Another',
+      name: 'Some One',
+      username: 'someone',
+      password: PASSWORD,
+    })
     expect(status).toBe(409)
   })
 
   it('keeps the last lead', async () => {
-    const accounts = (await school.lead.ask<{ id: string, username: string }[]>('GET', '/api/accounts')).body
+    const accounts = (await school.lead.ask<{ id: string; username: string }[]>('GET', '/api/accounts')).body
     const maren = accounts.find(account => account.username === 'maren')!
-    const { status } = await school.lead.ask('PUT', `/api/accounts/${maren.id}`, { name: 'Maren Holt', username: 'maren', role: 'instructor', studentId: null, active: true })
+    const { status } = await school.lead.ask('PUT', `/api/accounts/${maren.id}`, {
+      name: 'Maren Holt',
+      username: 'maren',
+      role: 'instructor',
+      studentId: null,
+      active: true,
+    })
     expect(status).toBe(409)
   })
 })
 
 describe('a request that changes something', () => {
-  it.each([['another site', { origin: 'http://elsewhere.example' }], ['no page at all', { origin: '' }]])('is refused from %s', async (_, headers) => {
+  it.each([
+    ['another site', { origin: 'http://elsewhere.example' }],
+    ['no page at all', { origin: '' }],
+  ])('is refused from %s', async (_, headers) => {
     const { status } = await school.instructor.ask('POST', '/api/students', {}, headers as Record<string, string>)
     expect(status).toBe(403)
   })
@@ -142,7 +262,9 @@ it('sends no page to another origin, and asks for no TLS it does not have', asyn
   const { headers } = await fetch(`${ADDRESS}/api/health`)
   expect(headers.get('access-control-allow-origin')).toBeNull()
   expect(headers.get('strict-transport-security')).toBeNull()
-  expect((await fetch(`${ADDRESS}/sign-in`)).headers.get('content-security-policy')).not.toContain('upgrade-insecure-requests')
+  expect((await fetch(`${ADDRESS}/sign-in`)).headers.get('content-security-policy')).not.toContain(
+    'upgrade-insecure-requests',
+  )
 })
 
 it('answers an unknown address as a problem', async () => {

@@ -7,19 +7,32 @@ import { rebuildDerived } from '../../server/store/rebuild'
 import { foundTestSchool, type School } from '../school'
 
 let school: School
-beforeAll(async () => { school = await foundTestSchool() })
+beforeAll(async () => {
+  school = await foundTestSchool()
+})
 
 const said = async () => (await school.instructor.ask<CausesSaid>('GET', '/api/causes')).body
-const save = (id: string, baseVersion: number, trueCause?: string) => school.instructor.ask<SavedCoupon>('PUT', `/api/coupons/${id}`, {
-  baseVersion, why: '', document: { ...aCoupon({ studentId: school.mine.id }), ...(trueCause ? { trueCause } : {}), advised: 'Close the arc' },
-})
+const save = (id: string, baseVersion: number, trueCause?: string) =>
+  school.instructor.ask<SavedCoupon>('PUT', `/api/coupons/${id}`, {
+    baseVersion,
+    why: '',
+    document: {
+      ...aCoupon({ studentId: school.mine.id }),
+      ...(trueCause ? { trueCause } : {}),
+      advised: 'Close the arc',
+    },
+  })
 
 describe('the cause that an instructor says', () => {
   it('is counted for the school and the student, changed with its coupon, and taken off again', async () => {
     const id = uuid()
     await save(id, 0, 'arc long')
     await save(uuid(), 0, 'arc long')
-    expect(await said()).toMatchObject({ school: { 'arc long': 2 }, students: { [school.mine.id]: { 'arc long': 2 } }, reset: null })
+    expect(await said()).toMatchObject({
+      school: { 'arc long': 2 },
+      students: { [school.mine.id]: { 'arc long': 2 } },
+      reset: null,
+    })
     await save(id, 1, 'bracing')
     expect((await said()).school).toMatchObject({ 'arc long': 1, 'bracing': 1 })
     await save(id, 2)
@@ -36,7 +49,10 @@ describe('the cause that an instructor says', () => {
     expect(await said()).toEqual(before)
   })
   it('what was advised that day is what the record keeps', async () => {
-    const { body } = await school.instructor.ask<{ last: { nextRun: string } | null, id: string }[]>('GET', `/api/sections/${school.section.id}/floor`)
+    const { body } = await school.instructor.ask<{ last: { nextRun: string } | null; id: string }[]>(
+      'GET',
+      `/api/sections/${school.section.id}/floor`,
+    )
     expect(body.find(student => student.id === school.mine.id)!.last!.nextRun).toBe('Close the arc')
   })
   it('a lead begins to count anew, with a reason; the coupons keep theirs', async () => {

@@ -24,23 +24,35 @@ afterAll(async () => {
 })
 
 it('puts the whole school into the database', async () => {
-  const [counts] = await rows(database(), 'SELECT (SELECT COUNT(*) FROM section) AS sections, (SELECT COUNT(*) FROM student) AS students, (SELECT COUNT(*) FROM coupon WHERE NOT mock) AS coupons')
+  const [counts] = await rows(
+    database(),
+    'SELECT (SELECT COUNT(*) FROM section) AS sections, (SELECT COUNT(*) FROM student) AS students, (SELECT COUNT(*) FROM coupon WHERE NOT mock) AS coupons',
+  )
   expect(counts).toEqual({ sections: 3, students: 36, coupons: 2520 })
 })
 
 it('has tests passed and failed, to be read, to be bent and planned, and each test of this term has its coupon and its odds', async () => {
   const { tests, uses } = await testBay(null)
   const states = new Set(tests.map(test => test.state))
-  for (const state of ['passed', 'failed', 'for visual', 'for specimens', 'planned'] as const) expect(states, state).toContain(state)
-  expect(tests.filter(test => test.odds !== null && (test.state === 'passed' || test.state === 'failed')).length).toBeGreaterThan(30)
+  for (const state of ['passed', 'failed', 'for visual', 'for specimens', 'planned'] as const)
+    expect(states, state).toContain(state)
+  expect(
+    tests.filter(test => test.odds !== null && (test.state === 'passed' || test.state === 'failed')).length,
+  ).toBeGreaterThan(30)
   expect(tests.some(test => test.retest?.pieces === 2)).toBe(true)
   expect(new Set(tests.map(test => test.book.id))).toEqual(new Set(['structural', 'pressure', 'ISO']))
   expect(uses.map(use => use.kind).sort()).toEqual(['confirmed', 'used', 'used'])
 })
 
 it('is counted the same when it is derived again', async () => {
-  const sums = () => rows(database(), 'SELECT position, rod_family, element, COUNT(*) AS n, SUM(tried) AS tried, SUM(sound) AS sound FROM evidence GROUP BY position, rod_family, element ORDER BY 1, 2, 3')
-  const [{ all }] = await rows<{ all: number }>(database(), 'SELECT COUNT(*) AS `all` FROM coupon') as [{ all: number }]
+  const sums = () =>
+    rows(
+      database(),
+      'SELECT position, rod_family, element, COUNT(*) AS n, SUM(tried) AS tried, SUM(sound) AS sound FROM evidence GROUP BY position, rod_family, element ORDER BY 1, 2, 3',
+    )
+  const [{ all }] = (await rows<{ all: number }>(database(), 'SELECT COUNT(*) AS `all` FROM coupon')) as [
+    { all: number },
+  ]
   const before = await sums()
   expect(await rebuildDerived()).toBe(all)
   expect(await sums()).toEqual(before)
@@ -59,4 +71,5 @@ it('gives every student a last coupon and a record with days in order', async ()
   }
 })
 
-it('is not put on top of a school that is there', async () => expect(fillDemo(7, '2026-11-22')).rejects.toThrow('There is a school'))
+it('is not put on top of a school that is there', async () =>
+  expect(fillDemo(7, '2026-11-22')).rejects.toThrow('There is a school'))

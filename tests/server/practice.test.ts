@@ -30,9 +30,16 @@ describe('the reading room', () => {
   })
 
   it('says which answer it does not know, and keeps nothing of it', async () => {
-    const { status, body } = await school.instructor.ask<{ errors: { path: string, message: string }[] }>('PUT', `/api/practice/${uuid()}`, { ...said, cause: 'moonlight' })
+    const { status, body } = await school.instructor.ask<{ errors: { path: string; message: string }[] }>(
+      'PUT',
+      `/api/practice/${uuid()}`,
+      { ...said, cause: 'moonlight' },
+    )
     expect(status).toBe(422)
-    expect(body.errors[0]).toMatchObject({ path: 'cause', message: expect.stringMatching(/^cause is not a bead that is kept; choose from current high/) })
+    expect(body.errors[0]).toMatchObject({
+      path: 'cause',
+      message: expect.stringMatching(/^cause is not a bead that is kept; choose from current high/),
+    })
     expect((await school.instructor.ask('PUT', '/api/practice/not-an-id', said)).status).toBe(422)
     expect((await school.instructor.ask('GET', '/api/practice')).body).toEqual([])
   })

@@ -18,15 +18,27 @@ beforeAll(async () => {
   student = made.student.id
 })
 
-const progress = async () => (await school.instructor.ask<StudentProgress>('GET', `/api/students/${student}/progress`)).body
+const progress = async () =>
+  (await school.instructor.ask<StudentProgress>('GET', `/api/students/${student}/progress`)).body
 const rung = async (id: string) => (await progress()).climb.find(state => state.rungId === id)!
-const save = (document: CouponDocument, id = uuid(), baseVersion = 0) => school.instructor.ask('PUT', `/api/coupons/${id}`, { baseVersion, why: 'seen again', document })
+const save = (document: CouponDocument, id = uuid(), baseVersion = 0) =>
+  school.instructor.ask('PUT', `/api/coupons/${id}`, { baseVersion, why: 'seen again', document })
 const padOn = (classDay: string, poorRestarts = 0): CouponDocument => {
   const pad = { ...aCoupon({ studentId: student }), classDay }
   let left = poorRestarts
-  return { ...pad, marks: pad.marks.map(mark => (mark.kind === 'restart' && left-- > 0 ? { ...(setDegree(mark, 3) as TryMark), fault: 'high' } : mark)) }
+  return {
+    ...pad,
+    marks: pad.marks.map(mark =>
+      mark.kind === 'restart' && left-- > 0 ? { ...(setDegree(mark, 3) as TryMark), fault: 'high' } : mark,
+    ),
+  }
 }
-const signOff = (rungId: string, why = '', id = uuid()) => school.instructor.ask<StudentProgress & { errors?: { path: string, message: string }[] }>('PUT', `/api/sign-offs/${id}`, { studentId: student, rungId, why })
+const signOff = (rungId: string, why = '', id = uuid()) =>
+  school.instructor.ask<StudentProgress & { errors?: { path: string; message: string }[] }>(
+    'PUT',
+    `/api/sign-offs/${id}`,
+    { studentId: student, rungId, why },
+  )
 
 describe('progress', () => {
   it('of a new student is an open first rung and what the school knows', async () => {
@@ -40,11 +52,25 @@ describe('progress', () => {
     await save(padOn('2026-10-05'))
     const id = uuid()
     await save(padOn('2026-10-06'), id)
-    expect(await rung('flat-pad')).toMatchObject({ status: 'open', coupons: 2, good: 2, says: '2 of 3 good in a row', lastDay: '2026-10-06' })
+    expect(await rung('flat-pad')).toMatchObject({
+      status: 'open',
+      coupons: 2,
+      good: 2,
+      says: '2 of 3 good in a row',
+      lastDay: '2026-10-06',
+    })
     const rate = async () => {
       const { standing, curves } = await progress()
-      const cell = { element: 'restart', lie: '1G', work: 'plate', rodFamily: 'low hydrogen', otherHand: false, otherWay: false } as const
-      return skillRate(skillOf(standing, curves, 'restart'), cell, whenNext(standing, '1G', dayNumber('2026-10-07'))).rate
+      const cell = {
+        element: 'restart',
+        lie: '1G',
+        work: 'plate',
+        rodFamily: 'low hydrogen',
+        otherHand: false,
+        otherWay: false,
+      } as const
+      return skillRate(skillOf(standing, curves, 'restart'), cell, whenNext(standing, '1G', dayNumber('2026-10-07')))
+        .rate
     }
     const before = await rate()
     await save(padOn('2026-10-06', 9), id, 1)
@@ -64,12 +90,16 @@ describe('signing off', () => {
   it('early wants a reason; in turn none; the name, and where it stood, are kept', async () => {
     const early = await signOff('flat-pad')
     expect(early.status).toBe(422)
-    expect(early.body.errors).toEqual([{ path: 'why', message: 'The rule is not met yet: say why it is signed off now' }])
+    expect(early.body.errors).toEqual([
+      { path: 'why', message: 'The rule is not met yet: say why it is signed off now' },
+    ])
     for (const day of ['2026-10-07', '2026-10-08', '2026-10-09']) await save(padOn(day))
     expect(await rung('flat-pad')).toMatchObject({ status: 'ready', met: true })
     const id = uuid()
     const signed = await signOff('flat-pad', '', id)
-    expect(signed.body.signOffs).toMatchObject([{ id, rungId: 'flat-pad', outOfTurn: null, by: 'tobias', stood: '3 of 3 good in a row; 4 of 5 coupons good' }])
+    expect(signed.body.signOffs).toMatchObject([
+      { id, rungId: 'flat-pad', outOfTurn: null, by: 'tobias', stood: '3 of 3 good in a row; 4 of 5 coupons good' },
+    ])
     expect((await signOff('flat-pad', '', id)).status).toBe(200)
     expect((await signOff('flat-pad')).status).toBe(409)
     expect((await rung('flat-pad')).status).toBe('signed off')
@@ -79,15 +109,31 @@ describe('signing off', () => {
   it('is taken back with a reason, and may be given again', async () => {
     const [first] = (await progress()).signOffs
     expect((await school.lead.ask('POST', `/api/sign-offs/${first!.id}/take-back`, { why: '' })).status).toBe(422)
-    expect((await school.lead.ask('POST', `/api/sign-offs/${first!.id}/take-back`, { why: 'the restarts were on another’s pad' })).status).toBe(204)
+    expect(
+      (
+        await school.lead.ask('POST', `/api/sign-offs/${first!.id}/take-back`, {
+          why: 'the restarts were on another’s pad',
+        })
+      ).status,
+    ).toBe(204)
     expect((await school.lead.ask('POST', `/api/sign-offs/${first!.id}/take-back`, { why: 'again' })).status).toBe(404)
     expect((await rung('flat-pad')).status).toBe('ready')
     expect((await signOff('flat-pad')).status).toBe(200)
   })
 
   it('names what is not there', async () => {
-    expect((await signOff('moonwalk', 'why not')).body.errors).toEqual([{ path: 'rungId', message: 'There is no such rung on the ladder' }])
-    expect((await school.instructor.ask('PUT', `/api/sign-offs/${uuid()}`, { studentId: uuid(), rungId: 'flat-pad', why: 'x' })).body.errors).toEqual([{ path: 'studentId', message: 'There is no such student' }])
+    expect((await signOff('moonwalk', 'why not')).body.errors).toEqual([
+      { path: 'rungId', message: 'There is no such rung on the ladder' },
+    ])
+    expect(
+      (
+        await school.instructor.ask('PUT', `/api/sign-offs/${uuid()}`, {
+          studentId: uuid(),
+          rungId: 'flat-pad',
+          why: 'x',
+        })
+      ).body.errors,
+    ).toEqual([{ path: 'studentId', message: 'There is no such student' }])
   })
 })
 
@@ -95,55 +141,121 @@ it('a section’s report tells attendance, rungs and rates', async () => {
   const { status, body } = await school.instructor.ask<SectionReport>('GET', `/api/sections/${section}/report`)
   expect(status).toBe(200)
   expect(body).toMatchObject({ school: 'Gannet Quay Trades Hall', section: 'Evening V2 progress' })
-  expect(body.rows).toMatchObject([{ days: 5, firstDay: '2026-10-05', lastDay: '2026-10-09', coupons: 5, signedOff: [{ rung: 'flat pad', by: 'tobias' }] }])
+  expect(body.rows).toMatchObject([
+    {
+      days: 5,
+      firstDay: '2026-10-05',
+      lastDay: '2026-10-09',
+      coupons: 5,
+      signedOff: [{ rung: 'flat pad', by: 'tobias' }],
+    },
+  ])
   expect(body.rows[0]!.weldedMm).toBeGreaterThan(4000)
   expect(body.rows[0]!.rates.find(rate => rate.element === 'Arc starts')).toMatchObject({ coupons: 5 })
   const grid = (await school.instructor.ask<StudentRecord>('GET', `/api/students/${student}/record`)).body.grid
-  expect(grid).toMatchObject([{ position: '1G', hand: 'right', travel: 'left to right', coupons: 5, starts: { tried: 30 } }])
+  expect(grid).toMatchObject([
+    { position: '1G', hand: 'right', travel: 'left to right', coupons: 5, starts: { tried: 30 } },
+  ])
 })
 
 describe('what to run next', () => {
-  const pin = (rungId: string | null) => school.instructor.ask<StudentProgress & { errors?: unknown }>('PUT', `/api/students/${student}/pin`, { rungId, over: 'horizontal pad' })
+  const pin = (rungId: string | null) =>
+    school.instructor.ask<StudentProgress & { errors?: unknown }>('PUT', `/api/students/${student}/pin`, {
+      rungId,
+      over: 'horizontal pad',
+    })
   it('is pinned by an instructor, over what was proposed, and unpinned', async () => {
-    expect((await pin('restart-strip')).body.pin).toMatchObject({ rungId: 'restart-strip', over: 'horizontal pad', by: 'tobias' })
-    expect((await pin('moonwalk')).body.errors).toEqual([{ path: 'rungId', message: 'There is no such rung on the ladder' }])
+    expect((await pin('restart-strip')).body.pin).toMatchObject({
+      rungId: 'restart-strip',
+      over: 'horizontal pad',
+      by: 'tobias',
+    })
+    expect((await pin('moonwalk')).body.errors).toEqual([
+      { path: 'rungId', message: 'There is no such rung on the ladder' },
+    ])
     expect((await progress()).pin!.rungId).toBe('restart-strip')
     expect((await pin(null)).body.pin).toBeNull()
   })
   it('goes by the days and the timetable', async () => {
     const { lately, perClass, timetable } = await progress()
-    expect(lately.map(day => day.classDay)).toEqual(['2026-10-05', '2026-10-06', '2026-10-07', '2026-10-08', '2026-10-09'])
+    expect(lately.map(day => day.classDay)).toEqual([
+      '2026-10-05',
+      '2026-10-06',
+      '2026-10-07',
+      '2026-10-08',
+      '2026-10-09',
+    ])
     expect(perClass).toBe(1)
     expect(timetable).toEqual({ weekdays: [2], last: '2026-12-18' })
   })
 })
 
 describe('the school’s ladder', () => {
-  const post = (ladder: unknown, baseVersion: number) => school.lead.ask<LadderVersion & { errors?: { path: string, message: string }[] }>('POST', '/api/ladder', { baseVersion, why: 'our own order', ladder })
+  const post = (ladder: unknown, baseVersion: number) =>
+    school.lead.ask<LadderVersion & { errors?: { path: string; message: string }[] }>('POST', '/api/ladder', {
+      baseVersion,
+      why: 'our own order',
+      ladder,
+    })
   const current = async () => (await school.lead.ask<LadderVersion>('GET', '/api/ladder')).body
 
   it('is saved as a version by a lead; over a newer one it is refused', async () => {
     const { version, ladder } = await current()
-    const changed = { ...ladder, rungs: ladder.rungs.map(row => (row.id === 'outside-corner' ? { ...row, retired: true } : row)) }
-    expect((await post(changed, version)).body).toMatchObject({ version: version + 1, saved: { by: 'Maren Holt', why: 'our own order' } })
+    const changed = {
+      ...ladder,
+      rungs: ladder.rungs.map(row => (row.id === 'outside-corner' ? { ...row, retired: true } : row)),
+    }
+    expect((await post(changed, version)).body).toMatchObject({
+      version: version + 1,
+      saved: { by: 'Maren Holt', why: 'our own order' },
+    })
     expect((await post(changed, version)).status).toBe(409)
     expect((await progress()).climb.some(state => state.rungId === 'outside-corner')).toBe(false)
   })
 
   it.each([
-    ['a circle', (row: { id: string }) => (row.id === 'flat-pad' ? { needs: ['horizontal-pad'] } : {}), 'ladder.rungs[1].needs', /a circle that nobody can enter/],
-    ['a rule with rates the wrong way round', (row: { id: string }) => (row.id === 'flat-pad-stubs' ? { signOff: { by: 'LC-CUSUM', element: 'restart', acceptable: 0.4, unacceptable: 0.3, limit: 1 } } : {}), 'ladder.rungs[2].signOff.unacceptable', /over acceptable/],
-    ['a position the piece cannot take', (row: { id: string }) => (row.id === 'pipe-6g' ? { position: '3F' } : {}), 'ladder.rungs[28].position', /does not go with the piece/],
-    ['a rule that is none', (row: { id: string }) => (row.id === 'flat-pad' ? { signOff: { by: 'mood' } } : {}), 'ladder.rungs[1].signOff', /no rule/],
+    [
+      'a circle',
+      (row: { id: string }) => (row.id === 'flat-pad' ? { needs: ['horizontal-pad'] } : {}),
+      'ladder.rungs[1].needs',
+      /a circle that nobody can enter/,
+    ],
+    [
+      'a rule with rates the wrong way round',
+      (row: { id: string }) =>
+        row.id === 'flat-pad-stubs'
+          ? { signOff: { by: 'LC-CUSUM', element: 'restart', acceptable: 0.4, unacceptable: 0.3, limit: 1 } }
+          : {},
+      'ladder.rungs[2].signOff.unacceptable',
+      /over acceptable/,
+    ],
+    [
+      'a position the piece cannot take',
+      (row: { id: string }) => (row.id === 'pipe-6g' ? { position: '3F' } : {}),
+      'ladder.rungs[28].position',
+      /does not go with the piece/,
+    ],
+    [
+      'a rule that is none',
+      (row: { id: string }) => (row.id === 'flat-pad' ? { signOff: { by: 'mood' } } : {}),
+      'ladder.rungs[1].signOff',
+      /no rule/,
+    ],
   ])('refuses %s, and says where', async (_, change, path, message) => {
     const { version, ladder } = await current()
-    const { status, body } = await post({ ...ladder, rungs: ladder.rungs.map(row => ({ ...row, ...change(row) })) }, version)
+    const { status, body } = await post(
+      { ...ladder, rungs: ladder.rungs.map(row => ({ ...row, ...change(row) })) },
+      version,
+    )
     expect(status).toBe(422)
     expect(body.errors!.find(error => error.path === path)?.message).toMatch(message)
   })
 
   it('keeps rungs that sign-offs name: they are retired, not removed', async () => {
     const { version, ladder } = await current()
-    expect((await post({ ...ladder, rungs: ladder.rungs.filter(row => row.id !== 'edge' && row.id !== 'pipe-6g') }, version)).body.errors![0]!.message).toMatch(/pipe 6G is missing: retire a rung/)
+    expect(
+      (await post({ ...ladder, rungs: ladder.rungs.filter(row => row.id !== 'edge' && row.id !== 'pipe-6g') }, version))
+        .body.errors![0]!.message,
+    ).toMatch(/pipe 6G is missing: retire a rung/)
   })
 })

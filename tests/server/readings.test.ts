@@ -20,7 +20,8 @@ beforeAll(async () => {
 
 const today = new Date().toISOString().slice(0, 10)
 const own = (): CouponDocument => ({ ...exampleRead(DEFAULT_HOUSE_RULES), studentId: student, classDay: today })
-const save = (id: string, document: CouponDocument) => school.instructor.ask('PUT', `/api/coupons/${id}`, { baseVersion: 0, why: '', document })
+const save = (id: string, document: CouponDocument) =>
+  school.instructor.ask('PUT', `/api/coupons/${id}`, { baseVersion: 0, why: '', document })
 const tablet = async () => {
   const visitor = await new Visitor().signIn('tobias')
   expect((await visitor.ask('POST', '/api/kiosk', { sectionId: section })).status).toBe(204)
@@ -36,10 +37,16 @@ describe('the tablet', () => {
     expect((await visitor.ask('GET', '/api/sections')).status).toBe(401)
     expect((await visitor.ask('GET', '/api/readings/open')).status).toBe(401)
     const { body } = await visitor.ask<Kiosk>('GET', '/api/kiosk')
-    expect(body).toEqual({ section: 'Evening V readings', students: [{ id: student, name: 'Mirela Stroud', hasCode: false }], studentId: null })
+    expect(body).toEqual({
+      section: 'Evening V readings',
+      students: [{ id: student, name: 'Mirela Stroud', hasCode: false }],
+      studentId: null,
+    })
   })
   it('lets a student in by the code, and nobody by a wrong one or with another section’s student', async () => {
-    expect((await school.instructor.ask('PUT', `/api/students/${student}/code`, { code: '12a4' })).body.errors).toEqual([{ path: 'code', message: 'code is four digits' }])
+    expect((await school.instructor.ask('PUT', `/api/students/${student}/code`, { code: '12a4' })).body.errors).toEqual(
+      [{ path: 'code', message: 'code is four digits' }],
+    )
     expect((await school.instructor.ask('PUT', `/api/students/${student}/code`, { code: '4711' })).status).toBe(204)
     const visitor = await tablet()
     const enter = (studentId: string, code: string) => visitor.ask('POST', '/api/kiosk/student', { studentId, code })
@@ -62,10 +69,16 @@ describe('the tablet', () => {
   it('shuts a name after eight wrong codes', async () => {
     const target = (await addClass(school, 'Evening V codes', 'Dario Venn')).student.id
     const visitor = await new Visitor().signIn('tobias')
-    const there = (await school.lead.ask<{ sectionId: string }[]>('GET', `/api/sections/${(await school.lead.ask<{ id: string, name: string }[]>('GET', '/api/sections')).body.find(one => one.name === 'Evening V codes')!.id}/students`)).body[0]!
+    const there = (
+      await school.lead.ask<{ sectionId: string }[]>(
+        'GET',
+        `/api/sections/${(await school.lead.ask<{ id: string; name: string }[]>('GET', '/api/sections')).body.find(one => one.name === 'Evening V codes')!.id}/students`,
+      )
+    ).body[0]!
     await school.instructor.ask('PUT', `/api/students/${target}/code`, { code: '1111' })
     await visitor.ask('POST', '/api/kiosk', { sectionId: there.sectionId })
-    for (let n = 0; n < 8; n++) expect((await visitor.ask('POST', '/api/kiosk/student', { studentId: target, code: '0000' })).status).toBe(422)
+    for (let n = 0; n < 8; n++)
+      expect((await visitor.ask('POST', '/api/kiosk/student', { studentId: target, code: '0000' })).status).toBe(422)
     expect((await visitor.ask('POST', '/api/kiosk/student', { studentId: target, code: '1111' })).status).toBe(429)
   })
 })
@@ -89,7 +102,11 @@ describe('a student reads the own coupon', () => {
     expect((await school.instructor.ask('GET', `/api/coupons/${couponId}/readings`)).status).toBe(404)
 
     await save(couponId, { ...own(), marks: [...own().marks, aFlaw({ id: 'missed', beadId: 'b5' })] })
-    expect((await school.instructor.ask<FloorStudent[]>('GET', `/api/sections/${section}/floor`)).body.find(one => one.id === student)!.selfRead).toBeNull()
+    expect(
+      (await school.instructor.ask<FloorStudent[]>('GET', `/api/sections/${section}/floor`)).body.find(
+        one => one.id === student,
+      )!.selfRead,
+    ).toBeNull()
     const [summary] = (await school.instructor.ask<ReadingSummary[]>('GET', `/api/students/${student}/readings`)).body
     expect(summary).toMatchObject({ couponId, outcomes: { found: 4, missed: 1, imagined: 0, misjudged: 0 } })
   })
@@ -102,7 +119,11 @@ describe('a student reads the own coupon', () => {
     const open = (await visitor.ask<OpenToRead>('GET', '/api/readings/open')).body
     expect(open.coupons[0]).toMatchObject({ couponId, read: ['before chipping'] })
     expect((await hand(visitor, couponId, own())).status).toBe(200)
-    expect((await visitor.ask<OpenToRead>('GET', '/api/readings/open')).body.coupons.some(coupon => coupon.couponId === couponId)).toBe(false)
+    expect(
+      (await visitor.ask<OpenToRead>('GET', '/api/readings/open')).body.coupons.some(
+        coupon => coupon.couponId === couponId,
+      ),
+    ).toBe(false)
   })
   it('not another student’s', async () => {
     const visitor = await reader()
@@ -130,12 +151,27 @@ describe('a second reader', () => {
     await save(couponId, own())
     const blind = (await school.lead.ask<CouponDocument>('GET', `/api/coupons/${couponId}/blind`)).body
     expect(blind.marks.every(mark => isTry(mark) && mark.degree === 'sound')).toBe(true)
-    expect((await school.lead.ask<ReadersAgreement>('GET', '/api/readings/agreement')).body.waiting.map(one => one.couponId)).toContain(couponId)
-    expect((await hand(school.instructor, couponId, blind)).body).toMatchObject({ detail: 'You read this coupon yourself; somebody else reads it blind.' })
+    expect(
+      (await school.lead.ask<ReadersAgreement>('GET', '/api/readings/agreement')).body.waiting.map(one => one.couponId),
+    ).toContain(couponId)
+    expect((await hand(school.instructor, couponId, blind)).body).toMatchObject({
+      detail: 'You read this coupon yourself; somebody else reads it blind.',
+    })
     expect((await hand(school.lead, couponId, own())).status).toBe(200)
     const { pairs, waiting } = (await school.lead.ask<ReadersAgreement>('GET', '/api/readings/agreement')).body
     expect(waiting.map(one => one.couponId)).not.toContain(couponId)
-    expect(pairs.find(pair => pair.second === 'Maren Holt')).toMatchObject({ first: 'tobias', coupons: 1, tally: { flaws: { undercut: [[expect.any(Number), 0], [0, expect.any(Number)]] } } })
+    expect(pairs.find(pair => pair.second === 'Maren Holt')).toMatchObject({
+      first: 'tobias',
+      coupons: 1,
+      tally: {
+        flaws: {
+          undercut: [
+            [expect.any(Number), 0],
+            [0, expect.any(Number)],
+          ],
+        },
+      },
+    })
     expect((await hand(school.lead, uuid(), own())).status).toBe(404)
   })
 })

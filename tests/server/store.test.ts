@@ -2,7 +2,17 @@ import { spawn } from 'node:child_process'
 import { once } from 'node:events'
 import { createServer } from 'node:net'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { closeDatabase, database, inTransaction, isDuplicate, openDatabase, rows, run, toDateTime, toIso } from '../../server/store/database'
+import {
+  closeDatabase,
+  database,
+  inTransaction,
+  isDuplicate,
+  openDatabase,
+  rows,
+  run,
+  toDateTime,
+  toIso,
+} from '../../server/store/database'
 import { migrate } from '../../server/store/migrate'
 import { isLockedOut, noteFailure } from '../../server/store/signIns'
 
@@ -12,17 +22,19 @@ afterAll(closeDatabase)
 
 describe('a transaction', () => {
   it('keeps all or nothing', async () => {
-    await expect(inTransaction(database(), async (on) => {
-      await run(on, 'INSERT INTO tally VALUES (?, ?)', [1, 1])
-      throw new Error('half way')
-    })).rejects.toThrow('half way')
+    await expect(
+      inTransaction(database(), async on => {
+        await run(on, 'INSERT INTO tally VALUES (?, ?)', [1, 1])
+        throw new Error('half way')
+      }),
+    ).rejects.toThrow('half way')
     expect(await rows(database(), 'SELECT * FROM tally WHERE id = 1')).toEqual([])
   })
 
   it('is done again when it lost to another', async () => {
     await run(database(), 'REPLACE INTO tally VALUES (2, 0)')
     let attempts = 0
-    await inTransaction(database(), async (on) => {
+    await inTransaction(database(), async on => {
       if (++attempts < 3) throw Object.assign(new Error('Deadlock found'), { errno: 1213 })
       await run(on, 'UPDATE tally SET n = n + 1 WHERE id = 2')
     })
@@ -43,10 +55,14 @@ describe('a transaction', () => {
 
   it('loses no count when many add at once', async () => {
     await run(database(), 'REPLACE INTO tally VALUES (3, 0)')
-    await Promise.all(Array.from({ length: 20 }, () => inTransaction(database(), async (on) => {
-      const [row] = await rows<{ n: number }>(on, 'SELECT n FROM tally WHERE id = 3 FOR UPDATE')
-      await run(on, 'UPDATE tally SET n = ? WHERE id = 3', [row!.n + 1])
-    })))
+    await Promise.all(
+      Array.from({ length: 20 }, () =>
+        inTransaction(database(), async on => {
+          const [row] = await rows<{ n: number }>(on, 'SELECT n FROM tally WHERE id = 3 FOR UPDATE')
+          await run(on, 'UPDATE tally SET n = ? WHERE id = 3', [row!.n + 1])
+        }),
+      ),
+    )
     expect(await rows(database(), 'SELECT n FROM tally WHERE id = 3')).toEqual([{ n: 20 }])
   })
 
@@ -68,7 +84,17 @@ it('an empty database is brought up to date by two servers at once, each step ru
   const pool = openDatabase(home.replace(/\/fusilis$/, '/twice'))
   const done = await Promise.all([migrate(pool), migrate(pool)])
   expect(done.map(names => names.length).sort()).toEqual([0, 9])
-  expect(await rows(pool, 'SELECT name FROM migration ORDER BY name')).toEqual([{ name: '0001-people.sql' }, { name: '0002-coupons.sql' }, { name: '0003-pieces.sql' }, { name: '0004-causes.sql' }, { name: '0005-criteria.sql' }, { name: '0006-readings.sql' }, { name: '0007-practice.sql' }, { name: '0008-progress.sql' }, { name: '0009-tests.sql' }])
+  expect(await rows(pool, 'SELECT name FROM migration ORDER BY name')).toEqual([
+    { name: '0001-people.sql' },
+    { name: '0002-coupons.sql' },
+    { name: '0003-pieces.sql' },
+    { name: '0004-causes.sql' },
+    { name: '0005-criteria.sql' },
+    { name: '0006-readings.sql' },
+    { name: '0007-practice.sql' },
+    { name: '0008-progress.sql' },
+    { name: '0009-tests.sql' },
+  ])
   await pool.end()
 })
 
@@ -93,12 +119,22 @@ it('says 503 when the database is away, in its own shape and in every other rout
   const { port } = probe.address() as { port: number }
   probe.close()
   const server = spawn(process.execPath, ['.output/server/index.mjs'], {
-    env: { ...process.env, FUSILIS_DB_URL: 'mysql://nobody:x@127.0.0.1:1/none', NUXT_SESSION_PASSWORD: 'x'.repeat(32), NITRO_PORT: String(port), NITRO_HOST: '127.0.0.1' }, stdio: ['ignore', 'pipe', 'ignore'],
+    env: {
+      ...process.env,
+      FUSILIS_DB_URL: 'mysql://nobody:x@127.0.0.1:1/none',
+      NUXT_SESSION_PASSWORD: 'x'.repeat(32),
+      NITRO_PORT: String(port),
+      NITRO_HOST: '127.0.0.1',
+    },
+    stdio: ['ignore', 'pipe', 'ignore'],
   })
   try {
     await once(server.stdout, 'data')
     const health = await fetch(`http://127.0.0.1:${port}/api/health`)
-    expect([health.status, await health.json()]).toEqual([503, { ok: false, version: expect.any(String), database: false }])
+    expect([health.status, await health.json()]).toEqual([
+      503,
+      { ok: false, version: expect.any(String), database: false },
+    ])
     const welcome = await fetch(`http://127.0.0.1:${port}/api/welcome`)
     expect(welcome.status).toBe(503)
     expect(await welcome.json()).toMatchObject({ title: 'Database away', status: 503 })

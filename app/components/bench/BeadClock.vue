@@ -6,7 +6,10 @@ import { runAs } from '~~/core/trade'
 import { useArcClock } from '~/composables/arcClock'
 import { useBench } from '~/stores/bench'
 
-/** The stopwatch of the bead at the cursor: strike and break by one key, or typed; travel and heat beside the card's. */
+/**
+ * The stopwatch of the bead at the cursor: strike and break by one key, or typed; travel and heat beside the
+ * card's.
+ */
 const props = defineProps<{ unit: LengthUnit }>()
 const bench = useBench()
 const clock = useArcClock()
@@ -16,7 +19,10 @@ const typing = ref(false)
 const typed = ref('')
 const error = ref('')
 
-const bead = computed(() => bench.document?.beads.find(one => one.id === (clock.burning.value ? timing.value : bench.cursor.beadId)) ?? null)
+const bead = computed(
+  () =>
+    bench.document?.beads.find(one => one.id === (clock.burning.value ? timing.value : bench.cursor.beadId)) ?? null,
+)
 const name = computed(() => (bench.document && bead.value ? laneName(bench.document, bead.value.id) : ''))
 /** A bare rod has no card of its own, and a root is not run from its far side. */
 const timed = computed(() => bead.value?.face !== 'root' && bench.pass?.process !== 'GTAW')
@@ -26,16 +32,29 @@ const run = computed(() => {
   const { ticket, piece } = document
   const pass = passOf(document, bead.value)
   const { classification, currentA } = pass ?? ticket
-  const card = settingsCard(pass ? cardCase(document, pass) : { ...ticket, position: runAs(ticket.position), joint: 'pad', pass: 'bead', thicknessMm: thicknessOf(piece) }, bench.rules)
+  const card = settingsCard(
+    pass
+      ? cardCase(document, pass)
+      : { ...ticket, position: runAs(ticket.position), joint: 'pad', pass: 'bead', thicknessMm: thicknessOf(piece) },
+    bench.rules,
+  )
   return arcRun({
-    lengthMm: bead.value.toMm - bead.value.fromMm, seconds: bead.value.arcSeconds, currentA, volts: arcVolts(classification, currentA).middle,
+    lengthMm: bead.value.toMm - bead.value.fromMm,
+    seconds: bead.value.arcSeconds,
+    currentA,
+    volts: arcVolts(classification, currentA).middle,
     targetMmPerMin: card.travelMmPerMin,
   })
 })
 const words = computed(() => {
   if (!run.value || !bead.value) return ''
   const off = Math.round((run.value.ofTarget - 1) * 100)
-  const beside = Math.abs(off) < 10 ? 'on the card' : off > 100 ? 'over twice the card' : `${Math.abs(off)} % ${off > 0 ? 'fast' : 'slow'}`
+  const beside =
+    Math.abs(off) < 10
+      ? 'on the card'
+      : off > 100
+        ? 'over twice the card'
+        : `${Math.abs(off)} % ${off > 0 ? 'fast' : 'slow'}`
   return `${formatTime(bead.value.arcSeconds!)}, ${formatSpeed(run.value.travelMmPerMin, props.unit)}, ${formatHeat(run.value.kjPerMm, props.unit)}, ${beside}`
 })
 
@@ -69,18 +88,53 @@ defineExpose({ press })
   <span v-if="timed" class="clock">
     <span v-if="words && !clock.burning.value" class="num words">{{ name }}: {{ words }}</span>
     <button type="button" class="num" :class="{ burning: clock.burning.value }" @click="press">
-      <template v-if="clock.burning.value">break · {{ clock.seconds.value.toFixed(1) }} s</template><template v-else>time {{ name }}</template> <kbd>Space</kbd>
+      <template v-if="clock.burning.value">break · {{ clock.seconds.value.toFixed(1) }} s</template
+      ><template v-else>time {{ name }}</template> <kbd>Space</kbd>
     </button>
     <button type="button" @click="open">type it</button>
-    <FormDialog v-if="typing" :heading="`Arc time of ${name}`" save="Keep the time" :width="360" @submit="keep" @close="typing = false">
-      <v-text-field v-model="typed" label="Arc time" suffix="s" inputmode="decimal" :error-messages="error" hint="Empty takes it off" persistent-hint autofocus />
+    <FormDialog
+      v-if="typing"
+      :heading="`Arc time of ${name}`"
+      save="Keep the time"
+      :width="360"
+      @submit="keep"
+      @close="typing = false"
+    >
+      <v-text-field
+        v-model="typed"
+        label="Arc time"
+        suffix="s"
+        inputmode="decimal"
+        :error-messages="error"
+        hint="Empty takes it off"
+        persistent-hint
+        autofocus
+      />
     </FormDialog>
   </span>
 </template>
 
 <style scoped>
-.clock { display: flex; align-items: center; gap: 4px 10px; flex-wrap: wrap; justify-content: flex-end; }
-.words { color: rgb(var(--v-theme-on-background)); font-weight: 600; }
-button { min-height: 44px; padding: 0 8px; border-radius: 8px; font-weight: 550; color: rgb(var(--v-theme-on-background)); }
-.burning { background: var(--say); color: #fff; }
+.clock {
+  display: flex;
+  align-items: center;
+  gap: 4px 10px;
+  flex-wrap: wrap;
+  justify-content: flex-end;
+}
+.words {
+  color: rgb(var(--v-theme-on-background));
+  font-weight: 600;
+}
+button {
+  min-height: 44px;
+  padding: 0 8px;
+  border-radius: 8px;
+  font-weight: 550;
+  color: rgb(var(--v-theme-on-background));
+}
+.burning {
+  background: var(--say);
+  color: #fff;
+}
 </style>

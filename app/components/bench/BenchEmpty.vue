@@ -2,8 +2,8 @@
 import { useSections } from '~/stores/sections'
 
 /** The bench with nothing on it: one act, the next coupon. */
-defineProps<{ nextName: string | null, problem: string, loading: boolean }>()
-defineEmits<{ next: [], choose: [] }>()
+defineProps<{ nextName: string | null; problem: string; loading: boolean }>()
+defineEmits<{ next: []; choose: [] }>()
 const sections = useSections()
 </script>
 
@@ -25,7 +25,22 @@ const sections = useSections()
 </template>
 
 <style scoped>
-.empty { height: 100%; min-height: 60dvh; display: grid; place-content: center; justify-items: center; gap: 12px; text-align: center; padding: 24px; }
-h1 { font-size: 1.6rem; font-weight: 700; letter-spacing: -0.01em; }
-.key { margin-left: 10px; }
+.empty {
+  height: 100%;
+  min-height: 60dvh;
+  display: grid;
+  place-content: center;
+  justify-items: center;
+  gap: 12px;
+  text-align: center;
+  padding: 24px;
+}
+h1 {
+  font-size: 1.6rem;
+  font-weight: 700;
+  letter-spacing: -0.01em;
+}
+.key {
+  margin-left: 10px;
+}
 </style>

@@ -3,14 +3,19 @@ import type { CouponDocument } from '~~/core/coupon'
 import { CAUSES, signOf, type CauseId, type RankedCause, type Reading } from '~~/core/reading'
 import { useBench } from '~/stores/bench'
 
-/** The likely causes with their odds, what speaks for and against each, the question that tells most, and what the instructor says it was. */
-const props = defineProps<{ reading: Reading, document: CouponDocument }>()
+/**
+ * The likely causes with their odds, what speaks for and against each, the question that tells most, and what the
+ * instructor says it was.
+ */
+const props = defineProps<{ reading: Reading; document: CouponDocument }>()
 const bench = useBench()
 
 const shown = computed(() => props.reading.causes.slice(0, 3))
 const opened = ref<CauseId | null>(null)
 const percent = (odds: number) => (odds >= 0.995 ? 'over 99 %' : `${Math.round(odds * 100)} %`)
-const heading = computed(() => (props.reading.clear ? 'Likely cause' : props.reading.change ? 'Could be any of these' : 'Nothing is singled out'))
+const heading = computed(() =>
+  props.reading.clear ? 'Likely cause' : props.reading.change ? 'Could be any of these' : 'Nothing is singled out',
+)
 const marksOf = (row: RankedCause) => row.speaksFor.flatMap(sign => sign.markIds)
 function open(row: RankedCause) {
   opened.value = opened.value === row.cause.id ? null : row.cause.id
@@ -27,16 +32,34 @@ const all = CAUSES.map(({ id, name }) => ({ value: id, title: name }))
       <h3>{{ heading }}</h3>
       <ol>
         <li v-for="row in shown" :key="row.cause.id">
-          <button type="button" class="cause" :aria-expanded="opened === row.cause.id" @click="open(row)"><span>{{ row.cause.name }}</span><span class="num">{{ percent(row.odds) }}</span></button>
+          <button type="button" class="cause" :aria-expanded="opened === row.cause.id" @click="open(row)">
+            <span>{{ row.cause.name }}</span><span class="num">{{ percent(row.odds) }}</span>
+          </button>
           <dl v-if="opened === row.cause.id">
-            <template v-if="row.speaksFor.length > 0"><dt>for it</dt><dd>{{ row.speaksFor.map(sign => signOf(sign.id).says).join(', ') }}</dd></template>
-            <template v-if="row.against.length > 0"><dt>against it</dt><dd>no {{ row.against.map(id => signOf(id).says).join(', no ') }}</dd></template>
-            <dt>then</dt><dd>{{ row.cause.change }}; {{ row.cause.drill }}</dd>
+            <template v-if="row.speaksFor.length > 0"
+              ><dt>for it</dt>
+              <dd>{{ row.speaksFor.map(sign => signOf(sign.id).says).join(', ') }}</dd></template
+            >
+            <template v-if="row.against.length > 0"
+              ><dt>against it</dt>
+              <dd>no {{ row.against.map(id => signOf(id).says).join(', no ') }}</dd></template
+            >
+            <dt>then</dt>
+            <dd>{{ row.cause.change }}; {{ row.cause.drill }}</dd>
           </dl>
         </li>
       </ol>
       <ul v-if="answered.length > 0" class="answered" aria-label="Answered">
-        <li v-for="one in answered" :key="one.sign"><span>{{ signOf(one.sign).says }}: {{ one.said }}</span><button type="button" :aria-label="`Take back: ${signOf(one.sign).says}`" @click="bench.answer(one.sign, one.said)">take back</button></li>
+        <li v-for="one in answered" :key="one.sign">
+          <span>{{ signOf(one.sign).says }}: {{ one.said }}</span
+          ><button
+            type="button"
+            :aria-label="`Take back: ${signOf(one.sign).says}`"
+            @click="bench.answer(one.sign, one.said)"
+          >
+            take back
+          </button>
+        </li>
       </ul>
       <div v-if="bench.question" class="ask" role="group" aria-label="Ask the student">
         <p>Ask: {{ bench.question.ask }}</p>
@@ -44,23 +67,92 @@ const all = CAUSES.map(({ id, name }) => ({ value: id, title: name }))
         <button type="button" @click="bench.answer(bench.question.sign, 'no')">no <kbd>9</kbd></button>
       </div>
     </template>
-    <v-select label="It was" density="compact" hide-details clearable placeholder="not said" persistent-placeholder :items="all" :model-value="document.trueCause ?? null" @update:model-value="bench.sayCause(($event ?? null) as CauseId | null)" />
+    <v-select
+      label="It was"
+      density="compact"
+      hide-details
+      clearable
+      placeholder="not said"
+      persistent-placeholder
+      :items="all"
+      :model-value="document.trueCause ?? null"
+      @update:model-value="bench.sayCause(($event ?? null) as CauseId | null)"
+    />
   </section>
 </template>
 
 <style scoped>
-.causes { display: grid; gap: 8px; }
-h3 { font-size: 0.85rem; font-weight: 650; color: var(--quiet); }
-.cause { width: 100%; display: flex; justify-content: space-between; align-items: center; gap: 8px; min-height: 34px; text-align: left; border-radius: 6px; }
-.num { white-space: nowrap; }
-.cause:hover span:first-child { text-decoration: underline; }
-li:first-child .cause { font-weight: 650; }
-dl { display: grid; grid-template-columns: max-content 1fr; gap: 2px 10px; font-size: 0.88rem; padding: 2px 0 6px; }
-dt { color: var(--quiet); }
-.ask { display: flex; flex-wrap: wrap; gap: 6px; align-items: center; padding: 8px 10px; border: 1px solid var(--line); border-radius: 10px; }
-.ask p { flex: 1 1 100%; font-weight: 600; line-height: 1.25; }
-.ask button { min-height: 44px; padding: 0 14px; border: 1px solid var(--line); border-radius: 9px; font-weight: 600; }
-.answered li { display: flex; justify-content: space-between; align-items: center; gap: 8px; font-size: 0.9rem; }
-.answered button { min-height: 40px; color: var(--quiet); }
-.unreadable { font-weight: 600; }
+.causes {
+  display: grid;
+  gap: 8px;
+}
+h3 {
+  font-size: 0.85rem;
+  font-weight: 650;
+  color: var(--quiet);
+}
+.cause {
+  width: 100%;
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 8px;
+  min-height: 34px;
+  text-align: left;
+  border-radius: 6px;
+}
+.num {
+  white-space: nowrap;
+}
+.cause:hover span:first-child {
+  text-decoration: underline;
+}
+li:first-child .cause {
+  font-weight: 650;
+}
+dl {
+  display: grid;
+  grid-template-columns: max-content 1fr;
+  gap: 2px 10px;
+  font-size: 0.88rem;
+  padding: 2px 0 6px;
+}
+dt {
+  color: var(--quiet);
+}
+.ask {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  align-items: center;
+  padding: 8px 10px;
+  border: 1px solid var(--line);
+  border-radius: 10px;
+}
+.ask p {
+  flex: 1 1 100%;
+  font-weight: 600;
+  line-height: 1.25;
+}
+.ask button {
+  min-height: 44px;
+  padding: 0 14px;
+  border: 1px solid var(--line);
+  border-radius: 9px;
+  font-weight: 600;
+}
+.answered li {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 8px;
+  font-size: 0.9rem;
+}
+.answered button {
+  min-height: 40px;
+  color: var(--quiet);
+}
+.unreadable {
+  font-weight: 600;
+}
 </style>

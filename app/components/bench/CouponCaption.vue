@@ -4,7 +4,7 @@ import { pieceOf } from '~~/core/trade'
 import type { LengthUnit } from '~~/core/units'
 
 /** Over the drawing: how many beads, the stopwatch, and which way the arc travels. */
-const props = defineProps<{ document: CouponDocument, unit: LengthUnit }>()
+const props = defineProps<{ document: CouponDocument; unit: LengthUnit }>()
 const ARROWS = { 'left to right': '→', 'right to left': '←', 'up': '↑', 'down': '↓' } as const
 const travel = computed(() => `travel ${props.document.ticket.travel} ${ARROWS[props.document.ticket.travel]}`)
 const counted = computed(() => {
@@ -17,9 +17,21 @@ defineExpose({ time: () => clock.value?.press() })
 </script>
 
 <template>
-  <div class="caption"><span>{{ counted }}, {{ travel }}</span><BeadClock ref="clock" :unit="unit" /></div>
+  <div class="caption">
+    <span>{{ counted }}, {{ travel }}</span
+    ><BeadClock ref="clock" :unit="unit" />
+  </div>
 </template>
 
 <style scoped>
-.caption { display: flex; flex-wrap: wrap; justify-content: space-between; align-items: center; gap: 0 16px; padding: 4px 12px 0 20px; color: var(--quiet); font-size: 0.92rem; }
+.caption {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  align-items: center;
+  gap: 0 16px;
+  padding: 4px 12px 0 20px;
+  color: var(--quiet);
+  font-size: 0.92rem;
+}
 </style>

@@ -18,7 +18,8 @@ async function load(event: Event) {
     problem.value = messageOf(error)
   }
 }
-const when = (moment: string) => new Date(moment).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
+const when = (moment: string) =>
+  new Date(moment).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
 </script>
 
 <template>
@@ -30,14 +31,33 @@ const when = (moment: string) => new Date(moment).toLocaleString('en-GB', { day:
     <ol v-else>
       <li v-for="revision in revisions" :key="revision.version">
         <div class="thumb"><CouponThumb :document="revision.document" :label="`Version ${revision.version}`" /></div>
-        <p><b>{{ revision.savedBy }}</b>, {{ when(revision.savedAt) }}<br><span class="quiet">graded again: {{ revision.why }}</span></p>
+        <p>
+          <b>{{ revision.savedBy }}</b>, {{ when(revision.savedAt) }}<br /><span class="quiet"
+            >graded again: {{ revision.why }}</span
+          >
+        </p>
       </li>
     </ol>
   </details>
 </template>
 
 <style scoped>
-summary { min-height: 44px; display: flex; align-items: center; cursor: pointer; font-weight: 600; }
-li { display: grid; grid-template-columns: 96px 1fr; gap: 10px; align-items: center; padding: 6px 0; font-size: 0.9rem; }
-.thumb { height: 64px; }
+summary {
+  min-height: 44px;
+  display: flex;
+  align-items: center;
+  cursor: pointer;
+  font-weight: 600;
+}
+li {
+  display: grid;
+  grid-template-columns: 96px 1fr;
+  gap: 10px;
+  align-items: center;
+  padding: 6px 0;
+  font-size: 0.9rem;
+}
+.thumb {
+  height: 64px;
+}
 </style>

@@ -11,14 +11,17 @@ const verdict = ref<Verdict>(document.value.overrule?.verdict ?? 'move on')
 const notes = ref(document.value.notes)
 const NOTES_MOST = 10_000
 
-watch(document, (doc) => { if (doc.notes !== notes.value.trim()) notes.value = doc.notes })
+watch(document, doc => {
+  if (doc.notes !== notes.value.trim()) notes.value = doc.notes
+})
 
 function keepNotes() {
   const said = notes.value.trim()
   if (said !== document.value.notes && said.length <= NOTES_MOST) bench.edit({ ...document.value, notes: said })
 }
 function keepVerdict() {
-  const overrule = own.value && reason.value.trim() ? { verdict: verdict.value, reason: reason.value.trim().slice(0, 400) } : null
+  const overrule =
+    own.value && reason.value.trim() ? { verdict: verdict.value, reason: reason.value.trim().slice(0, 400) } : null
   if (JSON.stringify(overrule) !== JSON.stringify(document.value.overrule)) bench.edit({ ...document.value, overrule })
 }
 const setCleanUp = (cleanUp: Degree) => bench.edit({ ...document.value, cleanUp })
@@ -30,26 +33,87 @@ const setCleanUp = (cleanUp: Degree) => bench.edit({ ...document.value, cleanUp 
     <div class="body">
       <div class="row" role="group" aria-label="Clean-up">
         <span>Clean-up</span>
-        <button v-for="degree in ['sound', 'workable', 'poor'] as const" :key="degree" type="button" :aria-pressed="document.cleanUp === degree" @click="setCleanUp(degree)">{{ degree }}</button>
+        <button
+          v-for="degree in ['sound', 'workable', 'poor'] as const"
+          :key="degree"
+          type="button"
+          :aria-pressed="document.cleanUp === degree"
+          @click="setCleanUp(degree)"
+        >
+          {{ degree }}
+        </button>
       </div>
-      <v-checkbox :model-value="document.mock" label="Mock test: run under test terms" density="compact" hide-details @update:model-value="bench.edit({ ...document, mock: $event === true })" />
-      <v-textarea
-        v-model="notes" label="Notes" rows="2" auto-grow :counter="NOTES_MOST"
-        :error-messages="notes.length > NOTES_MOST ? [`At most ${NOTES_MOST} characters; the rest is not kept`] : []" @blur="keepNotes"
+      <v-checkbox
+        :model-value="document.mock"
+        label="Mock test: run under test terms"
+        density="compact"
+        hide-details
+        @update:model-value="bench.edit({ ...document, mock: $event === true })"
       />
-      <v-checkbox v-model="own" label="My own verdict instead" density="compact" hide-details @update:model-value="keepVerdict" />
+      <v-textarea
+        v-model="notes"
+        label="Notes"
+        rows="2"
+        auto-grow
+        :counter="NOTES_MOST"
+        :error-messages="notes.length > NOTES_MOST ? [`At most ${NOTES_MOST} characters; the rest is not kept`] : []"
+        @blur="keepNotes"
+      />
+      <v-checkbox
+        v-model="own"
+        label="My own verdict instead"
+        density="compact"
+        hide-details
+        @update:model-value="keepVerdict"
+      />
       <template v-if="own">
-        <v-select v-model="verdict" label="Verdict" :items="['move on', 'run it again', 'start over']" hide-details @update:model-value="keepVerdict" />
-        <v-text-field v-model="reason" label="Why" maxlength="400" :error-messages="reason.trim() ? [] : ['Say why; both verdicts are kept']" @blur="keepVerdict" @keydown.enter.prevent="keepVerdict" />
+        <v-select
+          v-model="verdict"
+          label="Verdict"
+          :items="['move on', 'run it again', 'start over']"
+          hide-details
+          @update:model-value="keepVerdict"
+        />
+        <v-text-field
+          v-model="reason"
+          label="Why"
+          maxlength="400"
+          :error-messages="reason.trim() ? [] : ['Say why; both verdicts are kept']"
+          @blur="keepVerdict"
+          @keydown.enter.prevent="keepVerdict"
+        />
       </template>
     </div>
   </details>
 </template>
 
 <style scoped>
-summary { min-height: 44px; display: flex; align-items: center; cursor: pointer; font-weight: 600; }
-.body { display: grid; gap: 8px; padding-bottom: 6px; }
-.row { display: flex; flex-wrap: wrap; align-items: center; gap: 6px; }
-button { min-height: 44px; padding: 0 11px; border: 1px solid var(--line); border-radius: 9px; }
-button[aria-pressed='true'] { background: rgb(var(--v-theme-on-surface)); color: rgb(var(--v-theme-surface)); }
+summary {
+  min-height: 44px;
+  display: flex;
+  align-items: center;
+  cursor: pointer;
+  font-weight: 600;
+}
+.body {
+  display: grid;
+  gap: 8px;
+  padding-bottom: 6px;
+}
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px;
+}
+button {
+  min-height: 44px;
+  padding: 0 11px;
+  border: 1px solid var(--line);
+  border-radius: 9px;
+}
+button[aria-pressed='true'] {
+  background: rgb(var(--v-theme-on-surface));
+  color: rgb(var(--v-theme-surface));
+}
 </style>

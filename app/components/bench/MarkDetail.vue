@@ -10,12 +10,16 @@ const props = defineProps<{ mark: Mark | null }>()
 const hand = useBenchActs()
 const bench = useBench()
 
-const degrees = computed(() => (props.mark && isTry(props.mark) ? ['sound', 'workable', 'poor'] : ['light', 'plain', 'bad']))
+const degrees = computed(() =>
+  props.mark && isTry(props.mark) ? ['sound', 'workable', 'poor'] : ['light', 'plain', 'bad'],
+)
 const degree = computed(() => {
   if (!props.mark || props.mark.kind === 'reading') return -1
   return isTry(props.mark) ? ['sound', 'workable', 'poor'].indexOf(props.mark.degree) : props.mark.severity - 1
 })
-const isSpan = computed(() => props.mark !== null && isFlaw(props.mark) && discontinuityOf(props.mark.flaw).givenAs === 'span')
+const isSpan = computed(
+  () => props.mark !== null && isFlaw(props.mark) && discontinuityOf(props.mark.flaw).givenAs === 'span',
+)
 /** What the house calls a sound restart, said where one is graded. */
 const sound = computed(() => {
   const { heightMm, widthMm, lineMm } = bench.rules.restartWithin
@@ -23,7 +27,7 @@ const sound = computed(() => {
   return `sound: height within ${within(heightMm)}, width ${within(widthMm)}, line ${within(lineMm)}, and clean`
 })
 const isJoin = computed(() => props.mark?.kind === 'restart' || props.mark?.kind === 'tie-in')
-const forms = computed(() => (props.mark && isFlaw(props.mark) ? discontinuityOf(props.mark.flaw).forms ?? [] : []))
+const forms = computed(() => (props.mark && isFlaw(props.mark) ? (discontinuityOf(props.mark.flaw).forms ?? []) : []))
 const hasSide = computed(() => props.mark !== null && isFlaw(props.mark) && discontinuityOf(props.mark.flaw).sided)
 </script>
 
@@ -32,15 +36,37 @@ const hasSide = computed(() => props.mark !== null && isFlaw(props.mark) && disc
     <p v-if="!mark" class="quiet">Choose a bead, go along it, press a letter. Only what is not sound needs marking.</p>
     <template v-else>
       <div v-if="degree >= 0" class="row" role="group" aria-label="How bad">
-        <button v-for="(name, index) in degrees" :key="name" type="button" :aria-pressed="degree === index" @click="hand.degree((index + 1) as 1 | 2 | 3)">
+        <button
+          v-for="(name, index) in degrees"
+          :key="name"
+          type="button"
+          :aria-pressed="degree === index"
+          @click="hand.degree((index + 1) as 1 | 2 | 3)"
+        >
           <kbd aria-hidden="true">{{ index + 1 }}</kbd> {{ name }}
         </button>
       </div>
       <div v-if="isTry(mark) && mark.degree !== 'sound'" class="row" role="group" aria-label="What is wrong">
-        <button v-for="fault in FAULTS[mark.kind]" :key="fault" type="button" :aria-pressed="mark.fault === fault" @click="hand.setFault(mark, mark.fault === fault ? null : fault)">{{ fault }}</button>
+        <button
+          v-for="fault in FAULTS[mark.kind]"
+          :key="fault"
+          type="button"
+          :aria-pressed="mark.fault === fault"
+          @click="hand.setFault(mark, mark.fault === fault ? null : fault)"
+        >
+          {{ fault }}
+        </button>
       </div>
       <div v-if="mark.kind === 'flaw' && forms.length > 0" class="row" role="group" aria-label="Which kind">
-        <button v-for="form in forms" :key="form.id" type="button" :aria-pressed="mark.form === form.id" @click="hand.setForm(form.id)">{{ form.id }}</button>
+        <button
+          v-for="form in forms"
+          :key="form.id"
+          type="button"
+          :aria-pressed="mark.form === form.id"
+          @click="hand.setForm(form.id)"
+        >
+          {{ form.id }}
+        </button>
       </div>
       <p v-if="isJoin && degree === 0" class="quiet">{{ sound }}</p>
       <div class="row">
@@ -56,10 +82,43 @@ const hasSide = computed(() => props.mark !== null && isFlaw(props.mark) && disc
 </template>
 
 <style scoped>
-.detail { min-height: 58px; padding: 6px 14px; display: flex; align-items: center; gap: 6px 12px; overflow-x: auto; }
-.row { display: flex; gap: 5px; flex: none; }
-.row:last-child { margin-left: auto; }
-button { min-height: 44px; padding: 0 7px; border: 1px solid var(--line); border-radius: 9px; font-size: 0.9rem; font-weight: 550; white-space: nowrap; background: rgb(var(--v-theme-surface)); }
-button[aria-pressed='true'] { background: rgb(var(--v-theme-on-surface)); color: rgb(var(--v-theme-surface)); }
-@media (max-width: 1000px) { .detail { flex-wrap: wrap; } .row { flex-wrap: wrap; flex: 1 1 auto; } }
+.detail {
+  min-height: 58px;
+  padding: 6px 14px;
+  display: flex;
+  align-items: center;
+  gap: 6px 12px;
+  overflow-x: auto;
+}
+.row {
+  display: flex;
+  gap: 5px;
+  flex: none;
+}
+.row:last-child {
+  margin-left: auto;
+}
+button {
+  min-height: 44px;
+  padding: 0 7px;
+  border: 1px solid var(--line);
+  border-radius: 9px;
+  font-size: 0.9rem;
+  font-weight: 550;
+  white-space: nowrap;
+  background: rgb(var(--v-theme-surface));
+}
+button[aria-pressed='true'] {
+  background: rgb(var(--v-theme-on-surface));
+  color: rgb(var(--v-theme-surface));
+}
+@media (max-width: 1000px) {
+  .detail {
+    flex-wrap: wrap;
+  }
+  .row {
+    flex-wrap: wrap;
+    flex: 1 1 auto;
+  }
+}
 </style>

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 /** What the selected mark says, beside it and inside the drawing. Drawing units; `px` gives them for screen pixels. */
-const props = defineProps<{ x: number, y: number, text: string, width: number, px: (pixels: number) => number }>()
+const props = defineProps<{ x: number; y: number; text: string; width: number; px: (pixels: number) => number }>()
 
 const wide = computed(() => props.px(props.text.length * 6.9 + 24))
-const left = computed(() => Math.max(-props.px(36), Math.min(props.width - wide.value + props.px(12), props.x - wide.value / 2)))
+const left = computed(() =>
+  Math.max(-props.px(36), Math.min(props.width - wide.value + props.px(12), props.x - wide.value / 2)),
+)
 const top = computed(() => {
   const above = props.y - props.px(52)
   return above < -props.px(24) ? props.y + props.px(22) : above
@@ -18,7 +20,17 @@ const top = computed(() => {
 </template>
 
 <style scoped>
-.tip { pointer-events: none; }
-rect { fill: #14191c; stroke: #fff; stroke-opacity: 0.35; stroke-width: 0.25; }
-text { fill: #fff; font-weight: 600; }
+.tip {
+  pointer-events: none;
+}
+rect {
+  fill: #14191c;
+  stroke: #fff;
+  stroke-opacity: 0.35;
+  stroke-width: 0.25;
+}
+text {
+  fill: #fff;
+  font-weight: 600;
+}
 </style>

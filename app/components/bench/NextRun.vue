@@ -22,7 +22,18 @@ function keep() {
 
 <template>
   <section class="next" aria-label="Next run">
-    <v-textarea v-if="editing" v-model="text" label="Next run" rows="3" maxlength="400" hide-details autofocus @keydown.enter.exact.prevent="keep" @keydown.esc.stop="editing = false" @blur="keep" />
+    <v-textarea
+      v-if="editing"
+      v-model="text"
+      label="Next run"
+      rows="3"
+      maxlength="400"
+      hide-details
+      autofocus
+      @keydown.enter.exact.prevent="keep"
+      @keydown.esc.stop="editing = false"
+      @blur="keep"
+    />
     <template v-else>
       <p>{{ shown }}</p>
       <button type="button" aria-label="Change the words" @click="begin"><v-icon :icon="mdiPencil" size="20" /></button>
@@ -32,8 +43,28 @@ function keep() {
 </template>
 
 <style scoped>
-.next { background: var(--say); color: #fff; border-radius: 12px; padding: 12px 14px; position: relative; }
-p { font-size: 1.08rem; font-weight: 650; line-height: 1.35; padding-right: 34px; }
-small { color: #c3cdd2; }
-button { position: absolute; top: 4px; right: 4px; width: 44px; height: 44px; border-radius: 10px; }
+.next {
+  background: var(--say);
+  color: #fff;
+  border-radius: 12px;
+  padding: 12px 14px;
+  position: relative;
+}
+p {
+  font-size: 1.08rem;
+  font-weight: 650;
+  line-height: 1.35;
+  padding-right: 34px;
+}
+small {
+  color: #c3cdd2;
+}
+button {
+  position: absolute;
+  top: 4px;
+  right: 4px;
+  width: 44px;
+  height: 44px;
+  border-radius: 10px;
+}
 </style>

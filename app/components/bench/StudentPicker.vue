@@ -3,11 +3,13 @@ import type { FloorStudent } from '~~/contract/people'
 
 /** Chooses whose coupon it is: type a part of the name or the booth. */
 const props = defineProps<{ students: readonly FloorStudent[] }>()
-const emit = defineEmits<{ choose: [student: FloorStudent], close: [] }>()
+const emit = defineEmits<{ choose: [student: FloorStudent]; close: [] }>()
 const asked = ref('')
 const found = computed(() => {
   const part = asked.value.trim().toLocaleLowerCase()
-  return props.students.filter(student => student.name.toLocaleLowerCase().includes(part) || String(student.booth ?? '') === part)
+  return props.students.filter(
+    student => student.name.toLocaleLowerCase().includes(part) || String(student.booth ?? '') === part,
+  )
 })
 </script>
 
@@ -17,7 +19,9 @@ const found = computed(() => {
       <v-text-field v-model="asked" label="Name or booth" hide-details autofocus autocomplete="off" />
       <ul>
         <li v-for="student in found" :key="student.id">
-          <button type="button" @click="$emit('choose', student)"><b>{{ student.name }}</b><span>{{ student.booth ? `booth ${student.booth}` : '' }}</span></button>
+          <button type="button" @click="$emit('choose', student)">
+            <b>{{ student.name }}</b><span>{{ student.booth ? `booth ${student.booth}` : '' }}</span>
+          </button>
         </li>
         <li v-if="found.length === 0" class="quiet none">Nobody in this section is called that.</li>
       </ul>
@@ -26,9 +30,28 @@ const found = computed(() => {
 </template>
 
 <style scoped>
-.picker { padding: 18px; display: grid; gap: 10px; }
-ul { max-height: 50dvh; overflow: auto; }
-button { width: 100%; min-height: 46px; display: flex; justify-content: space-between; align-items: center; padding: 0 10px; border-radius: 8px; }
-button:hover { background: rgb(var(--v-theme-surface-variant)); }
-.none { padding: 12px; }
+.picker {
+  padding: 18px;
+  display: grid;
+  gap: 10px;
+}
+ul {
+  max-height: 50dvh;
+  overflow: auto;
+}
+button {
+  width: 100%;
+  min-height: 46px;
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  padding: 0 10px;
+  border-radius: 8px;
+}
+button:hover {
+  background: rgb(var(--v-theme-surface-variant));
+}
+.none {
+  padding: 12px;
+}
 </style>

@@ -1,5 +1,14 @@
 <script setup lang="ts">
-import { refusals, thicknessOf, usualPiece, type CouponDocument, type Piece, type Refusal, type SetUpChange, type Ticket } from '~~/core/coupon'
+import {
+  refusals,
+  thicknessOf,
+  usualPiece,
+  type CouponDocument,
+  type Piece,
+  type Refusal,
+  type SetUpChange,
+  type Ticket,
+} from '~~/core/coupon'
 import { currentWindow, knownRungs, rungSettings, startCurrent } from '~~/core/setup'
 import { ELECTRODES, electrodeOf, positionOf, positionsFor, ROD_SIZES, runAs } from '~~/core/trade'
 import type { LengthUnit } from '~~/core/units'
@@ -7,16 +16,21 @@ import { numeric } from '~~/core/working'
 import { useBench } from '~/stores/bench'
 import { messageOf } from '~/stores/request'
 
-/** Changes the ticket, the piece and the number of beads; the coupon is laid out again around what was marked. The card fills what follows. */
-const props = defineProps<{ document: CouponDocument, unit: LengthUnit }>()
-const emit = defineEmits<{ change: [change: SetUpChange], close: [] }>()
+/**
+ * Changes the ticket, the piece and the number of beads; the coupon is laid out again around what was marked. The
+ * card fills what follows.
+ */
+const props = defineProps<{ document: CouponDocument; unit: LengthUnit }>()
+const emit = defineEmits<{ change: [change: SetUpChange]; close: [] }>()
 const bench = useBench()
 
 const { ticket, beads } = props.document
 const piece = shallowRef<Piece>(props.document.piece)
 const isPlate = computed(() => 'widthMm' in piece.value)
 const form = reactive({
-  ...ticket, booth: ticket.booth === null ? '' : String(ticket.booth), hoursOut: ticket.hoursOut === undefined ? '' : String(ticket.hoursOut),
+  ...ticket,
+  booth: ticket.booth === null ? '' : String(ticket.booth),
+  hoursOut: ticket.hoursOut === undefined ? '' : String(ticket.hoursOut),
   beads: String(props.document.passes ? 6 : beads.length),
 })
 const errors = ref<Record<string, string>>({})
@@ -26,28 +40,54 @@ const rungs = computed(() => knownRungs(bench.rules))
 const positions = computed(() => positionsFor(piece.value.kind).map(positionOf))
 const CURRENT = numeric('amperes', 'currentA', 'Current', 10, 500, ticket.currentA)
 
-/** A rung brings its piece, its position, its way of travel and the card's current; the rod stays the one the student runs. */
+/**
+ * A rung brings its piece, its position, its way of travel and the card's current; the rod stays the one the
+ * student runs.
+ */
 function chooseRung(name: unknown) {
   form.rung = String(name ?? '')
   const rung = rungs.value.find(one => one.name === form.rung)
   if (!rung) return
   const same = piece.value.kind === rung.piece && !('groove' in piece.value && piece.value.groove.backing === rung.open)
   if (!same) piece.value = usualPiece(rung.piece, rung.open)
-  Object.assign(form, rungSettings(rung, form.hand, thicknessOf(piece.value), bench.rules, { classification: form.classification, diameterMm: form.diameterMm }))
+  Object.assign(
+    form,
+    rungSettings(rung, form.hand, thicknessOf(piece.value), bench.rules, {
+      classification: form.classification,
+      diameterMm: form.diameterMm,
+    }),
+  )
 }
 /** Another piece may not be welded where the last one was. */
-watch(positions, (now) => { if (!now.some(row => row.id === form.position)) form.position = now[0]!.id })
-/** Another rod or position wants another current: the card's. */
-watch(() => [form.classification, form.diameterMm, form.position] as const, ([classification, diameterMm, position]) => {
-  const ways = positionOf(position).travel
-  if (!ways.includes(form.travel)) form.travel = ways[0]!
-  if (!electrode.value.currents.includes(form.polarity)) form.polarity = electrode.value.currents[0]!
-  form.currentA = startCurrent({ classification, diameterMm, position: runAs(position), travel: form.travel, joint: 'pad', pass: 'bead', thicknessMm: thicknessOf(piece.value) }, bench.rules).startA
+watch(positions, now => {
+  if (!now.some(row => row.id === form.position)) form.position = now[0]!.id
 })
+/** Another rod or position wants another current: the card's. */
+watch(
+  () => [form.classification, form.diameterMm, form.position] as const,
+  ([classification, diameterMm, position]) => {
+    const ways = positionOf(position).travel
+    if (!ways.includes(form.travel)) form.travel = ways[0]!
+    if (!electrode.value.currents.includes(form.polarity)) form.polarity = electrode.value.currents[0]!
+    form.currentA = startCurrent(
+      {
+        classification,
+        diameterMm,
+        position: runAs(position),
+        travel: form.travel,
+        joint: 'pad',
+        pass: 'bead',
+        thicknessMm: thicknessOf(piece.value),
+      },
+      bench.rules,
+    ).startA
+  },
+)
 
 function whole(name: 'beads' | 'booth', low: number, high: number, what: string): number {
   const value = Number(form[name])
-  if (form[name].trim() === '' || !Number.isInteger(value) || value < low || value > high) errors.value[name] = `A whole number of ${what}, ${low} to ${high}`
+  if (form[name].trim() === '' || !Number.isInteger(value) || value < low || value > high)
+    errors.value[name] = `A whole number of ${what}, ${low} to ${high}`
   return value
 }
 function hours(): { hoursOut?: number } {
@@ -58,15 +98,29 @@ function hours(): { hoursOut?: number } {
 }
 const unread = reactive<Record<string, string>>({})
 /** Where a refusal is said: at the field that can put it right. */
-const AT: Readonly<Record<Refusal['field'], string>> = { position: 'position', classification: 'classification', travel: 'travel', piece: 'piece', passes: 'piece' }
+const AT: Readonly<Record<Refusal['field'], string>> = {
+  position: 'position',
+  classification: 'classification',
+  travel: 'travel',
+  piece: 'piece',
+  passes: 'piece',
+}
 function apply() {
   errors.value = {}
   const rung = form.rung.trim()
   if (!rung) errors.value.rung = 'Name the rung, like “horizontal pad”'
   const next: Ticket = {
-    rung: rung.slice(0, 80), position: form.position, classification: form.classification, diameterMm: form.diameterMm, rods: form.rods,
-    currentA: Math.round(form.currentA), polarity: form.polarity, hand: form.hand, travel: form.travel,
-    booth: form.booth.trim() === '' ? null : whole('booth', 1, 999, 'a booth'), ...hours(),
+    rung: rung.slice(0, 80),
+    position: form.position,
+    classification: form.classification,
+    diameterMm: form.diameterMm,
+    rods: form.rods,
+    currentA: Math.round(form.currentA),
+    polarity: form.polarity,
+    hand: form.hand,
+    travel: form.travel,
+    booth: form.booth.trim() === '' ? null : whole('booth', 1, 999, 'a booth'),
+    ...hours(),
   }
   const beadCount = isPlate.value ? whole('beads', 1, 60, 'beads') : 1
   for (const { field, why } of refusals({ piece: piece.value, ticket: next })) errors.value[AT[field]] ??= why
@@ -77,37 +131,124 @@ function apply() {
     errors.value.beads = messageOf(error)
   }
 }
-defineExpose({ refuse: (message: string) => { errors.value.beads = message } })
+defineExpose({
+  refuse: (message: string) => {
+    errors.value.beads = message
+  },
+})
 </script>
 
 <template>
-  <FormDialog heading="Ticket" leave="Leave as it was" save="Set the ticket" :width="720" @submit="apply" @close="$emit('close')">
+  <FormDialog
+    heading="Ticket"
+    leave="Leave as it was"
+    save="Set the ticket"
+    :width="720"
+    @submit="apply"
+    @close="$emit('close')"
+  >
     <div class="grid">
-      <v-combobox :model-value="form.rung" label="Rung" class="wide" :items="rungs.map(rung => rung.name)" :error-messages="errors.rung" autofocus @update:model-value="chooseRung" />
-      <v-select v-model="form.position" label="Position" :items="positions.map(row => ({ value: row.id, title: `${row.id} ${row.name}` }))" :error-messages="errors.position" />
-      <v-select v-model="form.travel" label="Travel" :items="[...positionOf(form.position).travel]" :error-messages="errors.travel" />
+      <v-combobox
+        :model-value="form.rung"
+        label="Rung"
+        class="wide"
+        :items="rungs.map(rung => rung.name)"
+        :error-messages="errors.rung"
+        autofocus
+        @update:model-value="chooseRung"
+      />
+      <v-select
+        v-model="form.position"
+        label="Position"
+        :items="positions.map(row => ({ value: row.id, title: `${row.id} ${row.name}` }))"
+        :error-messages="errors.position"
+      />
+      <v-select
+        v-model="form.travel"
+        label="Travel"
+        :items="[...positionOf(form.position).travel]"
+        :error-messages="errors.travel"
+      />
       <v-select v-model="form.hand" label="Hand" :items="['right', 'left']" />
-      <v-select v-model="form.classification" label="Rod" :items="ELECTRODES.map(row => row.classification)" :hint="electrode.covering" persistent-hint :error-messages="errors.classification" />
-      <v-select v-model="form.diameterMm" label="Size" :items="ROD_SIZES.map(size => ({ value: size.diameterMm, title: `${size.name} in` }))" />
+      <v-select
+        v-model="form.classification"
+        label="Rod"
+        :items="ELECTRODES.map(row => row.classification)"
+        :hint="electrode.covering"
+        persistent-hint
+        :error-messages="errors.classification"
+      />
+      <v-select
+        v-model="form.diameterMm"
+        label="Size"
+        :items="ROD_SIZES.map(size => ({ value: size.diameterMm, title: `${size.name} in` }))"
+      />
       <v-select v-model="form.rods" label="New rods or stubs" :items="['new', 'stubs']" />
-      <v-text-field v-model="form.hoursOut" label="Out of the oven" suffix="h" inputmode="decimal" :disabled="electrode.family !== 'low hydrogen'" :error-messages="errors.hoursOut" />
+      <v-text-field
+        v-model="form.hoursOut"
+        label="Out of the oven"
+        suffix="h"
+        inputmode="decimal"
+        :disabled="electrode.family !== 'low hydrogen'"
+        :error-messages="errors.hoursOut"
+      />
       <div>
-        <SheetField :input="CURRENT" :model-value="form.currentA" :unit="unit" @update:model-value="form.currentA = Number($event)" @problem="unread.currentA = $event" />
+        <SheetField
+          :input="CURRENT"
+          :model-value="form.currentA"
+          :unit="unit"
+          @update:model-value="form.currentA = Number($event)"
+          @problem="unread.currentA = $event"
+        />
         <p class="quiet window num">{{ window.lowA }}–{{ window.highA }} A, {{ window.source.name }}</p>
       </div>
       <v-select v-model="form.polarity" label="Polarity" :items="['DCEP', 'DCEN', 'AC']" />
       <v-text-field v-model="form.booth" label="Booth" inputmode="numeric" :error-messages="errors.booth" />
-      <PieceFields v-model="piece" :unit="unit" @problem="(id, message) => { unread[id] = message }" />
-      <v-text-field v-if="isPlate" v-model="form.beads" label="Beads or runs" inputmode="numeric" :error-messages="errors.beads" />
-      <p v-if="errors.piece || (!isPlate && errors.beads)" class="wrong" role="alert">{{ errors.piece || errors.beads }}</p>
+      <PieceFields
+        v-model="piece"
+        :unit="unit"
+        @problem="
+          (id, message) => {
+            unread[id] = message
+          }
+        "
+      />
+      <v-text-field
+        v-if="isPlate"
+        v-model="form.beads"
+        label="Beads or runs"
+        inputmode="numeric"
+        :error-messages="errors.beads"
+      />
+      <p v-if="errors.piece || (!isPlate && errors.beads)" class="wrong" role="alert">
+        {{ errors.piece || errors.beads }}
+      </p>
     </div>
   </FormDialog>
 </template>
 
 <style scoped>
-.grid { display: grid; grid-template-columns: repeat(3, minmax(0, 1fr)); gap: 4px 12px; align-items: start; }
-.wide { grid-column: span 2; }
-.wrong { grid-column: 1 / -1; color: var(--poor); font-weight: 600; }
-.window { font-size: 0.8rem; padding: 2px 12px 8px; }
-@media (max-width: 600px) { .grid { grid-template-columns: repeat(2, minmax(0, 1fr)); } }
+.grid {
+  display: grid;
+  grid-template-columns: repeat(3, minmax(0, 1fr));
+  gap: 4px 12px;
+  align-items: start;
+}
+.wide {
+  grid-column: span 2;
+}
+.wrong {
+  grid-column: 1 / -1;
+  color: var(--poor);
+  font-weight: 600;
+}
+.window {
+  font-size: 0.8rem;
+  padding: 2px 12px 8px;
+}
+@media (max-width: 600px) {
+  .grid {
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+  }
+}
 </style>

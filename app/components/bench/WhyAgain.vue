@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** A coupon that was saved before is graded again: why? The earlier version is kept. */
-const emit = defineEmits<{ why: [text: string], close: [] }>()
+const emit = defineEmits<{ why: [text: string]; close: [] }>()
 const text = ref('')
 const error = ref('')
 function go() {

@@ -6,14 +6,19 @@ import { FACE_KINDS, markKindsOn, PALETTE_SIZE, ROOT_KINDS, type MarkKind } from
 const flawsOf = (kinds: readonly MarkKind[]) => kinds.flatMap(kind => (kind.is === 'flaw' ? [kind.flaw] : []))
 
 describe('the marks and their letters', () => {
-  it.each([['face', FACE_KINDS], ['root', ROOT_KINDS]] as const)('on the %s each letter stands for one mark', (face, kinds) => {
+  it.each([
+    ['face', FACE_KINDS],
+    ['root', ROOT_KINDS],
+  ] as const)('on the %s each letter stands for one mark', (face, kinds) => {
     expect(markKindsOn(face)).toBe(kinds)
     expect(new Set(kinds.map(kind => kind.letter)).size).toBe(kinds.length)
     for (const taken of ['N', 'I', 'X', 'Y']) expect(kinds.some(kind => kind.letter === taken)).toBe(false)
   })
 
   it('every discontinuity and every kind of try can be marked, each on the side it is read on', () => {
-    expect([...new Set([...flawsOf(FACE_KINDS), ...flawsOf(ROOT_KINDS)])].sort()).toEqual(DISCONTINUITIES.map(row => row.id).sort())
+    expect([...new Set([...flawsOf(FACE_KINDS), ...flawsOf(ROOT_KINDS)])].sort()).toEqual(
+      DISCONTINUITIES.map(row => row.id).sort(),
+    )
     for (const flaw of flawsOf(FACE_KINDS)) expect(discontinuityOf(flaw).on).not.toBe('root')
     for (const flaw of flawsOf(ROOT_KINDS)) expect(discontinuityOf(flaw).on).not.toBe('face')
     const tries = FACE_KINDS.flatMap(kind => (kind.is === 'try' ? [kind.kind] : []))

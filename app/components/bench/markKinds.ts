@@ -3,12 +3,24 @@ import { discontinuityOf, type DiscontinuityId } from '~~/core/trade'
 
 /** What a letter drops on the drawing: a try to grade, a flaw, or a gauge reading. */
 export type MarkKind =
-  | { readonly letter: string, readonly name: string, readonly is: 'try', readonly kind: TryKind }
-  | { readonly letter: string, readonly name: string, readonly is: 'flaw', readonly flaw: DiscontinuityId, readonly short: string }
-  | { readonly letter: string, readonly name: string, readonly is: 'reading', readonly of: 'across' | 'over' }
+  | { readonly letter: string; readonly name: string; readonly is: 'try'; readonly kind: TryKind }
+  | {
+      readonly letter: string
+      readonly name: string
+      readonly is: 'flaw'
+      readonly flaw: DiscontinuityId
+      readonly short: string
+    }
+  | { readonly letter: string; readonly name: string; readonly is: 'reading'; readonly of: 'across' | 'over' }
 
 /** `short` is what fits on the palette, where the term does not. */
-const flaw = (letter: string, id: DiscontinuityId, short = discontinuityOf(id).name): MarkKind => ({ letter, is: 'flaw', flaw: id, name: discontinuityOf(id).name, short })
+const flaw = (letter: string, id: DiscontinuityId, short = discontinuityOf(id).name): MarkKind => ({
+  letter,
+  is: 'flaw',
+  flaw: id,
+  name: discontinuityOf(id).name,
+  short,
+})
 
 const READINGS: readonly MarkKind[] = [
   { letter: 'W', name: 'Width', is: 'reading', of: 'across' },

@@ -9,8 +9,8 @@ import { useReadings } from '~/stores/readings'
 import { messageOf } from '~/stores/request'
 
 /** The coupon on the bench, read blind: the drawing and the marks, and nobody's verdict beside them. */
-const props = defineProps<{ stage: Stage, heading: string }>()
-const emit = defineEmits<{ done: [handedIn: HandedIn], leave: [] }>()
+const props = defineProps<{ stage: Stage; heading: string }>()
+const emit = defineEmits<{ done: [handedIn: HandedIn]; leave: [] }>()
 const bench = useBench()
 const readings = useReadings()
 const hand = useBenchActs()
@@ -23,15 +23,19 @@ const unit = computed(() => bench.rules.unit)
 const upright = computed(() => bench.document !== null && standsUpright(bench.document))
 const gauged = computed(() => {
   const bead = bench.document?.beads.find(lane => lane.id === bench.cursor.beadId)
-  return bench.document && bead && (dialog.value === 'across' || dialog.value === 'over') ? readingKinds(bench.document.piece, bead)[dialog.value] : []
+  return bench.document && bead && (dialog.value === 'across' || dialog.value === 'over')
+    ? readingKinds(bench.document.piece, bead)[dialog.value]
+    : []
 })
 
 function drop(kind: MarkKind) {
   dialog.value = null
-  hand.drop(kind, (of) => { dialog.value = of })
+  hand.drop(kind, of => {
+    dialog.value = of
+  })
 }
 
-function keepReadings(read: readonly { of: ReadingKind, valueMm: number }[]) {
+function keepReadings(read: readonly { of: ReadingKind; valueMm: number }[]) {
   dialog.value = null
   hand.addReadings(read)
 }
@@ -53,16 +57,40 @@ async function handIn() {
 
 /** Keys that belong to an instructor's own coupon do nothing here. */
 const nothing = () => {}
-useBenchKeys({
-  next: nothing, choose: nothing, ticket: nothing, time: nothing, beads: nothing, pass: nothing, codes: nothing, answer: nothing, fitUp: nothing,
-  save: () => void handIn(), more: () => { dialog.value = 'more' }, help: () => { dialog.value = 'keys' }, reading: (of) => { dialog.value = of },
-}, () => upright.value, () => dialog.value !== null)
+useBenchKeys(
+  {
+    next: nothing,
+    choose: nothing,
+    ticket: nothing,
+    time: nothing,
+    beads: nothing,
+    pass: nothing,
+    codes: nothing,
+    answer: nothing,
+    fitUp: nothing,
+    save: () => void handIn(),
+    more: () => {
+      dialog.value = 'more'
+    },
+    help: () => {
+      dialog.value = 'keys'
+    },
+    reading: of => {
+      dialog.value = of
+    },
+  },
+  () => upright.value,
+  () => dialog.value !== null,
+)
 </script>
 
 <template>
   <div v-if="bench.document" class="blind">
     <header>
-      <div><h1>{{ heading }}</h1><p class="quiet">{{ bench.document.ticket.rung }} · {{ stage }} · mark only what is not sound</p></div>
+      <div>
+        <h1>{{ heading }}</h1>
+        <p class="quiet">{{ bench.document.ticket.rung }} · {{ stage }} · mark only what is not sound</p>
+      </div>
       <v-btn variant="text" class="leave" @click="$emit('leave')">Leave it</v-btn>
     </header>
     <section class="stage" aria-label="Coupon">
@@ -74,36 +102,121 @@ useBenchKeys({
     <aside aria-label="Your reading">
       <div class="scroll"><MarkList :document="bench.document" :unit="unit" /></div>
       <div class="act">
-        <p v-if="bench.keptAt === 'nowhere'" role="alert" class="alert">This browser cannot keep a draft. Hand in soon.</p>
+        <p v-if="bench.keptAt === 'nowhere'" role="alert" class="alert">
+          This browser cannot keep a draft. Hand in soon.
+        </p>
         <p v-if="problem" role="alert" class="alert">{{ problem }}</p>
-        <div class="steps"><v-btn variant="text" :disabled="bench.past.length === 0" @click="bench.undo">Undo</v-btn><v-btn variant="text" :disabled="bench.future.length === 0" @click="bench.redo">Redo</v-btn><v-btn variant="text" aria-label="Keys" @click="dialog = 'keys'">?</v-btn></div>
-        <v-btn color="primary" block height="56" :loading="busy" @click="handIn">Hand in the reading <kbd class="key">Enter</kbd></v-btn>
+        <div class="steps">
+          <v-btn variant="text" :disabled="bench.past.length === 0" @click="bench.undo">Undo</v-btn
+          ><v-btn variant="text" :disabled="bench.future.length === 0" @click="bench.redo">Redo</v-btn
+          ><v-btn variant="text" aria-label="Keys" @click="dialog = 'keys'">?</v-btn>
+        </div>
+        <v-btn color="primary" block height="56" :loading="busy" @click="handIn"
+          >Hand in the reading <kbd class="key">Enter</kbd></v-btn
+        >
       </div>
     </aside>
     <MoreMarks v-if="dialog === 'more'" :face="bench.cursorFace" @drop="drop" @close="dialog = null" />
     <KeyList v-if="dialog === 'keys'" :keys="BLIND_KEYS" @close="dialog = null" />
-    <ReadingEntry v-if="gauged.length > 0" :document="bench.document" :place="bench.cursor" :kinds="gauged" :unit="unit" @read="keepReadings" @close="dialog = null" />
+    <ReadingEntry
+      v-if="gauged.length > 0"
+      :document="bench.document"
+      :place="bench.cursor"
+      :kinds="gauged"
+      :unit="unit"
+      @read="keepReadings"
+      @close="dialog = null"
+    />
   </div>
 </template>
 
 <style scoped>
-.blind { height: 100dvh; display: grid; grid-template: auto minmax(0, 1fr) / minmax(0, 1fr) 290px; }
-header { grid-column: 1 / -1; display: flex; align-items: center; gap: 16px; padding: 12px 18px; background: rgb(var(--v-theme-surface)); border-bottom: 1px solid var(--line); }
-h1 { font-size: 1.4rem; font-weight: 700; line-height: 1.15; }
-header .leave { margin-left: auto; }
-.stage { min-height: 0; min-width: 0; display: flex; flex-direction: column; }
-.drawn { flex: 1; min-height: 0; min-width: 0; padding-bottom: 6px; }
-aside { min-height: 0; display: grid; grid-template-rows: minmax(0, 1fr) auto; background: rgb(var(--v-theme-surface)); border-left: 1px solid var(--line); }
-.scroll { overflow-y: auto; padding: 16px; }
-.act { padding: 6px 16px 14px; border-top: 1px solid var(--line); }
-.steps { display: flex; justify-content: space-between; }
-.key { margin-left: 10px; }
-.alert { color: var(--poor); font-weight: 600; padding: 6px 0; }
-@media (max-width: 1000px) {
-  .blind { height: auto; min-height: 100dvh; grid-template: auto auto auto / minmax(0, 1fr); }
-  .stage { height: 68dvh; }
-  aside { border-left: 0; border-top: 1px solid var(--line); }
-  .act { position: sticky; bottom: 0; background: rgb(var(--v-theme-surface)); }
+.blind {
+  height: 100dvh;
+  display: grid;
+  grid-template: auto minmax(0, 1fr) / minmax(0, 1fr) 290px;
 }
-@media (max-width: 700px) { .blind { padding-bottom: 60px; } .act { bottom: 60px; } }
+header {
+  grid-column: 1 / -1;
+  display: flex;
+  align-items: center;
+  gap: 16px;
+  padding: 12px 18px;
+  background: rgb(var(--v-theme-surface));
+  border-bottom: 1px solid var(--line);
+}
+h1 {
+  font-size: 1.4rem;
+  font-weight: 700;
+  line-height: 1.15;
+}
+header .leave {
+  margin-left: auto;
+}
+.stage {
+  min-height: 0;
+  min-width: 0;
+  display: flex;
+  flex-direction: column;
+}
+.drawn {
+  flex: 1;
+  min-height: 0;
+  min-width: 0;
+  padding-bottom: 6px;
+}
+aside {
+  min-height: 0;
+  display: grid;
+  grid-template-rows: minmax(0, 1fr) auto;
+  background: rgb(var(--v-theme-surface));
+  border-left: 1px solid var(--line);
+}
+.scroll {
+  overflow-y: auto;
+  padding: 16px;
+}
+.act {
+  padding: 6px 16px 14px;
+  border-top: 1px solid var(--line);
+}
+.steps {
+  display: flex;
+  justify-content: space-between;
+}
+.key {
+  margin-left: 10px;
+}
+.alert {
+  color: var(--poor);
+  font-weight: 600;
+  padding: 6px 0;
+}
+@media (max-width: 1000px) {
+  .blind {
+    height: auto;
+    min-height: 100dvh;
+    grid-template: auto auto auto / minmax(0, 1fr);
+  }
+  .stage {
+    height: 68dvh;
+  }
+  aside {
+    border-left: 0;
+    border-top: 1px solid var(--line);
+  }
+  .act {
+    position: sticky;
+    bottom: 0;
+    background: rgb(var(--v-theme-surface));
+  }
+}
+@media (max-width: 700px) {
+  .blind {
+    padding-bottom: 60px;
+  }
+  .act {
+    bottom: 60px;
+  }
+}
 </style>

@@ -3,7 +3,7 @@ import type { RungState } from '~~/core/ladder'
 import { awayFor } from './boardOrder'
 
 /** One rung of one student: how far along by temper colour, how many coupons, and how lately. */
-const props = defineProps<{ state: RungState, who: string, rung: string, today: string }>()
+const props = defineProps<{ state: RungState; who: string; rung: string; today: string }>()
 defineEmits<{ open: [] }>()
 
 const heat = computed(() => {
@@ -19,7 +19,10 @@ const lately = computed(() => {
   const days = (Date.parse(props.today) - Date.parse(props.state.lastDay)) / 86_400_000
   return days <= WEEK ? 1 : days <= 3 * WEEK ? 0.45 : 0
 })
-const said = computed(() => `${props.who}, ${props.rung}: ${props.state.status}${props.state.coupons > 0 ? `, ${props.state.coupons} coupons, last ${awayFor(props.state.lastDay, props.today)}${lately.value < 1 ? ' ago' : ''}` : ''}`)
+const said = computed(
+  () =>
+    `${props.who}, ${props.rung}: ${props.state.status}${props.state.coupons > 0 ? `, ${props.state.coupons} coupons, last ${awayFor(props.state.lastDay, props.today)}${lately.value < 1 ? ' ago' : ''}` : ''}`,
+)
 </script>
 
 <template>
@@ -30,12 +33,48 @@ const said = computed(() => `${props.who}, ${props.rung}: ${props.state.status}$
 </template>
 
 <style scoped>
-.cell { position: relative; display: grid; place-items: center; width: 100%; height: 30px; border-radius: 5px; font-size: 0.86rem; font-weight: 650; overflow: hidden; }
-.cold { background: rgba(var(--v-theme-on-surface), 0.04); }
-.next { border: 1px dashed var(--quiet); }
-.straw { background: var(--temper-straw); color: #20282c; }
-.bronze { background: var(--temper-bronze); color: #fff; }
-.purple { background: var(--temper-purple); color: #fff; box-shadow: inset 0 0 0 2px #fff, inset 0 0 0 3px var(--temper-purple); }
-.blue { background: var(--temper-blue); color: #fff; }
-.lately { position: absolute; left: 0; bottom: 0; height: 4px; background: currentColor; opacity: 0.75; }
+.cell {
+  position: relative;
+  display: grid;
+  place-items: center;
+  width: 100%;
+  height: 30px;
+  border-radius: 5px;
+  font-size: 0.86rem;
+  font-weight: 650;
+  overflow: hidden;
+}
+.cold {
+  background: rgba(var(--v-theme-on-surface), 0.04);
+}
+.next {
+  border: 1px dashed var(--quiet);
+}
+.straw {
+  background: var(--temper-straw);
+  color: #20282c;
+}
+.bronze {
+  background: var(--temper-bronze);
+  color: #fff;
+}
+.purple {
+  background: var(--temper-purple);
+  color: #fff;
+  box-shadow:
+    inset 0 0 0 2px #fff,
+    inset 0 0 0 3px var(--temper-purple);
+}
+.blue {
+  background: var(--temper-blue);
+  color: #fff;
+}
+.lately {
+  position: absolute;
+  left: 0;
+  bottom: 0;
+  height: 4px;
+  background: currentColor;
+  opacity: 0.75;
+}
 </style>

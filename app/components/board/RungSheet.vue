@@ -7,8 +7,14 @@ import { useProgress } from '~/stores/progress'
 import { messageOf, RequestFailure } from '~/stores/request'
 
 /** One rung of one student: where it stands, what the rule lets through, and the instructor's name on it. */
-const props = defineProps<{ studentId: string, name: string, rung: LadderRung, state: RungState, needs: readonly string[] }>()
-const emit = defineEmits<{ close: [], changed: [] }>()
+const props = defineProps<{
+  studentId: string
+  name: string
+  rung: LadderRung
+  state: RungState
+  needs: readonly string[]
+}>()
+const emit = defineEmits<{ close: []; changed: [] }>()
 const progress = useProgress()
 const houseRules = useHouseRules()
 
@@ -29,15 +35,24 @@ onMounted(async () => {
   }
 })
 
-/** What a rule lets through: the chance of somebody at a steady rate, within the coupons the rung usually takes, or so many tries. */
+/**
+ * What a rule lets through: the chance of somebody at a steady rate, within the coupons the rung usually takes, or
+ * so many tries.
+ */
 const TRIES = 20
 const within = computed(() => (byTries.value ? TRIES : props.rung.coupons))
-const lets = computed(() => [0.5, 0.7, 0.9].map(rate => ({ rate, chance: signOffChance(props.rung.signOff, rate, within.value, inARow.value) })))
+const lets = computed(() =>
+  [0.5, 0.7, 0.9].map(rate => ({ rate, chance: signOffChance(props.rung.signOff, rate, within.value, inARow.value) })),
+)
 
 async function act() {
   if (busy.value) return
   if ((signed.value || turn.value) && !why.value.trim()) {
-    refused.value = signed.value ? 'Say why it is taken back' : turn.value === 'early' ? 'The rule is not met yet: say why it is signed off now' : 'The rule was met several coupons ago: say why it is signed off now'
+    refused.value = signed.value
+      ? 'Say why it is taken back'
+      : turn.value === 'early'
+        ? 'The rule is not met yet: say why it is signed off now'
+        : 'The rule was met several coupons ago: say why it is signed off now'
     return
   }
   busy.value = true
@@ -47,7 +62,7 @@ async function act() {
     else await progress.signOff({ studentId: props.studentId, rungId: props.rung.id, why: why.value })
     emit('changed')
   } catch (error) {
-    refused.value = error instanceof RequestFailure ? error.field('why') ?? error.message : messageOf(error)
+    refused.value = error instanceof RequestFailure ? (error.field('why') ?? error.message) : messageOf(error)
   } finally {
     busy.value = false
   }
@@ -55,27 +70,84 @@ async function act() {
 </script>
 
 <template>
-  <FormDialog :heading="`${name}: ${rung.name}`" :save="signed ? 'Take back' : 'Sign off'" :danger="signed !== null" leave="Close" :message="refused" :busy="busy" :width="560" @submit="act" @close="$emit('close')">
-    <p class="status"><b>{{ state.status }}</b><span v-if="state.coupons > 0">{{ state.good }} of {{ state.coupons }} coupons good<template v-if="state.lastDay">, last {{ spokenDay(state.lastDay) }}</template></span><span v-else>no coupon on it yet</span></p>
+  <FormDialog
+    :heading="`${name}: ${rung.name}`"
+    :save="signed ? 'Take back' : 'Sign off'"
+    :danger="signed !== null"
+    leave="Close"
+    :message="refused"
+    :busy="busy"
+    :width="560"
+    @submit="act"
+    @close="$emit('close')"
+  >
+    <p class="status">
+      <b>{{ state.status }}</b><span v-if="state.coupons > 0"
+        >{{ state.good }} of {{ state.coupons }} coupons good<template v-if="state.lastDay"
+          >, last {{ spokenDay(state.lastDay) }}</template
+        ></span
+      ><span v-else>no coupon on it yet</span>
+    </p>
     <p>{{ state.says }}</p>
-    <p v-if="signed" class="signed">Signed off {{ signed.outOfTurn ?? '' }} by {{ signed.by }}, {{ spokenDay(signed.at.slice(0, 10)) }}: {{ signed.stood }}<template v-if="signed.why">. “{{ signed.why }}”</template></p>
+    <p v-if="signed" class="signed">
+      Signed off {{ signed.outOfTurn ?? '' }} by {{ signed.by }}, {{ spokenDay(signed.at.slice(0, 10)) }}:
+      {{ signed.stood }}<template v-if="signed.why">. “{{ signed.why }}”</template>
+    </p>
     <p v-else-if="needs.length > 0" class="quiet">Needs first: {{ needs.join(', ') }}</p>
-    <v-text-field v-if="signed || turn" v-model="why" :label="signed ? 'Why it is taken back' : `Why ${turn}`" maxlength="400" />
+    <v-text-field
+      v-if="signed || turn"
+      v-model="why"
+      :label="signed ? 'Why it is taken back' : `Why ${turn}`"
+      maxlength="400"
+    />
     <details>
       <summary>What the rule lets through: {{ saySignOff(rung.signOff, inARow) }}</summary>
-      <ul><li v-for="row in lets" :key="row.rate">Somebody steadily at {{ Math.round(row.rate * 100) }} % meets it within {{ within }} {{ byTries ? 'tries' : 'coupons' }} {{ Math.round(row.chance * 100) }} times in 100.</li></ul>
-      <p class="quiet">Exact, for a rate that does not change. No rule proves that somebody can weld: the instructor signs.</p>
+      <ul>
+        <li v-for="row in lets" :key="row.rate">
+          Somebody steadily at {{ Math.round(row.rate * 100) }} % meets it within {{ within }}
+          {{ byTries ? 'tries' : 'coupons' }} {{ Math.round(row.chance * 100) }} times in 100.
+        </li>
+      </ul>
+      <p class="quiet">
+        Exact, for a rate that does not change. No rule proves that somebody can weld: the instructor signs.
+      </p>
     </details>
     <NuxtLink :to="`/record/${studentId}`">Record of {{ name }}</NuxtLink>
   </FormDialog>
 </template>
 
 <style scoped>
-.status { display: flex; gap: 12px; align-items: baseline; }
-.status b::first-letter { text-transform: uppercase; }
-.signed { border-left: 4px solid var(--temper-blue); padding-left: 12px; }
-details { padding: 8px 0; }
-summary { min-height: 44px; display: flex; align-items: center; cursor: pointer; color: var(--quiet); }
-ul { display: grid; gap: 4px; padding-bottom: 6px; }
-a { min-height: 44px; display: inline-flex; align-items: center; color: inherit; }
+.status {
+  display: flex;
+  gap: 12px;
+  align-items: baseline;
+}
+.status b::first-letter {
+  text-transform: uppercase;
+}
+.signed {
+  border-left: 4px solid var(--temper-blue);
+  padding-left: 12px;
+}
+details {
+  padding: 8px 0;
+}
+summary {
+  min-height: 44px;
+  display: flex;
+  align-items: center;
+  cursor: pointer;
+  color: var(--quiet);
+}
+ul {
+  display: grid;
+  gap: 4px;
+  padding-bottom: 6px;
+}
+a {
+  min-height: 44px;
+  display: inline-flex;
+  align-items: center;
+  color: inherit;
+}
 </style>

@@ -12,7 +12,8 @@ export const readyCount = ({ climb }: BoardRow): number => climb.filter(state =>
 export const stuckFor = ({ climb }: BoardRow): number => currentRung(climb)?.stuck ?? 0
 
 /** How far up: rungs signed off, and the share of the next. */
-export const height = ({ climb }: BoardRow): number => climb.filter(state => state.status === 'signed off').length + (currentRung(climb)?.share ?? 0)
+export const height = ({ climb }: BoardRow): number =>
+  climb.filter(state => state.status === 'signed off').length + (currentRung(climb)?.share ?? 0)
 
 const RANKS: Readonly<Record<Exclude<BoardOrder, 'by name'>, (row: BoardRow) => number>> = {
   'ready to move up': row => 100 * readyCount(row) + height(row),
@@ -30,11 +31,16 @@ export function inOrder(rows: readonly BoardRow[], order: BoardOrder): BoardRow[
 /** What stands beside the name in an order: why the row is where it is. */
 export function reasonOf(row: BoardRow, order: BoardOrder, today: string): string {
   switch (order) {
-    case 'ready to move up': return readyCount(row) > 0 ? `${readyCount(row)} ready` : ''
-    case 'stuck longest': return stuckFor(row) > 0 ? `${stuckFor(row)} coupons` : ''
-    case 'most improved': return row.coupons > 0 ? `${row.improved >= 0 ? '+' : '−'}${Math.abs(Math.round(row.improved * 100))} in 100` : ''
-    case 'longest away': return awayFor(row.lastDay, today)
-    case 'by name': return ''
+    case 'ready to move up':
+      return readyCount(row) > 0 ? `${readyCount(row)} ready` : ''
+    case 'stuck longest':
+      return stuckFor(row) > 0 ? `${stuckFor(row)} coupons` : ''
+    case 'most improved':
+      return row.coupons > 0 ? `${row.improved >= 0 ? '+' : '−'}${Math.abs(Math.round(row.improved * 100))} in 100` : ''
+    case 'longest away':
+      return awayFor(row.lastDay, today)
+    case 'by name':
+      return ''
   }
 }
 

@@ -24,18 +24,21 @@ describe('where a plate lies on the screen', () => {
   })
 
   it('a plate welded up or down stands, a pipe lies unrolled whichever way it is welded', () => {
-    for (const travel of ['up', 'down'] as const) expect(standsUpright(aCoupon({ ticket: { position: '3G', travel } }))).toBe(true)
+    for (const travel of ['up', 'down'] as const)
+      expect(standsUpright(aCoupon({ ticket: { position: '3G', travel } }))).toBe(true)
     expect([standsUpright(aCoupon()), standsUpright(aJoint())]).toEqual([false, false])
   })
 
   it('a place goes to the screen and back', () => {
     const mm = (most: number) => fc.double({ min: 0, max: most, noNaN: true })
-    fc.assert(fc.property(fc.constantFrom(lying, upright), mm(inches(6)), mm(inches(4)), (placement, at, offset) => {
-      const { x, y } = placement.point(at, offset)
-      const back = placement.place(x, y)
-      expect(back.atMm).toBeCloseTo(at, 9)
-      expect(back.offsetMm).toBeCloseTo(offset, 9)
-    }))
+    fc.assert(
+      fc.property(fc.constantFrom(lying, upright), mm(inches(6)), mm(inches(4)), (placement, at, offset) => {
+        const { x, y } = placement.point(at, offset)
+        const back = placement.place(x, y)
+        expect(back.atMm).toBeCloseTo(at, 9)
+        expect(back.offsetMm).toBeCloseTo(offset, 9)
+      }),
+    )
   })
 
   it('the lying frame, transformed, is where the points are', () => {
@@ -50,7 +53,10 @@ describe('where a plate lies on the screen', () => {
 describe('how a flaw is drawn', () => {
   const coupon = aCoupon()
   const bead = coupon.beads[1]!
-  const flaw = (id: FlawMark['flaw'], change: Partial<FlawMark> = {}): FlawMark => ({ ...newFlaw(coupon, 'f', id, { beadId: bead.id, atMm: 70 }), ...change })
+  const flaw = (id: FlawMark['flaw'], change: Partial<FlawMark> = {}): FlawMark => ({
+    ...newFlaw(coupon, 'f', id, { beadId: bead.id, atMm: 70 }),
+    ...change,
+  })
   const numbers = (d: string) => (d.match(/-?\d+(\.\d+)?(e-?\d+)?/g) ?? []).map(Number)
 
   it('each kind of crack, pore and tool mark has a sign of its own', () => {
@@ -61,7 +67,7 @@ describe('how a flaw is drawn', () => {
     }
   })
 
-  it.each(DISCONTINUITIES.map(row => row.id))('%s has a line of its own, of finite numbers', (id) => {
+  it.each(DISCONTINUITIES.map(row => row.id))('%s has a line of its own, of finite numbers', id => {
     const { d, strokeMm } = flawShape(flaw(id), bead, lying)
     expect(d).toMatch(/^M/)
     expect(d).not.toMatch(/NaN|undefined|Infinity/)
@@ -70,7 +76,9 @@ describe('how a flaw is drawn', () => {
   })
 
   it('no two kinds are drawn alike', () => {
-    const shapes = DISCONTINUITIES.map(row => flawShape(flaw(row.id, { atMm: 60, toMm: 90, side: row.sided ? 'both' : null }), bead, lying)).map(shape => `${shape.d} ${shape.filled}`)
+    const shapes = DISCONTINUITIES.map(row =>
+      flawShape(flaw(row.id, { atMm: 60, toMm: 90, side: row.sided ? 'both' : null }), bead, lying),
+    ).map(shape => `${shape.d} ${shape.filled}`)
     expect(new Set(shapes).size).toBe(DISCONTINUITIES.length)
   })
 

@@ -22,7 +22,8 @@ describe('one pass', () => {
     expect([ids(both, 'one pass', 'p1'), ids(both, 'one pass', 'p2')]).toEqual([['p1'], ['p2']])
   })
   it('a pad has all its beads, whatever the view', () => {
-    for (const view of ['one pass', 'all passes'] as const) expect(drawnLanes(aCoupon(), view, 'b3')).toMatchObject({ inRows: false, beads: { length: 6 } })
+    for (const view of ['one pass', 'all passes'] as const)
+      expect(drawnLanes(aCoupon(), view, 'b3')).toMatchObject({ inRows: false, beads: { length: 6 } })
   })
 })
 
@@ -37,16 +38,28 @@ describe('all passes', () => {
     expect(drawn.open.size).toBe(9)
   })
   it('keep their places along the seam', () => {
-    for (const bead of drawn.beads) expect(bead).toMatchObject({ fromMm: pipe.beads.find(one => one.id === bead.id)!.fromMm })
+    for (const bead of drawn.beads)
+      expect(bead).toMatchObject({ fromMm: pipe.beads.find(one => one.id === bead.id)!.fromMm })
   })
 })
 
 describe('a section as paths', () => {
   const groove = { thicknessMm: inches(3 / 8), gapMm: inches(1 / 4), landMm: 0, includedDegrees: 45 }
-  const job = { position: '1G' as const, coreMm: inches(1 / 8), rootCoreMm: inches(1 / 8), stringersOnly: true, overlap: 0.5, stopUnderMm: 1.6, capBeyondMm: 1.6, reinforcementMm: { low: 1.6, high: 3.2 } }
+  const job = {
+    position: '1G' as const,
+    coreMm: inches(1 / 8),
+    rootCoreMm: inches(1 / 8),
+    stringersOnly: true,
+    overlap: 0.5,
+    stopUnderMm: 1.6,
+    capBeyondMm: 1.6,
+    reinforcementMm: { low: 1.6, high: 3.2 },
+  }
   it.each([
-    ['V with backing', { kind: 'V', groove, backing: true }, true, false], ['open V', { kind: 'V', groove: { ...groove, landMm: 2 }, backing: false }, false, false],
-    ['double V', { kind: 'double V', groove: { ...groove, thicknessMm: 25, landMm: 2 } }, true, false], ['fillet', { kind: 'fillet', legMm: 8, thicknessMm: 10 }, false, true],
+    ['V with backing', { kind: 'V', groove, backing: true }, true, false],
+    ['open V', { kind: 'V', groove: { ...groove, landMm: 2 }, backing: false }, false, false],
+    ['double V', { kind: 'double V', groove: { ...groove, thicknessMm: 25, landMm: 2 } }, true, false],
+    ['fillet', { kind: 'fillet', legMm: 8, thicknessMm: 10 }, false, true],
   ] as const)('%s: what lies under it, and whether it is turned', (_, shape, under, turned) => {
     const paths = stackPaths(planStack({ ...job, shape }), shape)
     expect(paths.plate).toMatch(/^M.* Z$/)

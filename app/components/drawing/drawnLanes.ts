@@ -1,6 +1,9 @@
 import { isPlate, passOf, rowOf, stripOf, type Bead, type CouponDocument, type Strip } from '~~/core/coupon'
 
-/** A joint is drawn a pass at a time, as it lay when that layer was done, or with all its passes in rows, one over the other. */
+/**
+ * A joint is drawn a pass at a time, as it lay when that layer was done, or with all its passes in rows, one over
+ * the other.
+ */
 export type LaneView = 'one pass' | 'all passes'
 
 /** What of a coupon is drawn: its strip, and the lanes on it at the places where they are drawn. Lengths mm. */
@@ -26,7 +29,9 @@ export function drawnLanes(document: CouponDocument, view: LaneView, cursorBeadI
 }
 
 /** Rows of a coupon: one for each pass, one for the root side. */
-export function rowsOf({ beads }: Pick<CouponDocument, 'beads'>): { readonly key: string, readonly beads: readonly Bead[] }[] {
+export function rowsOf({
+  beads,
+}: Pick<CouponDocument, 'beads'>): { readonly key: string; readonly beads: readonly Bead[] }[] {
   const rows = new Map<string, Bead[]>()
   for (const bead of beads) {
     const key = rowOf(bead)
@@ -38,14 +43,26 @@ export function rowsOf({ beads }: Pick<CouponDocument, 'beads'>): { readonly key
 function inRows(document: CouponDocument, strip: Strip, open: ReadonlySet<string>): DrawnLanes {
   const rows = rowsOf(document)
   const pitch = Math.min(ROW_MOST_MM, (strip.lengthMm * ROW_SHARE) / rows.length)
-  const beads = rows.flatMap((row, index) => row.beads.map(bead => ({ ...bead, offsetMm: (index + 0.5) * pitch, widthMm: pitch * ROW_FILLED })))
-  return { lengthMm: strip.lengthMm, widthMm: rows.length * pitch, round: strip.round, lines: [], members: null, beads, open, inRows: true }
+  const beads = rows.flatMap((row, index) =>
+    row.beads.map(bead => ({ ...bead, offsetMm: (index + 0.5) * pitch, widthMm: pitch * ROW_FILLED })),
+  )
+  return {
+    lengthMm: strip.lengthMm,
+    widthMm: rows.length * pitch,
+    round: strip.round,
+    lines: [],
+    members: null,
+    beads,
+    open,
+    inRows: true,
+  }
 }
 
 function onePass(document: CouponDocument, strip: Strip, cursorBeadId: string): DrawnLanes {
   const at = document.beads.find(bead => bead.id === cursorBeadId) ?? document.beads.at(-1)!
   const layerOf = (bead: Bead) => passOf(document, bead)?.layer ?? 0
-  const beads = at.face === 'root' ? [at] : document.beads.filter(bead => bead.face === at.face && layerOf(bead) <= layerOf(at))
+  const beads =
+    at.face === 'root' ? [at] : document.beads.filter(bead => bead.face === at.face && layerOf(bead) <= layerOf(at))
   const open = new Set(beads.filter(bead => layerOf(bead) === layerOf(at)).map(bead => bead.id))
   return { ...strip, beads, open, inRows: false }
 }

@@ -6,9 +6,16 @@ import { rodAngleViews, viewSvg, type AngleCase, type Shape } from './rodAngles'
 
 const aCase = (change: Partial<AngleCase & { pass: 'root' }> = {}): AngleCase => {
   const base = { joint: 'pad', position: '1G', travel: 'left to right', hand: 'right', ...change } as AngleCase
-  return { ...base, angles: rodAngles({ classification: 'E7018', pass: change.pass ?? PASSES[base.joint][0]!, ...base }, DEFAULT_HOUSE_RULES) }
+  return {
+    ...base,
+    angles: rodAngles(
+      { classification: 'E7018', pass: change.pass ?? PASSES[base.joint][0]!, ...base },
+      DEFAULT_HOUSE_RULES,
+    ),
+  }
 }
-const points = (shape: Shape) => [...shape.d.matchAll(/(-?[\d.]+) (-?[\d.]+)/g)].map(found => [Number(found[1]), Number(found[2])] as const)
+const points = (shape: Shape) =>
+  [...shape.d.matchAll(/(-?[\d.]+) (-?[\d.]+)/g)].map(found => [Number(found[1]), Number(found[2])] as const)
 const shape = (view: { shapes: readonly Shape[] }, kind: Shape['kind']) => view.shapes.find(one => one.kind === kind)!
 /** From the tip of the rod to its holder. */
 const lean = (view: { shapes: readonly Shape[] }) => {
@@ -24,7 +31,10 @@ describe('the side view', () => {
     expect(degrees(x, -y)).toBeCloseTo(12.5, 0)
   })
   it('is mirrored for travel the other way', () => {
-    expect(lean(rodAngleViews(aCase({ travel: 'right to left', hand: 'left' }))[0]).x).toBeCloseTo(-lean(rodAngleViews(aCase())[0]).x, 6)
+    expect(lean(rodAngleViews(aCase({ travel: 'right to left', hand: 'left' }))[0]).x).toBeCloseTo(
+      -lean(rodAngleViews(aCase())[0]).x,
+      6,
+    )
   })
   it('stands up for vertical, and pushes: the holder hangs under the tip', () => {
     const { x, y } = lean(rodAngleViews(aCase({ position: '3G', travel: 'up' }))[0])
@@ -32,8 +42,10 @@ describe('the side view', () => {
     expect(degrees(y, x)).toBeCloseTo(7.5, 0)
     expect(lean(rodAngleViews(aCase({ position: '3G', travel: 'up', hand: 'left' }))[0]).x).toBeCloseTo(-x, 6)
   })
-  it('comes from below for overhead', () => expect(lean(rodAngleViews(aCase({ position: '4G' }))[0]).y).toBeGreaterThan(30))
-  it('pushes a keyhole', () => expect(rodAngleViews(aCase({ joint: 'V, open root', pass: 'root' }))[0].angle).toBe('push 10–15°'))
+  it('comes from below for overhead', () =>
+    expect(lean(rodAngleViews(aCase({ position: '4G' }))[0]).y).toBeGreaterThan(30))
+  it('pushes a keyhole', () =>
+    expect(rodAngleViews(aCase({ joint: 'V, open root', pass: 'root' }))[0].angle).toBe('push 10–15°'))
 })
 
 describe('the end view', () => {
@@ -54,7 +66,8 @@ it('every joint in every position stays inside its box', () => {
     for (const { id, travel } of PAD_POSITIONS) {
       for (const hand of ['right', 'left'] as const) {
         for (const view of rodAngleViews(aCase({ joint, position: id, travel: travel[0], hand }))) {
-          for (const [x, y] of view.shapes.flatMap(points)) expect(x >= 10 && x <= 110 && y >= 2 && y <= 98, `${joint} ${id} ${view.caption} ${x} ${y}`).toBe(true)
+          for (const [x, y] of view.shapes.flatMap(points))
+            expect(x >= 10 && x <= 110 && y >= 2 && y <= 98, `${joint} ${id} ${view.caption} ${x} ${y}`).toBe(true)
         }
       }
     }

@@ -34,10 +34,14 @@ const two = (value: number) => Math.round(value * 100) / 100
 
 /** A path in the plate's own frame (x along, y out of the plate) turned to how it stands in the shop. */
 function path(points: readonly Point[], turn: Turn, closed = false): string {
-  return points.map((point, index) => {
-    const [x, y] = turn(point)
-    return `${index === 0 ? 'M' : 'L'}${two(CENTRE[0] + x)} ${two(CENTRE[1] + y)}`
-  }).join(' ') + (closed ? ' Z' : '')
+  return (
+    points
+      .map((point, index) => {
+        const [x, y] = turn(point)
+        return `${index === 0 ? 'M' : 'L'}${two(CENTRE[0] + x)} ${two(CENTRE[1] + y)}`
+      })
+      .join(' ') + (closed ? ' Z' : '')
+  )
 }
 
 const FLAT: Turn = ([x, y]) => [x, -y]
@@ -56,10 +60,13 @@ function sideTurn({ position, travel, hand }: AngleCase): Turn {
 }
 
 /** A left-hander stands on the other side of an upright plate. */
-const mirrorFor = (hand: 'right' | 'left', turn: Turn): Turn => (hand === 'left' ? (point) => {
-  const [x, y] = turn(point)
-  return [-x, y]
-} : turn)
+const mirrorFor = (hand: 'right' | 'left', turn: Turn): Turn =>
+  hand === 'left'
+    ? point => {
+        const [x, y] = turn(point)
+        return [-x, y]
+      }
+    : turn
 
 function endTurn({ position, joint, hand }: AngleCase): Turn {
   if (position === '4G') return CEILING
@@ -70,7 +77,10 @@ function endTurn({ position, joint, hand }: AngleCase): Turn {
 /** A rod with its tip at a point, leaning so many degrees from the plate's normal toward +x. */
 function rodShapes(tip: Point, fromNormal: number, turn: Turn): Shape[] {
   const [dx, dy] = [Math.sin(radians(fromNormal)), Math.cos(radians(fromNormal))]
-  const at = (along: number, across: number): Point => [tip[0] + along * dx + across * dy, tip[1] + along * dy - across * dx]
+  const at = (along: number, across: number): Point => [
+    tip[0] + along * dx + across * dy,
+    tip[1] + along * dy - across * dx,
+  ]
   return [
     { kind: 'rod', d: path([at(1, -2.6), at(ROD - 9, -2.6), at(ROD - 9, 2.6), at(1, 2.6)], turn, true) },
     { kind: 'core', d: path([at(ROD - 9, 0), at(ROD, 0)], turn) },
@@ -79,7 +89,10 @@ function rodShapes(tip: Point, fromNormal: number, turn: Turn): Shape[] {
 
 /** The line of comparison and the arc swept from it to the rod. */
 function sweepShapes(tip: Point, fromDegrees: number, toDegrees: number, turn: Turn): Shape[] {
-  const at = (degrees: number, radius: number): Point => [tip[0] + radius * Math.sin(radians(degrees)), tip[1] + radius * Math.cos(radians(degrees))]
+  const at = (degrees: number, radius: number): Point => [
+    tip[0] + radius * Math.sin(radians(degrees)),
+    tip[1] + radius * Math.cos(radians(degrees)),
+  ]
   const steps = Array.from({ length: 9 }, (_, n) => at(fromDegrees + ((toDegrees - fromDegrees) * n) / 8, 33))
   return [
     { kind: 'square', d: path([tip, at(fromDegrees, 40)], turn) },
@@ -97,28 +110,221 @@ function sideView(wanted: AngleCase): View {
     caption: wanted.position === '2G' ? 'from above' : 'from the side',
     angle: high === 0 ? 'straight in' : `${lean} ${low === high ? low : `${low}–${high}`}°`,
     shapes: [
-      { kind: 'plate', d: path([[-46, 0], [46, 0], [46, -10], [-46, -10]], turn, true) },
-      { kind: 'bead', d: path([[-46, 0], [-46, 5], [-6, 5], [2, 4], [7, 0]], turn, true) },
+      {
+        kind: 'plate',
+        d: path(
+          [
+            [-46, 0],
+            [46, 0],
+            [46, -10],
+            [-46, -10],
+          ],
+          turn,
+          true,
+        ),
+      },
+      {
+        kind: 'bead',
+        d: path(
+          [
+            [-46, 0],
+            [-46, 5],
+            [-6, 5],
+            [2, 4],
+            [7, 0],
+          ],
+          turn,
+          true,
+        ),
+      },
       ...sweepShapes(tip, 0, degrees, turn),
       ...rodShapes(tip, degrees, turn),
-      { kind: 'travel', d: path([[-16, -17], [18, -17]], turn) },
-      { kind: 'travel', d: path([[13, -13.5], [19, -17], [13, -20.5]], turn) },
+      {
+        kind: 'travel',
+        d: path(
+          [
+            [-16, -17],
+            [18, -17],
+          ],
+          turn,
+        ),
+      },
+      {
+        kind: 'travel',
+        d: path(
+          [
+            [13, -13.5],
+            [19, -17],
+            [13, -20.5],
+          ],
+          turn,
+        ),
+      },
     ],
   }
 }
 
 type Piece = readonly (readonly Point[])[]
 
-const V_PLATES: Piece = [[[-46, 0], [-12, 0], [-3, -16], [-46, -16]], [[46, 0], [12, 0], [3, -16], [46, -16]]]
+const V_PLATES: Piece = [
+  [
+    [-46, 0],
+    [-12, 0],
+    [-3, -16],
+    [-46, -16],
+  ],
+  [
+    [46, 0],
+    [12, 0],
+    [3, -16],
+    [46, -16],
+  ],
+]
 /** Plates, weld, and where the rod's tip stands, across the joint. */
-const SECTIONS: Readonly<Record<Joint, { readonly plates: Piece, readonly bead: readonly Point[], readonly tip: Point }>> = {
-  'pad': { plates: [[[-46, 0], [46, 0], [46, -10], [-46, -10]]], bead: [[-8, 0], [-5, 3.2], [0, 4.4], [5, 3.2], [8, 0]], tip: [0, 5] },
-  'square butt': { plates: [[[-46, 0], [-1, 0], [-1, -10], [-46, -10]], [[46, 0], [1, 0], [1, -10], [46, -10]]], bead: [[-7, 0], [-4, 2.6], [0, 3.4], [4, 2.6], [7, 0]], tip: [0, 4] },
-  'T': { plates: [[[-30, 0], [46, 0], [46, -9], [-30, -9]], [[-9, 0], [0, 0], [0, 46], [-9, 46]]], bead: [[0, 0], [12, 0], [0, 12]], tip: [6.5, 6.5] },
-  'lap': { plates: [[[-20, 0], [46, 0], [46, -9], [-20, -9]], [[-46, 0], [0, 0], [0, 9], [-46, 9]]], bead: [[0, 0], [10, 0], [0, 9]], tip: [5.5, 5] },
-  'outside corner': { plates: [[[-46, 0], [-9, 0], [-9, -9], [-46, -9]], [[-9, -9], [0, -9], [0, -38], [-9, -38]]], bead: [[-9, 0], [-3, 0], [0, -3], [0, -9], [-9, -9]], tip: [-2, -2] },
-  'V, backing': { plates: [...V_PLATES, [[-18, -16], [18, -16], [18, -21], [-18, -21]]], bead: [[-5.5, -11.5], [0, -12.5], [5.5, -11.5], [3, -16], [-3, -16]], tip: [0, -10] },
-  'V, open root': { plates: V_PLATES, bead: [[-5, -12.5], [0, -13.5], [5, -12.5], [3, -16], [0, -18], [-3, -16]], tip: [0, -11] },
+const SECTIONS: Readonly<
+  Record<Joint, { readonly plates: Piece; readonly bead: readonly Point[]; readonly tip: Point }>
+> = {
+  'pad': {
+    plates: [
+      [
+        [-46, 0],
+        [46, 0],
+        [46, -10],
+        [-46, -10],
+      ],
+    ],
+    bead: [
+      [-8, 0],
+      [-5, 3.2],
+      [0, 4.4],
+      [5, 3.2],
+      [8, 0],
+    ],
+    tip: [0, 5],
+  },
+  'square butt': {
+    plates: [
+      [
+        [-46, 0],
+        [-1, 0],
+        [-1, -10],
+        [-46, -10],
+      ],
+      [
+        [46, 0],
+        [1, 0],
+        [1, -10],
+        [46, -10],
+      ],
+    ],
+    bead: [
+      [-7, 0],
+      [-4, 2.6],
+      [0, 3.4],
+      [4, 2.6],
+      [7, 0],
+    ],
+    tip: [0, 4],
+  },
+  'T': {
+    plates: [
+      [
+        [-30, 0],
+        [46, 0],
+        [46, -9],
+        [-30, -9],
+      ],
+      [
+        [-9, 0],
+        [0, 0],
+        [0, 46],
+        [-9, 46],
+      ],
+    ],
+    bead: [
+      [0, 0],
+      [12, 0],
+      [0, 12],
+    ],
+    tip: [6.5, 6.5],
+  },
+  'lap': {
+    plates: [
+      [
+        [-20, 0],
+        [46, 0],
+        [46, -9],
+        [-20, -9],
+      ],
+      [
+        [-46, 0],
+        [0, 0],
+        [0, 9],
+        [-46, 9],
+      ],
+    ],
+    bead: [
+      [0, 0],
+      [10, 0],
+      [0, 9],
+    ],
+    tip: [5.5, 5],
+  },
+  'outside corner': {
+    plates: [
+      [
+        [-46, 0],
+        [-9, 0],
+        [-9, -9],
+        [-46, -9],
+      ],
+      [
+        [-9, -9],
+        [0, -9],
+        [0, -38],
+        [-9, -38],
+      ],
+    ],
+    bead: [
+      [-9, 0],
+      [-3, 0],
+      [0, -3],
+      [0, -9],
+      [-9, -9],
+    ],
+    tip: [-2, -2],
+  },
+  'V, backing': {
+    plates: [
+      ...V_PLATES,
+      [
+        [-18, -16],
+        [18, -16],
+        [18, -21],
+        [-18, -21],
+      ],
+    ],
+    bead: [
+      [-5.5, -11.5],
+      [0, -12.5],
+      [5.5, -11.5],
+      [3, -16],
+      [-3, -16],
+    ],
+    tip: [0, -10],
+  },
+  'V, open root': {
+    plates: V_PLATES,
+    bead: [
+      [-5, -12.5],
+      [0, -13.5],
+      [5, -12.5],
+      [3, -16],
+      [0, -18],
+      [-3, -16],
+    ],
+    tip: [0, -11],
+  },
 }
 
 /** Across the weld: which way the rod points between the plates. */
@@ -135,7 +341,13 @@ function endView(wanted: AngleCase): View {
   const range = low === high ? `${low}` : `${low}–${high}`
   return {
     caption: position === '3G' ? 'end view, from above' : 'end view',
-    angle: fromPlate ? `${range}° from the ${position === '3G' ? 'side' : position === '4G' ? 'upper' : 'lower'} plate` : joint === 'outside corner' ? 'bisect' : up ? `points up ${range}°` : 'square to the plate',
+    angle: fromPlate
+      ? `${range}° from the ${position === '3G' ? 'side' : position === '4G' ? 'upper' : 'lower'} plate`
+      : joint === 'outside corner'
+        ? 'bisect'
+        : up
+          ? `points up ${range}°`
+          : 'square to the plate',
     shapes: [
       ...plates.map((plate): Shape => ({ kind: 'plate', d: path(plate, turn, true) })),
       { kind: 'bead', d: path(bead, turn, true) },
@@ -146,7 +358,8 @@ function endView(wanted: AngleCase): View {
 }
 
 /**
- * Rod and plate in two small views, to angle, as they stand in the shop; mirrored for the other hand and the other way of travel.
+ * Rod and plate in two small views, to angle, as they stand in the shop; mirrored for the other hand and the other
+ * way of travel.
  */
 export function rodAngleViews(wanted: AngleCase): readonly [side: View, end: View] {
   return [sideView(wanted), endView(wanted)]

@@ -4,30 +4,68 @@ import { useFieldErrors } from '~/composables/fieldErrors'
 import { usePeople } from '~/stores/people'
 
 /** Adds or changes an account. The password stays as it is unless a new one is typed. */
-const props = defineProps<{ account: Account | null, students: readonly Student[] }>()
-const emit = defineEmits<{ done: [], close: [] }>()
+const props = defineProps<{ account: Account | null; students: readonly Student[] }>()
+const emit = defineEmits<{ done: []; close: [] }>()
 const people = usePeople()
 const { errors, message, busy, attempt } = useFieldErrors()
 const form = reactive({
-  name: props.account?.name ?? '', username: props.account?.username ?? '', role: props.account?.role ?? 'instructor',
-  studentId: props.account?.studentId ?? null, active: props.account?.active ?? true, password: '',
+  name: props.account?.name ?? '',
+  username: props.account?.username ?? '',
+  role: props.account?.role ?? 'instructor',
+  studentId: props.account?.studentId ?? null,
+  active: props.account?.active ?? true,
+  password: '',
 })
 const students = computed(() => props.students.map(student => ({ value: student.id, title: student.name })))
 
 async function save() {
   const { password, ...rest } = form
-  const fields: AccountFields & { password?: string } = { ...rest, studentId: form.role === 'student' ? form.studentId : null, ...(password ? { password } : {}) }
-  if (await attempt(() => people.saveAccount(props.account?.id ?? null, fields), { schema: props.account ? accountSchema : newAccountSchema, value: fields })) emit('done')
+  const fields: AccountFields & { password?: string } = {
+    ...rest,
+    studentId: form.role === 'student' ? form.studentId : null,
+    ...(password ? { password } : {}),
+  }
+  if (
+    await attempt(() => people.saveAccount(props.account?.id ?? null, fields), {
+      schema: props.account ? accountSchema : newAccountSchema,
+      value: fields,
+    })
+  )
+    emit('done')
 }
 </script>
 
 <template>
-  <FormDialog :heading="account ? account.name : 'New account'" :message="message" :busy="busy" @submit="save" @close="$emit('close')">
+  <FormDialog
+    :heading="account ? account.name : 'New account'"
+    :message="message"
+    :busy="busy"
+    @submit="save"
+    @close="$emit('close')"
+  >
     <v-select v-model="form.role" label="Role" :items="['lead', 'instructor', 'student']" />
-    <v-autocomplete v-if="form.role === 'student'" v-model="form.studentId" label="Student, of the section shown" :items="students" :error-messages="errors.studentId" />
+    <v-autocomplete
+      v-if="form.role === 'student'"
+      v-model="form.studentId"
+      label="Student, of the section shown"
+      :items="students"
+      :error-messages="errors.studentId"
+    />
     <v-text-field v-model="form.name" label="Name" :error-messages="errors.name" />
-    <v-text-field v-model="form.username" label="User name" autocapitalize="none" autocomplete="off" :error-messages="errors.username" />
-    <v-text-field v-model="form.password" type="password" :label="account ? 'New password, if it changes' : 'Password'" autocomplete="new-password" :error-messages="errors.password" />
+    <v-text-field
+      v-model="form.username"
+      label="User name"
+      autocapitalize="none"
+      autocomplete="off"
+      :error-messages="errors.username"
+    />
+    <v-text-field
+      v-model="form.password"
+      type="password"
+      :label="account ? 'New password, if it changes' : 'Password'"
+      autocomplete="new-password"
+      :error-messages="errors.password"
+    />
     <v-checkbox v-model="form.active" label="May sign in" />
   </FormDialog>
 </template>

@@ -4,10 +4,16 @@ import { currentWindow, publishedWindow } from '~~/core/setup'
 import { ELECTRODES, PAD_POSITIONS, positionOf, ROD_SIZES, rodSizeOf } from '~~/core/trade'
 
 /** The school's own current windows; the published one always stands beside. */
-const props = defineProps<{ rules: HouseRules, locked: boolean }>()
+const props = defineProps<{ rules: HouseRules; locked: boolean }>()
 const emit = defineEmits<{ write: [windows: readonly WindowOverride[]] }>()
 
-const form = reactive({ classification: 'E7018', diameterMm: ROD_SIZES[1]!.diameterMm, position: '3G' as WindowOverride['position'], low: '', high: '' })
+const form = reactive({
+  classification: 'E7018',
+  diameterMm: ROD_SIZES[1]!.diameterMm,
+  position: '3G' as WindowOverride['position'],
+  low: '',
+  high: '',
+})
 const error = ref('')
 const beside = computed(() => {
   const { lowA, highA } = publishedWindow(form.classification, form.diameterMm)
@@ -31,40 +37,111 @@ function add() {
   form.low = ''
   form.high = ''
 }
-const drop = (row: WindowOverride) => emit('write', props.rules.windows.filter(one => !same(one, row)))
+const drop = (row: WindowOverride) =>
+  emit(
+    'write',
+    props.rules.windows.filter(one => !same(one, row)),
+  )
 </script>
 
 <template>
   <div class="windows">
-    <p v-if="rules.windows.length === 0" class="quiet">None: coupons are held to practice where schools run otherwise, else to the published window.</p>
+    <p v-if="rules.windows.length === 0" class="quiet">
+      None: coupons are held to practice where schools run otherwise, else to the published window.
+    </p>
     <table v-else>
-      <thead><tr><th>Rod</th><th>Position</th><th>This house</th><th>Published</th><th /></tr></thead>
+      <thead>
+        <tr>
+          <th>Rod</th>
+          <th>Position</th>
+          <th>This house</th>
+          <th>Published</th>
+          <th />
+        </tr>
+      </thead>
       <tbody>
         <tr v-for="row in rules.windows" :key="`${row.classification} ${row.diameterMm} ${row.position}`" class="num">
-          <td>{{ row.classification }} · {{ rodSizeOf(row.diameterMm).name }}</td><td>{{ row.position }} {{ positionOf(row.position).name }}</td><td><b>{{ row.lowA }}–{{ row.highA }} A</b></td><td>{{ published(row).lowA }}–{{ published(row).highA }} A</td>
-          <td class="end"><v-btn v-if="!locked" variant="text" :aria-label="`Take out the window of ${row.classification} in ${row.position}`" @click="drop(row)">Out</v-btn></td>
+          <td>{{ row.classification }} · {{ rodSizeOf(row.diameterMm).name }}</td>
+          <td>{{ row.position }} {{ positionOf(row.position).name }}</td>
+          <td>
+            <b>{{ row.lowA }}–{{ row.highA }} A</b>
+          </td>
+          <td>{{ published(row).lowA }}–{{ published(row).highA }} A</td>
+          <td class="end">
+            <v-btn
+              v-if="!locked"
+              variant="text"
+              :aria-label="`Take out the window of ${row.classification} in ${row.position}`"
+              @click="drop(row)"
+              >Out</v-btn
+            >
+          </td>
         </tr>
       </tbody>
     </table>
     <form v-if="!locked" novalidate @submit.prevent="add">
-      <v-select v-model="form.classification" label="Rod" :items="ELECTRODES.map(row => row.classification)" hide-details />
-      <v-select v-model="form.diameterMm" label="Size" :items="ROD_SIZES.map(size => ({ value: size.diameterMm, title: `${size.name} in` }))" hide-details />
-      <v-select v-model="form.position" label="Position" :items="PAD_POSITIONS.map(row => ({ value: row.id, title: `${row.id} ${row.name}` }))" hide-details />
+      <v-select
+        v-model="form.classification"
+        label="Rod"
+        :items="ELECTRODES.map(row => row.classification)"
+        hide-details
+      />
+      <v-select
+        v-model="form.diameterMm"
+        label="Size"
+        :items="ROD_SIZES.map(size => ({ value: size.diameterMm, title: `${size.name} in` }))"
+        hide-details
+      />
+      <v-select
+        v-model="form.position"
+        label="Position"
+        :items="PAD_POSITIONS.map(row => ({ value: row.id, title: `${row.id} ${row.name}` }))"
+        hide-details
+      />
       <v-text-field v-model="form.low" label="from" suffix="A" inputmode="numeric" hide-details />
       <v-text-field v-model="form.high" label="to" suffix="A" inputmode="numeric" hide-details />
       <v-btn type="submit" variant="outlined" height="48">Add</v-btn>
-      <p v-if="error" role="alert" class="alert">{{ error }}</p><p v-else class="quiet num">{{ beside }}</p>
+      <p v-if="error" role="alert" class="alert">{{ error }}</p>
+      <p v-else class="quiet num">{{ beside }}</p>
     </form>
   </div>
 </template>
 
 <style scoped>
-.windows { display: grid; gap: 12px; }
-form { display: grid; grid-template-columns: 1.2fr 1fr 1.4fr 0.8fr 0.8fr auto; gap: 8px; }
-form p { grid-column: 1 / -1; font-size: 0.9rem; }
-.alert { color: var(--poor); font-weight: 600; }
-th { text-align: left; color: var(--quiet); font-weight: 550; font-size: 0.9rem; }
-th, td { padding: 6px 12px 6px 0; border-bottom: 1px solid var(--line); }
-.end { text-align: right; }
-@media (max-width: 900px) { form { grid-template-columns: 1fr 1fr 1fr; } }
+.windows {
+  display: grid;
+  gap: 12px;
+}
+form {
+  display: grid;
+  grid-template-columns: 1.2fr 1fr 1.4fr 0.8fr 0.8fr auto;
+  gap: 8px;
+}
+form p {
+  grid-column: 1 / -1;
+  font-size: 0.9rem;
+}
+.alert {
+  color: var(--poor);
+  font-weight: 600;
+}
+th {
+  text-align: left;
+  color: var(--quiet);
+  font-weight: 550;
+  font-size: 0.9rem;
+}
+th,
+td {
+  padding: 6px 12px 6px 0;
+  border-bottom: 1px solid var(--line);
+}
+.end {
+  text-align: right;
+}
+@media (max-width: 900px) {
+  form {
+    grid-template-columns: 1fr 1fr 1fr;
+  }
+}
 </style>

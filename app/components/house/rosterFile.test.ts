@@ -5,10 +5,14 @@ const START = '2026-09-14'
 
 describe('readRoster', () => {
   it('reads names, hands, starts and booths; what is not given is right-handed from today', () => {
-    const { lines, problem } = readRoster('Name,Hand,Start,Booth\nDario Venn,left,2026-09-01,4\nNoor Haddix,,,\n', START)
+    const { lines, problem } = readRoster(
+      'Name,Hand,Start,Booth\nDario Venn,left,2026-09-01,4\nNoor Haddix,,,\n',
+      START,
+    )
     expect(problem).toBeNull()
     expect(lines.map(line => line.student)).toEqual([
-      { name: 'Dario Venn', hand: 'left', startDate: '2026-09-01', booth: 4 }, { name: 'Noor Haddix', hand: 'right', startDate: START, booth: null },
+      { name: 'Dario Venn', hand: 'left', startDate: '2026-09-01', booth: 4 },
+      { name: 'Noor Haddix', hand: 'right', startDate: START, booth: null },
     ])
     expect(lines.every(line => line.errors.length === 0)).toBe(true)
   })
@@ -18,7 +22,10 @@ describe('readRoster', () => {
   })
 
   it('says what is wrong, by line', () => {
-    const { lines } = readRoster('name,hand,start,booth\nA,both,2026-09-01,1\n,left,1826-01-01,x\nOk Person,right,,', START)
+    const { lines } = readRoster(
+      'name,hand,start,booth\nA,both,2026-09-01,1\n,left,1826-01-01,x\nOk Person,right,,',
+      START,
+    )
     expect(lines[0]!.errors).toEqual(['hand is right or left'])
     expect(lines[1]!.errors).toEqual(['booth is a whole number'])
     expect(lines[1]!.line).toBe(3)
@@ -33,5 +40,5 @@ describe('readRoster', () => {
 
 it('reads Latin-1 as well as UTF-8', () => {
   expect(decodeText(new TextEncoder().encode('Zoë').buffer as ArrayBuffer)).toBe('Zoë')
-  expect(decodeText(Uint8Array.from([0x5A, 0x6F, 0xEB]).buffer)).toBe('Zoë')
+  expect(decodeText(Uint8Array.from([0x5a, 0x6f, 0xeb]).buffer)).toBe('Zoë')
 })

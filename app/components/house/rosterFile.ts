@@ -16,7 +16,13 @@ export interface RosterPreview {
 }
 
 const COLUMNS: Readonly<Record<string, 'name' | 'hand' | 'startDate' | 'booth'>> = {
-  'name': 'name', 'student': 'name', 'hand': 'hand', 'start': 'startDate', 'start date': 'startDate', 'startdate': 'startDate', 'booth': 'booth',
+  'name': 'name',
+  'student': 'name',
+  'hand': 'hand',
+  'start': 'startDate',
+  'start date': 'startDate',
+  'startdate': 'startDate',
+  'booth': 'booth',
 }
 const ONE_LINE = '01900000-0000-7000-8000-000000000000'
 
@@ -35,9 +41,15 @@ export function decodeText(bytes: ArrayBuffer): string {
  */
 export function readRoster(text: string, startDate: string): RosterPreview {
   const { data, meta } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
-    header: true, skipEmptyLines: 'greedy', transformHeader: heading => COLUMNS[heading.trim().toLowerCase()] ?? heading.trim(),
+    header: true,
+    skipEmptyLines: 'greedy',
+    transformHeader: heading => COLUMNS[heading.trim().toLowerCase()] ?? heading.trim(),
   })
-  if (!meta.fields?.includes('name')) return { lines: [], problem: 'The first line names the columns; one of them is “name”. Others may be “hand”, “start” and “booth”.' }
+  if (!meta.fields?.includes('name'))
+    return {
+      lines: [],
+      problem: 'The first line names the columns; one of them is “name”. Others may be “hand”, “start” and “booth”.',
+    }
   if (data.length === 0) return { lines: [], problem: 'There is nobody on this list under its first line.' }
   return { lines: data.map((row, index) => readLine(row, index + 2, startDate)), problem: null }
 }
@@ -59,6 +71,8 @@ function errorsOf(student: RosterLine['student']): string[] {
     rosterImportSchema.validateSync({ sectionId: ONE_LINE, students: [student] }, { abortEarly: false })
     return []
   } catch (error) {
-    return error instanceof ValidationError ? error.errors.map(message => message.replace(/^students\[0\]\./, '').replace(/^startDate/, 'start')) : [String(error)]
+    return error instanceof ValidationError
+      ? error.errors.map(message => message.replace(/^students\[0\]\./, '').replace(/^startDate/, 'start'))
+      : [String(error)]
   }
 }

@@ -3,10 +3,17 @@ import type { ShownBead, Station } from '~~/core/simulate'
 type Side = 'upper' | 'lower'
 const SIDES: readonly Side[] = ['upper', 'lower']
 const way = (side: Side) => (side === 'upper' ? -1 : 1)
-const line = (points: readonly (readonly [number, number])[]) => points.map(([x, y], n) => `${n === 0 ? 'M' : 'L'}${x.toFixed(2)} ${y.toFixed(2)}`).join(' ')
+const line = (points: readonly (readonly [number, number])[]) =>
+  points.map(([x, y], n) => `${n === 0 ? 'M' : 'L'}${x.toFixed(2)} ${y.toFixed(2)}`).join(' ')
 
-/** Where the edge of the metal runs, from above: half the width, and what is rolled over beyond it. `y` is the bead's line. */
-const edge = (station: Station, side: Side, y: number) => y - station.strayMm + way(side) * (station.widthMm / 2 + station.overlapMm[side] + (side === 'lower' ? station.sag * 0.5 : 0))
+/**
+ * Where the edge of the metal runs, from above: half the width, and what is rolled over beyond it. `y` is the
+ * bead's line.
+ */
+const edge = (station: Station, side: Side, y: number) =>
+  y -
+  station.strayMm +
+  way(side) * (station.widthMm / 2 + station.overlapMm[side] + (side === 'lower' ? station.sag * 0.5 : 0))
 
 /** A bead's ends are round: it is this much narrower at the tip. */
 function taper(bead: ShownBead, { atMm, widthMm }: Station): number {
@@ -16,10 +23,11 @@ function taper(bead: ShownBead, { atMm, widthMm }: Station): number {
 
 /** The outline of the bead from above. */
 export function outline(bead: ShownBead, y: number): string {
-  const at = (side: Side) => bead.stations.map((station): [number, number] => {
-    const middle = y - station.strayMm
-    return [station.atMm, middle + (edge(station, side, y) - middle) * taper(bead, station)]
-  })
+  const at = (side: Side) =>
+    bead.stations.map((station): [number, number] => {
+      const middle = y - station.strayMm
+      return [station.atMm, middle + (edge(station, side, y) - middle) * taper(bead, station)]
+    })
   return `${line([...at('upper'), ...at('lower').reverse()])} Z`
 }
 
@@ -28,16 +36,18 @@ const POINTED = { from: 0.3, to: 0.62 }
 
 /** Every ripple from above: its toes on the edges, its middle back toward the start; the longer, the more pointed. */
 export function ripples(bead: ShownBead, y: number): string {
-  return bead.ripples.map(({ atMm, bowMm }) => {
-    const station = nearest(bead, atMm)
-    const [upper, lower] = [edge(station, 'upper', y), edge(station, 'lower', y)]
-    const middle = (upper + lower) / 2 + station.sag * station.widthMm * 0.3
-    const sharp = Math.min(1, Math.max(0, (bowMm / station.widthMm - POINTED.from) / (POINTED.to - POINTED.from)))
-    const pull = atMm - bowMm * (1 - 0.35 * sharp)
-    const at = (x: number, across: number) => `${x.toFixed(2)} ${across.toFixed(2)}`
-    const toward = (from: number) => middle + (from - middle) * (0.72 - 0.12 * sharp)
-    return `M${at(atMm, upper)} Q ${at(pull, toward(upper))} ${at(atMm - bowMm, middle)} Q ${at(pull, toward(lower))} ${at(atMm, lower)}`
-  }).join(' ')
+  return bead.ripples
+    .map(({ atMm, bowMm }) => {
+      const station = nearest(bead, atMm)
+      const [upper, lower] = [edge(station, 'upper', y), edge(station, 'lower', y)]
+      const middle = (upper + lower) / 2 + station.sag * station.widthMm * 0.3
+      const sharp = Math.min(1, Math.max(0, (bowMm / station.widthMm - POINTED.from) / (POINTED.to - POINTED.from)))
+      const pull = atMm - bowMm * (1 - 0.35 * sharp)
+      const at = (x: number, across: number) => `${x.toFixed(2)} ${across.toFixed(2)}`
+      const toward = (from: number) => middle + (from - middle) * (0.72 - 0.12 * sharp)
+      return `M${at(atMm, upper)} Q ${at(pull, toward(upper))} ${at(atMm - bowMm, middle)} Q ${at(pull, toward(lower))} ${at(atMm, lower)}`
+    })
+    .join(' ')
 }
 
 /** Undercut thinner than this is not seen, mm. */
@@ -45,38 +55,79 @@ const SEEN_MM = 0.12
 
 /** The grooves eaten beside the toes, from above, as wide as they are deep. */
 export function undercut(bead: ShownBead, y: number): string {
-  return SIDES.flatMap(side => stretches(bead, station => station.undercutMm[side] > SEEN_MM).map((stations) => {
-    const toe = stations.map((station): [number, number] => [station.atMm, edge(station, side, y)])
-    const out = stations.map((station): [number, number] => [station.atMm, edge(station, side, y) + way(side) * (0.25 + 0.9 * station.undercutMm[side])]).reverse()
-    return `${line([...toe, ...out])} Z`
-  })).join(' ')
+  return SIDES.flatMap(side =>
+    stretches(bead, station => station.undercutMm[side] > SEEN_MM).map(stations => {
+      const toe = stations.map((station): [number, number] => [station.atMm, edge(station, side, y)])
+      const out = stations
+        .map((station): [number, number] => [
+          station.atMm,
+          edge(station, side, y) + way(side) * (0.25 + 0.9 * station.undercutMm[side]),
+        ])
+        .reverse()
+      return `${line([...toe, ...out])} Z`
+    }),
+  ).join(' ')
 }
 
 /** The fold where metal lies over the plate and is not joined to it, from above. */
 export function folds(bead: ShownBead, y: number): string {
-  return SIDES.flatMap(side => stretches(bead, station => station.overlapMm[side] > SEEN_MM).map(stations =>
-    line(stations.map((station): [number, number] => [station.atMm, edge(station, side, y) - way(side) * (station.overlapMm[side] + 0.3)])))).join(' ')
+  return SIDES.flatMap(side =>
+    stretches(bead, station => station.overlapMm[side] > SEEN_MM).map(stations =>
+      line(
+        stations.map((station): [number, number] => [
+          station.atMm,
+          edge(station, side, y) - way(side) * (station.overlapMm[side] + 0.3),
+        ]),
+      ),
+    ),
+  ).join(' ')
 }
 
 /** Slag left along a toe, from above. */
 export function slag(bead: ShownBead, y: number): string {
-  return bead.slag.map(({ fromMm, toMm, side }) =>
-    line(bead.stations.filter(({ atMm }) => atMm >= fromMm && atMm <= toMm).map((station): [number, number] => [station.atMm, edge(station, side, y) - way(side) * (0.2 + 0.25 * Math.sin(station.atMm))]))).join(' ')
+  return bead.slag
+    .map(({ fromMm, toMm, side }) =>
+      line(
+        bead.stations
+          .filter(({ atMm }) => atMm >= fromMm && atMm <= toMm)
+          .map((station): [number, number] => [
+            station.atMm,
+            edge(station, side, y) - way(side) * (0.2 + 0.25 * Math.sin(station.atMm)),
+          ]),
+      ),
+    )
+    .join(' ')
 }
 
 /** The bead from the side, standing on the plate at `y`. @param times how much higher than to scale */
 export function sideView(bead: ShownBead, y: number, times: number): string {
-  const top = bead.stations.map((station): [number, number] => [station.atMm, y - station.heightMm * times * taper(bead, station)])
+  const top = bead.stations.map((station): [number, number] => [
+    station.atMm,
+    y - station.heightMm * times * taper(bead, station),
+  ])
   return `${line([[0, y], ...top, [bead.lengthMm, y]])} Z`
 }
 
-/** The bead cut through, on a plate whose face is at 0; across runs to the right, up is the crown, the upper toe is on the left. */
+/**
+ * The bead cut through, on a plate whose face is at 0; across runs to the right, up is the crown, the upper toe is
+ * on the left.
+ */
 export function section(station: Station, plateMm: number, halfMm: number): string {
   const half = station.widthMm / 2
   const toe = (side: Side): [number, number][] => {
     const [x, depth, lap] = [way(side) * half, station.undercutMm[side], station.overlapMm[side]]
-    if (depth > SEEN_MM) return [[x + way(side) * (0.5 + 0.8 * depth), 0], [x + way(side) * 0.25 * depth, depth], [x, -0.1]]
-    if (lap > 2 * SEEN_MM) return [[x, 0], [x + way(side) * lap * 0.7, -0.12], [x + way(side) * lap, -0.4 * station.heightMm * 0.5]]
+    if (depth > SEEN_MM)
+      return [
+        [x + way(side) * (0.5 + 0.8 * depth), 0],
+        [x + way(side) * 0.25 * depth, depth],
+        [x, -0.1],
+      ]
+    if (lap > 2 * SEEN_MM)
+      return [
+        [x, 0],
+        [x + way(side) * lap * 0.7, -0.12],
+        [x + way(side) * lap, -0.4 * station.heightMm * 0.5],
+      ]
     return [[x, 0]]
   }
   const crown = Array.from({ length: 31 }, (_, n): [number, number] => {
@@ -87,7 +138,12 @@ export function section(station: Station, plateMm: number, halfMm: number): stri
 }
 
 export function nearest(bead: ShownBead, atMm: number): Station {
-  return bead.stations[Math.min(bead.stations.length - 1, Math.max(0, Math.round(atMm / (bead.stations[1]!.atMm - bead.stations[0]!.atMm))))]!
+  return bead.stations[
+    Math.min(
+      bead.stations.length - 1,
+      Math.max(0, Math.round(atMm / (bead.stations[1]!.atMm - bead.stations[0]!.atMm))),
+    )
+  ]!
 }
 
 /** Runs of neighbouring stations where something shows. */

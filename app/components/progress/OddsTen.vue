@@ -2,7 +2,7 @@
 import { sayOdds } from '~~/core/readiness'
 
 /** Odds as ten test plates, of which so many go well: people read counts rightly. The range is bracketed under them. */
-const props = defineProps<{ odds: number, low: number, high: number }>()
+const props = defineProps<{ odds: number; low: number; high: number }>()
 const STEP = 34
 const at = (share: number) => share * 10 * STEP
 const filled = (n: number) => Math.min(1, Math.max(0, props.odds * 10 - n))
@@ -10,8 +10,14 @@ const filled = (n: number) => Math.min(1, Math.max(0, props.odds * 10 - n))
 
 <template>
   <figure>
-    <figcaption><b>{{ sayOdds(odds) }}</b> attempts would go well</figcaption>
-    <svg :viewBox="`-2 -2 ${10 * STEP + 2} 52`" role="img" :aria-label="`${sayOdds(odds)}; between ${sayOdds(low)} and ${sayOdds(high)}`">
+    <figcaption>
+      <b>{{ sayOdds(odds) }}</b> attempts would go well
+    </figcaption>
+    <svg
+      :viewBox="`-2 -2 ${10 * STEP + 2} 52`"
+      role="img"
+      :aria-label="`${sayOdds(odds)}; between ${sayOdds(low)} and ${sayOdds(high)}`"
+    >
       <g v-for="n in 10" :key="n" :transform="`translate(${(n - 1) * STEP} 0)`">
         <rect width="28" height="28" rx="4" class="plate" />
         <rect :width="28 * filled(n - 1)" height="28" rx="4" class="well" />
@@ -24,11 +30,37 @@ const filled = (n: number) => Math.min(1, Math.max(0, props.odds * 10 - n))
 </template>
 
 <style scoped>
-figcaption { font-size: 1.15rem; padding-bottom: 8px; }
-figcaption b { font-size: 1.5rem; font-weight: 700; letter-spacing: -0.01em; }
-svg { display: block; width: 100%; max-width: 420px; }
-.plate { fill: rgb(var(--v-theme-surface-variant)); stroke: var(--quiet); stroke-width: 0.8; }
-.well { fill: var(--temper-blue); }
-.seam { stroke: rgb(var(--v-theme-surface)); stroke-width: 2.5; stroke-dasharray: 2.5 1.2; opacity: 0.75; }
-.range { fill: none; stroke: currentColor; stroke-width: 2; }
+figcaption {
+  font-size: 1.15rem;
+  padding-bottom: 8px;
+}
+figcaption b {
+  font-size: 1.5rem;
+  font-weight: 700;
+  letter-spacing: -0.01em;
+}
+svg {
+  display: block;
+  width: 100%;
+  max-width: 420px;
+}
+.plate {
+  fill: rgb(var(--v-theme-surface-variant));
+  stroke: var(--quiet);
+  stroke-width: 0.8;
+}
+.well {
+  fill: var(--temper-blue);
+}
+.seam {
+  stroke: rgb(var(--v-theme-surface));
+  stroke-width: 2.5;
+  stroke-dasharray: 2.5 1.2;
+  opacity: 0.75;
+}
+.range {
+  fill: none;
+  stroke: currentColor;
+  stroke-width: 2;
+}
 </style>

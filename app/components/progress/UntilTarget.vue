@@ -3,8 +3,11 @@ import { classDayAfter, HORIZON, sayOdds, type Forecast } from '~~/core/readines
 import type { StudentProgress } from '~~/contract/progress'
 import { spokenDay, today } from '~/composables/classDay'
 
-/** Coupons, hours and a day until the odds wanted, as a range: from the learning curve, the student's own pace and the section's timetable. */
-const props = defineProps<{ forecast: Forecast, progress: StudentProgress }>()
+/**
+ * Coupons, hours and a day until the odds wanted, as a range: from the learning curve, the student's own pace and
+ * the section's timetable.
+ */
+const props = defineProps<{ forecast: Forecast; progress: StudentProgress }>()
 
 /** Hours in the booth for one coupon of a groove. Common practice, rough. */
 const HOURS_EACH = 1.4
@@ -14,13 +17,20 @@ const span = (early: string, late: string) => (early === late ? early : `${early
 const said = computed(() => {
   const { early, late, likely } = props.forecast
   if (likely === 0) return null
-  const day = (count: number | null) => (count === null ? null : classDayAfter(count, props.progress.perClass, props.progress.timetable, today()))
+  const day = (count: number | null) =>
+    count === null ? null : classDayAfter(count, props.progress.perClass, props.progress.timetable, today())
   const [first, last] = [day(early), day(late)]
-  const hours = (count: number | null) => (count === null ? `${Math.round(most * HOURS_EACH)} and more` : String(Math.round(count * HOURS_EACH)))
+  const hours = (count: number | null) =>
+    count === null ? `${Math.round(most * HOURS_EACH)} and more` : String(Math.round(count * HOURS_EACH))
   return {
     coupons: early === null ? `more than ${most}` : span(coupons(early), coupons(late)),
     hours: early === null ? `more than ${Math.round(most * HOURS_EACH)}` : span(hours(early), hours(late)),
-    day: first === null ? 'not this term' : last === null ? `${spokenDay(first)} at the earliest, or after this term` : span(spokenDay(first), spokenDay(last)),
+    day:
+      first === null
+        ? 'not this term'
+        : last === null
+          ? `${spokenDay(first)} at the earliest, or after this term`
+          : span(spokenDay(first), spokenDay(last)),
   }
 })
 </script>
@@ -30,15 +40,35 @@ const said = computed(() => {
     <h2 class="section-title">Until {{ sayOdds(forecast.target) }}</h2>
     <p v-if="!said">The odds wanted are there. A test still is a test.</p>
     <dl v-else>
-      <div><dt>coupons like these</dt><dd>{{ said.coupons }}</dd></div>
-      <div><dt>hours in the booth</dt><dd>{{ said.hours }}</dd></div>
-      <div><dt>at {{ progress.perClass.toFixed(1) }} coupons a class</dt><dd>{{ said.day }}</dd></div>
+      <div>
+        <dt>coupons like these</dt>
+        <dd>{{ said.coupons }}</dd>
+      </div>
+      <div>
+        <dt>hours in the booth</dt>
+        <dd>{{ said.hours }}</dd>
+      </div>
+      <div>
+        <dt>at {{ progress.perClass.toFixed(1) }} coupons a class</dt>
+        <dd>{{ said.day }}</dd>
+      </div>
     </dl>
   </section>
 </template>
 
 <style scoped>
-dl { display: flex; flex-wrap: wrap; gap: 8px 34px; padding-top: 8px; }
-dt { color: var(--quiet); font-size: 0.9rem; }
-dd { font-size: 1.15rem; font-weight: 650; }
+dl {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 34px;
+  padding-top: 8px;
+}
+dt {
+  color: var(--quiet);
+  font-size: 0.9rem;
+}
+dd {
+  font-size: 1.15rem;
+  font-weight: 650;
+}
 </style>

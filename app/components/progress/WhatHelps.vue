@@ -2,7 +2,7 @@
 import type { Help } from '~~/core/readiness'
 
 /** What each skill is worth: the odds if half of its unsound work were sound. */
-const props = defineProps<{ helps: readonly Help[], odds: number }>()
+const props = defineProps<{ helps: readonly Help[]; odds: number }>()
 const shown = computed(() => props.helps.filter(help => help.gain > 0.005).slice(0, 4))
 </script>
 
@@ -12,7 +12,9 @@ const shown = computed(() => props.helps.filter(help => help.gain > 0.005).slice
     <ul>
       <li v-for="help in shown" :key="help.element">
         <span>{{ help.name }}</span>
-        <span class="line" aria-hidden="true"><i :style="{ width: `${odds * 100}%` }" /><b :style="{ width: `${help.gain * 100}%` }" /></span>
+        <span class="line" aria-hidden="true"
+          ><i :style="{ width: `${odds * 100}%` }" /><b :style="{ width: `${help.gain * 100}%` }"
+        /></span>
         <span class="to num">{{ Math.max(1, Math.round(help.gain * 100)) }} more in 100</span>
       </li>
     </ul>
@@ -21,10 +23,31 @@ const shown = computed(() => props.helps.filter(help => help.gain > 0.005).slice
 </template>
 
 <style scoped>
-ul { display: grid; gap: 6px; padding: 8px 0; }
-li { display: grid; grid-template-columns: 110px minmax(0, 1fr) 128px; gap: 12px; align-items: center; }
-.line { display: flex; height: 14px; border-radius: 7px; overflow: hidden; background: rgb(var(--v-theme-surface-variant)); }
-.line i { background: var(--temper-blue); }
-.line b { background: var(--temper-straw); }
-.to { white-space: nowrap; }
+ul {
+  display: grid;
+  gap: 6px;
+  padding: 8px 0;
+}
+li {
+  display: grid;
+  grid-template-columns: 110px minmax(0, 1fr) 128px;
+  gap: 12px;
+  align-items: center;
+}
+.line {
+  display: flex;
+  height: 14px;
+  border-radius: 7px;
+  overflow: hidden;
+  background: rgb(var(--v-theme-surface-variant));
+}
+.line i {
+  background: var(--temper-blue);
+}
+.line b {
+  background: var(--temper-straw);
+}
+.to {
+  white-space: nowrap;
+}
 </style>

@@ -10,23 +10,53 @@ const FEW = 5
 const TRAVEL_MM = inches(8)
 
 /** A long length as it is told: feet, or metres. @example sayWelded(30480, 'in') // '100 ft' */
-export const sayWelded = (mm: number, unit: LengthUnit): string => (unit === 'in' ? `${round(mm / inches(12), 0)} ft` : mm < 1000 ? formatLength(mm, 'mm') : `${round(mm / 1000, 0)} m`)
+export const sayWelded = (mm: number, unit: LengthUnit): string =>
+  unit === 'in' ? `${round(mm / inches(12), 0)} ft` : mm < 1000 ? formatLength(mm, 'mm') : `${round(mm / 1000, 0)} m`
 
 /** Arc time reckoned from the length of bead: hours, to a half. */
 export const arcHours = (mm: number): number => Math.round((mm / TRAVEL_MM / 60) * 2) / 2
 
 /** A student's rates, in words. */
-export const ratesInWords = ({ rates }: ReportRow): { element: string, words: string }[] => rates.map(({ element, rate, coupons }) => ({ element, words: rateInWords(rate, coupons < FEW) }))
+export const ratesInWords = ({ rates }: ReportRow): { element: string; words: string }[] =>
+  rates.map(({ element, rate, coupons }) => ({ element, words: rateInWords(rate, coupons < FEW) }))
 
-/** The report as a table for a spreadsheet: a line a student. Names that a spreadsheet would take for a formula are quoted off. */
+/**
+ * The report as a table for a spreadsheet: a line a student. Names that a spreadsheet would take for a formula are
+ * quoted off.
+ */
 export function reportCsv(rows: readonly ReportRow[], unit: LengthUnit): string {
   const elements = [...new Set(rows.flatMap(row => row.rates.map(rate => rate.element)))]
-  return Papa.unparse({
-    fields: ['Student', 'Hand', 'Start date', 'Class days', 'First coupon', 'Last coupon', 'Coupons', unit === 'in' ? 'Welded, ft' : 'Welded, m', 'Arc time reckoned, h', 'Rungs signed off', 'Working on', ...elements],
-    data: rows.map(row => [
-      row.student.name, row.student.hand, row.student.startDate, row.days, row.firstDay ?? '', row.lastDay ?? '', row.coupons,
-      unit === 'in' ? round(row.weldedMm / inches(12), 0) : round(row.weldedMm / 1000, 1), arcHours(row.weldedMm), row.signedOff.map(one => one.rung).join('; '), row.current ?? '',
-      ...elements.map(element => ratesInWords(row).find(one => one.element === element)?.words ?? ''),
-    ]),
-  }, { escapeFormulae: true })
+  return Papa.unparse(
+    {
+      fields: [
+        'Student',
+        'Hand',
+        'Start date',
+        'Class days',
+        'First coupon',
+        'Last coupon',
+        'Coupons',
+        unit === 'in' ? 'Welded, ft' : 'Welded, m',
+        'Arc time reckoned, h',
+        'Rungs signed off',
+        'Working on',
+        ...elements,
+      ],
+      data: rows.map(row => [
+        row.student.name,
+        row.student.hand,
+        row.student.startDate,
+        row.days,
+        row.firstDay ?? '',
+        row.lastDay ?? '',
+        row.coupons,
+        unit === 'in' ? round(row.weldedMm / inches(12), 0) : round(row.weldedMm / 1000, 1),
+        arcHours(row.weldedMm),
+        row.signedOff.map(one => one.rung).join('; '),
+        row.current ?? '',
+        ...elements.map(element => ratesInWords(row).find(one => one.element === element)?.words ?? ''),
+      ]),
+    },
+    { escapeFormulae: true },
+  )
 }

@@ -6,24 +6,58 @@ import { makePdf } from '~/composables/makePdf'
 import { arcHours, ratesInWords, sayWelded } from './reportLines'
 
 const QUIET = '#4c585f'
-const fact = (name: string, value: string): Content => ({ columns: [{ text: name, width: 150, color: QUIET }, { text: value, bold: true }], margin: [0, 2, 0, 2] })
-const day = (iso: string | null) => (iso === null ? 'none yet' : new Date(`${iso.slice(0, 10)}T12:00:00`).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' }))
+const fact = (name: string, value: string): Content => ({
+  columns: [
+    { text: name, width: 150, color: QUIET },
+    { text: value, bold: true },
+  ],
+  margin: [0, 2, 0, 2],
+})
+const day = (iso: string | null) =>
+  iso === null
+    ? 'none yet'
+    : new Date(`${iso.slice(0, 10)}T12:00:00`).toLocaleDateString('en-GB', {
+        day: 'numeric',
+        month: 'long',
+        year: 'numeric',
+      })
 
 /** One student's page: for a parent, an employer, or whoever pays. */
 function pageOf(row: ReportRow, { school, section, unit }: ReportHead, first: boolean): Content {
   return {
     ...(first ? {} : { pageBreak: 'before' as const }),
     stack: [
-      { text: school, color: QUIET }, { text: row.student.name, fontSize: 22, bold: true }, { text: `Progress in ${section}`, margin: [0, 0, 0, 14] },
-      fact('Class days with a coupon', String(row.days)), fact('First and last', `${day(row.firstDay)}, ${day(row.lastDay)}`), fact('Coupons read', String(row.coupons)),
-      fact('Bead welded', `${sayWelded(row.weldedMm, unit)}, about ${arcHours(row.weldedMm)} h of arc`), fact('Working on', row.current ?? 'every rung is signed off'),
+      { text: school, color: QUIET },
+      { text: row.student.name, fontSize: 22, bold: true },
+      { text: `Progress in ${section}`, margin: [0, 0, 0, 14] },
+      fact('Class days with a coupon', String(row.days)),
+      fact('First and last', `${day(row.firstDay)}, ${day(row.lastDay)}`),
+      fact('Coupons read', String(row.coupons)),
+      fact('Bead welded', `${sayWelded(row.weldedMm, unit)}, about ${arcHours(row.weldedMm)} h of arc`),
+      fact('Working on', row.current ?? 'every rung is signed off'),
       { text: 'How the work is, of late', bold: true, fontSize: 13, margin: [0, 16, 0, 4] },
       ...ratesInWords(row).map(({ element, words }) => fact(element, words)),
       { text: 'Signed off', bold: true, fontSize: 13, margin: [0, 16, 0, 4] },
-      ...(row.signedOff.length === 0 ? [{ text: 'Nothing yet.' }] : [{
-        layout: 'lightHorizontalLines', table: { widths: ['*', 120, 90], body: [['Rung', 'By', 'On'].map(text => ({ text, color: QUIET })), ...row.signedOff.map(one => [one.rung, one.by, spokenDay(one.at.slice(0, 10))])] },
-      }]),
-      { text: 'A school’s training record. It certifies nothing. Arc time is reckoned from the length of bead at 8 in a minute.', fontSize: 8, color: QUIET, margin: [0, 20, 0, 0] },
+      ...(row.signedOff.length === 0
+        ? [{ text: 'Nothing yet.' }]
+        : [
+            {
+              layout: 'lightHorizontalLines',
+              table: {
+                widths: ['*', 120, 90],
+                body: [
+                  ['Rung', 'By', 'On'].map(text => ({ text, color: QUIET })),
+                  ...row.signedOff.map(one => [one.rung, one.by, spokenDay(one.at.slice(0, 10))]),
+                ],
+              },
+            },
+          ]),
+      {
+        text: 'A school’s training record. It certifies nothing. Arc time is reckoned from the length of bead at 8 in a minute.',
+        fontSize: 8,
+        color: QUIET,
+        margin: [0, 20, 0, 0],
+      },
     ],
   }
 }
@@ -36,7 +70,14 @@ export interface ReportHead {
 
 /** A page for each student. */
 export function reportDocument(rows: readonly ReportRow[], head: ReportHead): TDocumentDefinitions {
-  return { pageSize: 'A4', pageMargins: [56, 56, 56, 48], defaultStyle: { fontSize: 10.5 }, info: { title: `Progress, ${head.section}` }, content: rows.map((row, n) => pageOf(row, head, n === 0)) }
+  return {
+    pageSize: 'A4',
+    pageMargins: [56, 56, 56, 48],
+    defaultStyle: { fontSize: 10.5 },
+    info: { title: `Progress, ${head.section}` },
+    content: rows.map((row, n) => pageOf(row, head, n === 0)),
+  }
 }
 
-export const reportPdf = (rows: readonly ReportRow[], head: ReportHead): Promise<Blob> => makePdf(reportDocument(rows, head))
+export const reportPdf = (rows: readonly ReportRow[], head: ReportHead): Promise<Blob> =>
+  makePdf(reportDocument(rows, head))

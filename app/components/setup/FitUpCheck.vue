@@ -6,11 +6,14 @@ import { messageOf } from '~/stores/request'
 import { fieldsAt, fitUpInputs, fitUpOf, gapNow, stageOf } from './fitUpFields'
 
 /** A groove as it is put together: the gap gauged at both ends, before and after each tack, and what is off. */
-const props = defineProps<{ wanted: FitUpWanted, unit: LengthUnit }>()
+const props = defineProps<{ wanted: FitUpWanted; unit: LengthUnit }>()
 const emit = defineEmits<{ gap: [mm: number] }>()
 
 const inputs = computed(() => fitUpInputs(props.wanted))
-const form = useSheetForm(() => inputs.value, () => props.unit)
+const form = useSheetForm(
+  () => inputs.value,
+  () => props.unit,
+)
 const fields = computed(() => fieldsAt(inputs.value, stageOf(form.values.value)))
 const fitUp = computed(() => fitUpOf(form.values.value))
 const outcome = computed(() => {
@@ -34,7 +37,17 @@ const gauged = computed(() => (gapNow(fitUp.value).leftMm + gapNow(fitUp.value).
 </template>
 
 <style scoped>
-.fit { padding: 18px 20px; display: grid; gap: 14px; }
-h2 { font-size: 1.1rem; font-weight: 700; }
-.off { color: var(--poor); font-weight: 600; }
+.fit {
+  padding: 18px 20px;
+  display: grid;
+  gap: 14px;
+}
+h2 {
+  font-size: 1.1rem;
+  font-weight: 700;
+}
+.off {
+  color: var(--poor);
+  font-weight: 600;
+}
 </style>

@@ -26,13 +26,27 @@ function caseFor(wanted: SetUpCase, hand: 'right' | 'left'): SetUpCase {
  * Cards for a set of students, in the order of their booths.
  * @param origin where this school's Fusilis is reached, as in `http://shop.local:3000`
  */
-export function boothCards(students: readonly Student[], wanted: SetUpCase, rod: string, rules: HouseRules, origin: string): BoothCard[] {
-  return [...students].sort((a, b) => (a.booth ?? 1e4) - (b.booth ?? 1e4)).map((student) => {
-    const own = caseFor(wanted, student.hand)
-    const place = student.booth === null ? `student=${student.id}` : `booth=${student.booth}`
-    return {
-      id: student.id, student: student.name, booth: student.booth, hand: student.hand, rod, wanted: own, card: settingsCard(own, rules),
-      address: `${origin}/bench?section=${student.sectionId}&${place}`,
-    }
-  })
+export function boothCards(
+  students: readonly Student[],
+  wanted: SetUpCase,
+  rod: string,
+  rules: HouseRules,
+  origin: string,
+): BoothCard[] {
+  return [...students]
+    .sort((a, b) => (a.booth ?? 1e4) - (b.booth ?? 1e4))
+    .map(student => {
+      const own = caseFor(wanted, student.hand)
+      const place = student.booth === null ? `student=${student.id}` : `booth=${student.booth}`
+      return {
+        id: student.id,
+        student: student.name,
+        booth: student.booth,
+        hand: student.hand,
+        rod,
+        wanted: own,
+        card: settingsCard(own, rules),
+        address: `${origin}/bench?section=${student.sectionId}&${place}`,
+      }
+    })
 }

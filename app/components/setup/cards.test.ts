@@ -8,13 +8,36 @@ import { cardFacts } from './cardFacts'
 import { cardSheets } from './cardPdf'
 
 const rules = DEFAULT_HOUSE_RULES
-const FLAT: SetUpCase = { classification: 'E7018', diameterMm: inches(1 / 8), position: '1G', travel: 'left to right', joint: 'pad', pass: 'bead', thicknessMm: inches(3 / 8), polarity: 'DCEP', rods: 'new' }
-const student = (name: string, booth: number | null, hand: 'right' | 'left' = 'right'): Student => ({ id: `id-${name}`, name, booth, hand, sectionId: 'sec', startDate: '2026-09-01', active: true })
-const cards = (students: readonly Student[], wanted = FLAT) => boothCards(students, wanted, 'E7018 · 1/8', rules, 'http://shop.local')
+const FLAT: SetUpCase = {
+  classification: 'E7018',
+  diameterMm: inches(1 / 8),
+  position: '1G',
+  travel: 'left to right',
+  joint: 'pad',
+  pass: 'bead',
+  thicknessMm: inches(3 / 8),
+  polarity: 'DCEP',
+  rods: 'new',
+}
+const student = (name: string, booth: number | null, hand: 'right' | 'left' = 'right'): Student => ({
+  id: `id-${name}`,
+  name,
+  booth,
+  hand,
+  sectionId: 'sec',
+  startDate: '2026-09-01',
+  active: true,
+})
+const cards = (students: readonly Student[], wanted = FLAT) =>
+  boothCards(students, wanted, 'E7018 · 1/8', rules, 'http://shop.local')
 
 describe('cards for booths', () => {
   it('stand in the order of the booths, those without one last', () => {
-    expect(cards([student('Cy', null), student('Bo', 9), student('Al', 2)]).map(card => card.student)).toEqual(['Al', 'Bo', 'Cy'])
+    expect(cards([student('Cy', null), student('Bo', 9), student('Al', 2)]).map(card => card.student)).toEqual([
+      'Al',
+      'Bo',
+      'Cy',
+    ])
   })
   it('open the Bench for the booth, or for the student who has none', () => {
     expect(cards([student('Al', 2)])[0]!.address).toBe('http://shop.local/bench?section=sec&booth=2')
@@ -28,11 +51,21 @@ describe('cards for booths', () => {
 })
 
 describe('a card’s figures', () => {
-  const facts = (wanted: SetUpCase, by = rules) => Object.fromEntries(cardFacts(settingsCard(wanted, by), by).map(fact => [fact.name, fact.value]))
+  const facts = (wanted: SetUpCase, by = rules) =>
+    Object.fromEntries(cardFacts(settingsCard(wanted, by), by).map(fact => [fact.name, fact.value]))
   it('are said in the house’s unit and words', () => {
-    expect(facts(FLAT)).toMatchObject({ 'Travel angle': 'drag 10 to 15°', 'Arc': 'up to 1/8 in, 21–25 V', 'Bead': '3/16 to 1/4 in wide', 'Arc force': '40–60 %' })
+    expect(facts(FLAT)).toMatchObject({
+      'Travel angle': 'drag 10 to 15°',
+      'Arc': 'up to 1/8 in, 21–25 V',
+      'Bead': '3/16 to 1/4 in wide',
+      'Arc force': '40–60 %',
+    })
     const metric = writeRule(writeRule(rules, 'unit', 'mm'), 'ways.angleWords', 'rod to the plate')
-    expect(facts(FLAT, metric)).toMatchObject({ 'Travel angle': '75 to 80° to the plate, pointing back at the weld', 'Arc': 'up to 3.2 mm, 21–25 V', 'Bead': '4.8 to 6.4 mm wide' })
+    expect(facts(FLAT, metric)).toMatchObject({
+      'Travel angle': '75 to 80° to the plate, pointing back at the weld',
+      'Arc': 'up to 3.2 mm, 21–25 V',
+      'Bead': '4.8 to 6.4 mm wide',
+    })
     expect(facts(FLAT, metric).Travel).toMatch(/mm\/min$/)
   })
   it('name the face of a fillet, and the passes of a groove', () => {
@@ -43,7 +76,12 @@ describe('a card’s figures', () => {
 
 describe('the sheet to print', () => {
   const many = (count: number) => cards(Array.from({ length: count }, (_, n) => student(`S${n}`, n + 1)))
-  it.each([[1, 1], [4, 1], [5, 2], [12, 3]])('%d cards take %d sheets of A4', (count, sheets) => {
+  it.each([
+    [1, 1],
+    [4, 1],
+    [5, 2],
+    [12, 3],
+  ])('%d cards take %d sheets of A4', (count, sheets) => {
     const { content, pageSize } = cardSheets(many(count), rules)
     expect(pageSize).toBe('A4')
     expect(content).toHaveLength(sheets)

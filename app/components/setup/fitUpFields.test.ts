@@ -10,8 +10,17 @@ const begun = Object.fromEntries(inputs.map(input => [input.id, input.start]))
 describe('the fields of a fit-up', () => {
   it('begin with what is wanted, and the pre-set that the last one asks for', () => {
     expect(fitUpOf(begun)).toEqual({
-      bare: { leftMm: WANTED.gapMm, rightMm: WANTED.gapMm }, afterFirstTack: null, afterSecondTack: null, misalignmentMm: 0, presetDegrees: 5, leftDegrees: null,
-      bevelDegrees: { left: 30, right: 30 }, landMm: WANTED.landMm, tacks: [], surface: null, clamp: null,
+      bare: { leftMm: WANTED.gapMm, rightMm: WANTED.gapMm },
+      afterFirstTack: null,
+      afterSecondTack: null,
+      misalignmentMm: 0,
+      presetDegrees: 5,
+      leftDegrees: null,
+      bevelDegrees: { left: 30, right: 30 },
+      landMm: WANTED.landMm,
+      tacks: [],
+      surface: null,
+      clamp: null,
     } satisfies FitUp)
   })
   it('ask for no bevel and no land where there is none', () => {
@@ -21,10 +30,27 @@ describe('the fields of a fit-up', () => {
     expect(fitUpOf(values)).toMatchObject({ bevelDegrees: null, landMm: null })
   })
   it('ask for a stage’s readings when it is reached', () => {
-    expect(FIT_UP_STAGES.map((_, stage) => fieldsAt(inputs, stage).length)).toEqual([inputs.length - 4, inputs.length - 3, inputs.length - 1, inputs.length])
+    expect(FIT_UP_STAGES.map((_, stage) => fieldsAt(inputs, stage).length)).toEqual([
+      inputs.length - 4,
+      inputs.length - 3,
+      inputs.length - 1,
+      inputs.length,
+    ])
   })
-  it.each(FIT_UP_STAGES)('a fit-up kept %s comes back as it was', (gauged) => {
-    const kept = fitUpOf({ ...begun, gauged, oneRight: 2, twoLeft: 3, twoRight: 2.4, after: -1, surface: 'bright metal', clamp: 'far off' }, [newTack([], 150)])
+  it.each(FIT_UP_STAGES)('a fit-up kept %s comes back as it was', gauged => {
+    const kept = fitUpOf(
+      {
+        ...begun,
+        gauged,
+        oneRight: 2,
+        twoLeft: 3,
+        twoRight: 2.4,
+        after: -1,
+        surface: 'bright metal',
+        clamp: 'far off',
+      },
+      [newTack([], 150)],
+    )
     const again = { ...begun, ...valuesOf(kept) }
     expect(stageOf(again)).toBe(FIT_UP_STAGES.indexOf(gauged))
     expect(fitUpOf(again, kept.tacks)).toEqual(kept)

@@ -10,11 +10,32 @@ const sections = useSections()
 const outbox = useOutbox()
 const theme = useShopTheme()
 
-const rooms = computed(() => session.isStaff
-  ? [{ to: '/', name: 'Floor' }, { to: '/bench', name: 'Bench' }, { to: '/record', name: 'Record' }, { to: '/board', name: 'Board' }, { to: '/test-bay', name: 'Test bay' }, { to: '/set-up', name: 'Set-up' }, { to: '/reading-room', name: 'Practice' }, { to: '/house', name: 'House' }]
-  : [{ to: `/record/${session.me?.studentId}`, name: 'Record' }, { to: '/kiosk', name: 'Read' }, { to: '/reading-room', name: 'Practice' }])
+const rooms = computed(() =>
+  session.isStaff
+    ? [
+        { to: '/', name: 'Floor' },
+        { to: '/bench', name: 'Bench' },
+        { to: '/record', name: 'Record' },
+        { to: '/board', name: 'Board' },
+        { to: '/test-bay', name: 'Test bay' },
+        { to: '/set-up', name: 'Set-up' },
+        { to: '/reading-room', name: 'Practice' },
+        { to: '/house', name: 'House' },
+      ]
+    : [
+        { to: `/record/${session.me?.studentId}`, name: 'Record' },
+        { to: '/kiosk', name: 'Read' },
+        { to: '/reading-room', name: 'Practice' },
+      ],
+)
 
-watch(() => session.me, (me) => { if (me && session.isStaff) outbox.start(me.id) }, { immediate: true })
+watch(
+  () => session.me,
+  me => {
+    if (me && session.isStaff) outbox.start(me.id)
+  },
+  { immediate: true },
+)
 
 const saved = computed(() => {
   if (outbox.refused.length > 0) return `${outbox.refused.length} refused`
@@ -34,14 +55,25 @@ async function leave() {
     <p class="name">Fusilis</p>
     <ul>
       <li v-for="room in rooms" :key="room.to">
-        <NuxtLink :to="room.to" :class="{ here: room.to === '/' ? $route.path === '/' : $route.path.startsWith(room.to) }">{{ room.name }}</NuxtLink>
+        <NuxtLink
+          :to="room.to"
+          :class="{ here: room.to === '/' ? $route.path === '/' : $route.path.startsWith(room.to) }"
+          >{{ room.name }}</NuxtLink
+        >
       </li>
     </ul>
     <div class="foot">
       <p v-if="session.isStaff && sections.current" class="where">{{ sections.current.name }}</p>
-      <p v-if="session.isStaff" role="status" :class="{ waits: outbox.mine.length > 0 }"><button v-if="outbox.refused.length > 0" type="button" class="refused" @click="asking = true">{{ saved }}</button><template v-else>{{ saved }}</template></p>
+      <p v-if="session.isStaff" role="status" :class="{ waits: outbox.mine.length > 0 }">
+        <button v-if="outbox.refused.length > 0" type="button" class="refused" @click="asking = true">
+          {{ saved }}</button><template v-else>{{ saved }}</template>
+      </p>
       <div class="acts">
-        <button type="button" :aria-label="theme.isDark.value ? 'Light theme for the shop' : 'Dark theme for the booth'" @click="theme.toggle">
+        <button
+          type="button"
+          :aria-label="theme.isDark.value ? 'Light theme for the shop' : 'Dark theme for the booth'"
+          @click="theme.toggle"
+        >
           <v-icon :icon="theme.isDark.value ? mdiWhiteBalanceSunny : mdiWeatherNight" size="22" />
         </button>
         <button type="button" aria-label="Sign out" @click="leave"><v-icon :icon="mdiExitToApp" size="22" /></button>
@@ -52,26 +84,111 @@ async function leave() {
 </template>
 
 <style scoped>
-.rail { position: sticky; top: 0; height: 100dvh; display: flex; flex-direction: column; background: var(--rail); color: var(--rail-text); }
-.name { color: #fff; font-weight: 700; padding: 16px 14px 18px; }
-a { display: flex; align-items: center; min-height: 48px; padding: 0 4px 0 14px; white-space: nowrap; color: inherit; text-decoration: none; font-weight: 550; border-left: 4px solid transparent; }
-a.here { color: #fff; border-left-color: #e2a052; background: rgba(255, 255, 255, 0.09); }
-.foot { margin-top: auto; padding: 0 0 8px; font-size: 0.8rem; line-height: 1.35; }
-.foot p { padding: 0 10px 8px 14px; }
-.waits { color: #ffcf8a; font-weight: 650; }
-.refused { min-height: 44px; text-decoration: underline; text-align: left; }
-.acts { display: flex; justify-content: space-around; }
-.acts button { width: 46px; height: 46px; border-radius: 8px; }
-:focus-visible { outline-color: #e2a052; outline-offset: -3px; }
+.rail {
+  position: sticky;
+  top: 0;
+  height: 100dvh;
+  display: flex;
+  flex-direction: column;
+  background: var(--rail);
+  color: var(--rail-text);
+}
+.name {
+  color: #fff;
+  font-weight: 700;
+  padding: 16px 14px 18px;
+}
+a {
+  display: flex;
+  align-items: center;
+  min-height: 48px;
+  padding: 0 4px 0 14px;
+  white-space: nowrap;
+  color: inherit;
+  text-decoration: none;
+  font-weight: 550;
+  border-left: 4px solid transparent;
+}
+a.here {
+  color: #fff;
+  border-left-color: #e2a052;
+  background: rgba(255, 255, 255, 0.09);
+}
+.foot {
+  margin-top: auto;
+  padding: 0 0 8px;
+  font-size: 0.8rem;
+  line-height: 1.35;
+}
+.foot p {
+  padding: 0 10px 8px 14px;
+}
+.waits {
+  color: #ffcf8a;
+  font-weight: 650;
+}
+.refused {
+  min-height: 44px;
+  text-decoration: underline;
+  text-align: left;
+}
+.acts {
+  display: flex;
+  justify-content: space-around;
+}
+.acts button {
+  width: 46px;
+  height: 46px;
+  border-radius: 8px;
+}
+:focus-visible {
+  outline-color: #e2a052;
+  outline-offset: -3px;
+}
 @media (max-width: 700px) {
-  .rail { position: fixed; inset: auto 0 0; height: 60px; flex-direction: row; z-index: 5; align-items: stretch; }
-  .name, .where { display: none; }
-  ul { display: flex; flex: 1; overflow-x: auto; }
-  a { height: 60px; padding: 0 8px; font-size: 0.93rem; white-space: nowrap; border-left: 0; border-top: 4px solid transparent; }
-  a.here { border-top-color: #e2a052; }
-  .foot { margin: 0; padding: 0; display: flex; align-items: center; }
-  .foot p { padding: 0 4px; max-width: 64px; }
-  .foot p:not(.waits) { display: none; }
-  .acts button { width: 44px; }
+  .rail {
+    position: fixed;
+    inset: auto 0 0;
+    height: 60px;
+    flex-direction: row;
+    z-index: 5;
+    align-items: stretch;
+  }
+  .name,
+  .where {
+    display: none;
+  }
+  ul {
+    display: flex;
+    flex: 1;
+    overflow-x: auto;
+  }
+  a {
+    height: 60px;
+    padding: 0 8px;
+    font-size: 0.93rem;
+    white-space: nowrap;
+    border-left: 0;
+    border-top: 4px solid transparent;
+  }
+  a.here {
+    border-top-color: #e2a052;
+  }
+  .foot {
+    margin: 0;
+    padding: 0;
+    display: flex;
+    align-items: center;
+  }
+  .foot p {
+    padding: 0 4px;
+    max-width: 64px;
+  }
+  .foot p:not(.waits) {
+    display: none;
+  }
+  .acts button {
+    width: 44px;
+  }
 }
 </style>

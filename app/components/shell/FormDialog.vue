@@ -1,9 +1,23 @@
 <script setup lang="ts">
 /** A form over the page: its heading, its fields, what went wrong, and the two ways out. */
-withDefaults(defineProps<{ heading: string, save?: string, leave?: string, message?: string, busy?: boolean, width?: number, danger?: boolean }>(), {
-  save: 'Save', leave: 'Leave it', message: '', width: 480,
-})
-defineEmits<{ submit: [], close: [] }>()
+withDefaults(
+  defineProps<{
+    heading: string
+    save?: string
+    leave?: string
+    message?: string
+    busy?: boolean
+    width?: number
+    danger?: boolean
+  }>(),
+  {
+    save: 'Save',
+    leave: 'Leave it',
+    message: '',
+    width: 480,
+  },
+)
+defineEmits<{ submit: []; close: [] }>()
 </script>
 
 <template>
@@ -21,8 +35,26 @@ defineEmits<{ submit: [], close: [] }>()
 </template>
 
 <style scoped>
-.form { padding: 22px; display: grid; gap: 8px; max-height: 90dvh; overflow: auto; }
-h2 { font-size: 1.2rem; font-weight: 700; margin-bottom: 6px; }
-.alert { color: var(--poor); font-weight: 600; }
-.acts { display: flex; justify-content: flex-end; gap: 8px; margin-top: 4px; }
+.form {
+  padding: 22px;
+  display: grid;
+  gap: 8px;
+  max-height: 90dvh;
+  overflow: auto;
+}
+h2 {
+  font-size: 1.2rem;
+  font-weight: 700;
+  margin-bottom: 6px;
+}
+.alert {
+  color: var(--poor);
+  font-weight: 600;
+}
+.acts {
+  display: flex;
+  justify-content: flex-end;
+  gap: 8px;
+  margin-top: 4px;
+}
 </style>

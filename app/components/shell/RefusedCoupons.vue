@@ -27,11 +27,19 @@ function drop(id: string) {
   <v-dialog :model-value="true" max-width="560" aria-label="Not taken" @update:model-value="emit('close')">
     <section class="panel list">
       <h2>The server did not take these</h2>
-      <p class="quiet">They are kept in this browser. Open one to put it right; if someone saved it meanwhile, both versions are offered.</p>
+      <p class="quiet">
+        They are kept in this browser. Open one to put it right; if someone saved it meanwhile, both versions are
+        offered.
+      </p>
       <ul>
         <li v-for="one in outbox.refused" :key="one.id">
-          <div><b>{{ one.student }}</b>, {{ one.save.document.ticket.rung }}, {{ spokenDay(one.save.document.classDay) }}<small>{{ one.refused }}</small></div>
-          <v-btn variant="text" @click="drop(one.id)">{{ sure === one.id ? 'Throw it away: sure?' : 'Throw away' }}</v-btn>
+          <div>
+            <b>{{ one.student }}</b>, {{ one.save.document.ticket.rung }}, {{ spokenDay(one.save.document.classDay)
+            }}<small>{{ one.refused }}</small>
+          </div>
+          <v-btn variant="text" @click="drop(one.id)">{{
+            sure === one.id ? 'Throw it away: sure?' : 'Throw away'
+          }}</v-btn>
           <v-btn color="primary" @click="open(one.id)">Open</v-btn>
         </li>
       </ul>
@@ -41,10 +49,32 @@ function drop(id: string) {
 </template>
 
 <style scoped>
-.list { padding: 22px; display: grid; gap: 10px; max-height: 88dvh; overflow: auto; }
-h2 { font-size: 1.2rem; font-weight: 700; }
-li { display: flex; align-items: center; gap: 8px; padding: 8px 0; border-top: 1px solid var(--line); }
-li div { flex: 1; }
-small { display: block; color: var(--poor); }
-.end { text-align: right; }
+.list {
+  padding: 22px;
+  display: grid;
+  gap: 10px;
+  max-height: 88dvh;
+  overflow: auto;
+}
+h2 {
+  font-size: 1.2rem;
+  font-weight: 700;
+}
+li {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  padding: 8px 0;
+  border-top: 1px solid var(--line);
+}
+li div {
+  flex: 1;
+}
+small {
+  display: block;
+  color: var(--poor);
+}
+.end {
+  text-align: right;
+}
 </style>

@@ -4,11 +4,12 @@ import type { LengthUnit } from '~~/core/units'
 import { messageOf } from '~/stores/request'
 
 /**
- * A field that takes what a welder types: 3/32, .094, 2.4 mm, 125 A. It says how it read it, and what would be right when it cannot.
+ * A field that takes what a welder types: 3/32, .094, 2.4 mm, 125 A. It says how it read it, and what would be
+ * right when it cannot.
  * While what is typed is wrong, the value stays as it was and `problem` says why.
  */
-const props = defineProps<{ input: SheetInput, modelValue: number | string, unit: LengthUnit, autofocus?: boolean }>()
-const emit = defineEmits<{ 'update:modelValue': [value: number | string], 'problem': [message: string] }>()
+const props = defineProps<{ input: SheetInput; modelValue: number | string; unit: LengthUnit; autofocus?: boolean }>()
+const emit = defineEmits<{ 'update:modelValue': [value: number | string]; 'problem': [message: string] }>()
 
 const shown = () => writeInput(props.input, props.modelValue, props.unit)
 const text = ref(shown())
@@ -30,24 +31,46 @@ function type(value: string) {
   }
   emit('problem', problem.value)
 }
-watch(() => [props.modelValue, props.unit] as const, ([value, unit], [, before]) => {
-  if (value === mine && unit === before) return
-  mine = value
-  text.value = shown()
-  said.value = ''
-  problem.value = ''
-  emit('problem', '')
-})
+watch(
+  () => [props.modelValue, props.unit] as const,
+  ([value, unit], [, before]) => {
+    if (value === mine && unit === before) return
+    mine = value
+    text.value = shown()
+    said.value = ''
+    problem.value = ''
+    emit('problem', '')
+  },
+)
 /** Takes the focus as it is drawn: Vuetify's own `autofocus` takes it later, from under the fingers. */
 const field = useTemplateRef<{ focus: () => void }>('field')
-onMounted(() => { if (props.autofocus) void nextTick(() => field.value?.focus()) })
+onMounted(() => {
+  if (props.autofocus) void nextTick(() => field.value?.focus())
+})
 onBeforeUnmount(() => emit('problem', ''))
 </script>
 
 <template>
-  <v-select v-if="input.kind === 'choice'" :label="input.name" :items="[...input.choices]" :model-value="String(modelValue)" hide-details="auto" @update:model-value="type(String($event))" />
+  <v-select
+    v-if="input.kind === 'choice'"
+    :label="input.name"
+    :items="[...input.choices]"
+    :model-value="String(modelValue)"
+    hide-details="auto"
+    @update:model-value="type(String($event))"
+  />
   <v-text-field
-    v-else ref="field" :label="input.name" :suffix="unitOf(input.quantity, unit)" :model-value="text" :error-messages="problem" :hint="said" persistent-hint hide-details="auto"
-    inputmode="text" autocomplete="off" @update:model-value="type(String($event ?? ''))"
+    v-else
+    ref="field"
+    :label="input.name"
+    :suffix="unitOf(input.quantity, unit)"
+    :model-value="text"
+    :error-messages="problem"
+    :hint="said"
+    persistent-hint
+    hide-details="auto"
+    inputmode="text"
+    autocomplete="off"
+    @update:model-value="type(String($event ?? ''))"
   />
 </template>

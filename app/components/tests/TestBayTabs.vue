@@ -1,6 +1,10 @@
 <script setup lang="ts">
 /** The parts of the Test bay. */
-const TABS = [{ to: '/test-bay', name: 'Tests' }, { to: '/test-bay/continuity', name: 'Continuity' }, { to: '/test-bay/cohort', name: 'Figures' }]
+const TABS = [
+  { to: '/test-bay', name: 'Tests' },
+  { to: '/test-bay/continuity', name: 'Continuity' },
+  { to: '/test-bay/cohort', name: 'Figures' },
+]
 </script>
 
 <template>

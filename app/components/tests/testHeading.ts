@@ -2,7 +2,12 @@ import { hasResult, type CodeBook, type TestState } from '~~/core/qualification'
 
 /** A state in the words of a list. */
 export const STATE_WORDS: Readonly<Record<TestState, string>> = {
-  'planned': 'planned', 'under way': 'under way', 'for visual': 'to be read', 'for specimens': 'to be bent', 'passed': 'passed', 'failed': 'not passed',
+  'planned': 'planned',
+  'under way': 'under way',
+  'for visual': 'to be read',
+  'for specimens': 'to be bent',
+  'passed': 'passed',
+  'failed': 'not passed',
 }
 /** The order in which tests want somebody: what runs first, then what waits, then plans, then results. */
 const URGENCY: readonly TestState[] = ['under way', 'for visual', 'for specimens', 'planned']

@@ -18,14 +18,18 @@ const { busy, refused, attempt } = useSaving()
 const said = computed(() => CAUSES.reduce((sum, { id }) => sum + (causes.said.school[id] ?? 0), 0))
 const rows = computed(() => {
   const now = schoolPriors(causes.said.school)
-  return CAUSES.map((cause, index) => ({ ...cause, now: now[index]!, said: causes.said.school[cause.id] ?? 0 })).sort((a, b) => b.now - a.now)
+  return CAUSES.map((cause, index) => ({ ...cause, now: now[index]!, said: causes.said.school[cause.id] ?? 0 })).sort(
+    (a, b) => b.now - a.now,
+  )
 })
 const most = computed(() => rows.value[0]?.now ?? 1)
 const percent = (chance: number) => `${(chance * 100).toFixed(1)} %`
-const day = (at: string) => new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' })
+const day = (at: string) =>
+  new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' })
 
 async function reset() {
-  if (!await attempt(why.value.trim() === '' ? 'Say why: it is kept' : '', () => causes.reset(why.value.trim()))) return
+  if (!(await attempt(why.value.trim() === '' ? 'Say why: it is kept' : '', () => causes.reset(why.value.trim()))))
+    return
   asking.value = false
   why.value = ''
 }
@@ -34,24 +38,44 @@ async function reset() {
 <template>
   <div class="page">
     <header class="page-head">
-      <h1>House</h1><HouseTabs />
+      <h1>House</h1>
+      <HouseTabs />
       <div class="push" />
       <v-btn v-if="session.isLead && said > 0" variant="outlined" @click="asking = true">Begin anew</v-btn>
     </header>
     <PageState v-if="problem || loading" :problem="problem" :loading="loading" @again="load" />
     <template v-else>
       <p class="quiet lead" role="status">
-        {{ said === 0 ? 'Nobody has said a cause yet: the odds are as shipped. Say what it was on the Bench, and they follow.' : `Instructors have said the cause of ${said} ${said === 1 ? 'coupon' : 'coupons'}.` }}
-        <template v-if="causes.said.reset"> Begun anew by {{ causes.said.reset.by }} on {{ day(causes.said.reset.at) }}: {{ causes.said.reset.why }}.</template>
+        {{
+          said === 0
+            ? 'Nobody has said a cause yet: the odds are as shipped. Say what it was on the Bench, and they follow.'
+            : `Instructors have said the cause of ${said} ${said === 1 ? 'coupon' : 'coupons'}.`
+        }}
+        <template v-if="causes.said.reset">
+          Begun anew by {{ causes.said.reset.by }} on {{ day(causes.said.reset.at) }}:
+          {{ causes.said.reset.why }}.</template
+        >
       </p>
       <div class="panel wrap">
         <table>
-          <caption class="sr-only">Causes, before anything is seen</caption>
-          <thead><tr><th scope="col">Cause</th><th scope="col">Here</th><th scope="col">As shipped</th><th scope="col">Said</th><th scope="col">The change</th></tr></thead>
+          <caption class="sr-only">
+            Causes, before anything is seen
+          </caption>
+          <thead>
+            <tr>
+              <th scope="col">Cause</th>
+              <th scope="col">Here</th>
+              <th scope="col">As shipped</th>
+              <th scope="col">Said</th>
+              <th scope="col">The change</th>
+            </tr>
+          </thead>
           <tbody>
             <tr v-for="row in rows" :key="row.id">
               <th scope="row">{{ row.name }}</th>
-              <td class="num"><span class="bar"><i :style="{ width: `${(100 * row.now) / most}%` }" /></span>{{ percent(row.now) }}</td>
+              <td class="num">
+                <span class="bar"><i :style="{ width: `${(100 * row.now) / most}%` }" /></span>{{ percent(row.now) }}
+              </td>
               <td class="num">{{ percent(row.prior) }}</td>
               <td class="num">{{ row.said }}</td>
               <td class="change">{{ row.change }}</td>
@@ -60,7 +84,16 @@ async function reset() {
         </table>
       </div>
     </template>
-    <FormDialog v-if="asking" heading="Begin anew" save="Begin anew" :busy="busy" :message="refused" danger @submit="reset" @close="asking = false">
+    <FormDialog
+      v-if="asking"
+      heading="Begin anew"
+      save="Begin anew"
+      :busy="busy"
+      :message="refused"
+      danger
+      @submit="reset"
+      @close="asking = false"
+    >
       <p>The odds go back to what was shipped. What was said stays with its coupons.</p>
       <v-text-field v-model="why" label="Why" maxlength="400" autofocus />
     </FormDialog>
@@ -68,14 +101,53 @@ async function reset() {
 </template>
 
 <style scoped>
-.lead { margin-bottom: 12px; }
-.wrap { overflow-x: auto; }
-th, td { text-align: left; padding: 9px 14px; vertical-align: middle; font-weight: 400; }
-thead th { font-size: 0.88rem; color: var(--quiet); font-weight: 600; border-bottom: 1px solid var(--line); white-space: nowrap; }
-tbody th { font-weight: 600; white-space: nowrap; }
-tbody tr + tr > * { border-top: 1px solid var(--line); }
-.num { white-space: nowrap; }
-.bar { display: inline-block; width: 110px; height: 8px; border-radius: 4px; margin-right: 10px; background: rgb(var(--v-theme-surface-variant)); overflow: hidden; vertical-align: middle; }
-.bar i { display: block; height: 100%; background: rgb(var(--v-theme-secondary)); }
-.change { color: var(--quiet); font-size: 0.92rem; }
+.lead {
+  margin-bottom: 12px;
+}
+.wrap {
+  overflow-x: auto;
+}
+th,
+td {
+  text-align: left;
+  padding: 9px 14px;
+  vertical-align: middle;
+  font-weight: 400;
+}
+thead th {
+  font-size: 0.88rem;
+  color: var(--quiet);
+  font-weight: 600;
+  border-bottom: 1px solid var(--line);
+  white-space: nowrap;
+}
+tbody th {
+  font-weight: 600;
+  white-space: nowrap;
+}
+tbody tr + tr > * {
+  border-top: 1px solid var(--line);
+}
+.num {
+  white-space: nowrap;
+}
+.bar {
+  display: inline-block;
+  width: 110px;
+  height: 8px;
+  border-radius: 4px;
+  margin-right: 10px;
+  background: rgb(var(--v-theme-surface-variant));
+  overflow: hidden;
+  vertical-align: middle;
+}
+.bar i {
+  display: block;
+  height: 100%;
+  background: rgb(var(--v-theme-secondary));
+}
+.change {
+  color: var(--quiet);
+  font-size: 0.92rem;
+}
 </style>

@@ -10,7 +10,12 @@ const sections = useSections()
 const people = usePeople()
 useHead({ title: 'House · Fusilis' })
 
-type Form = { is: 'student', student: Student | null } | { is: 'section', section: Section | null } | { is: 'account', account: Account | null } | { is: 'import' } | null
+type Form =
+  | { is: 'student'; student: Student | null }
+  | { is: 'section'; section: Section | null }
+  | { is: 'account'; account: Account | null }
+  | { is: 'import' }
+  | null
 const form = shallowRef<Form>(null)
 const notice = ref('')
 
@@ -20,7 +25,12 @@ const { loading, problem, load } = useLoader(async () => {
   if (session.isLead) await people.loadAccounts()
 })
 onMounted(load)
-watch(() => sections.current?.id, (id, before) => { if (before && id) void load() })
+watch(
+  () => sections.current?.id,
+  (id, before) => {
+    if (before && id) void load()
+  },
+)
 
 async function done(said: string) {
   form.value = null
@@ -32,68 +42,176 @@ async function done(said: string) {
 <template>
   <div class="page">
     <header class="page-head">
-      <h1>House</h1><HouseTabs />
+      <h1>House</h1>
+      <HouseTabs />
       <div class="push"><SectionChooser /></div>
-      <v-btn v-if="session.isLead" variant="outlined" @click="form = { is: 'section', section: null }">New section</v-btn>
+      <v-btn v-if="session.isLead" variant="outlined" @click="form = { is: 'section', section: null }"
+        >New section</v-btn
+      >
     </header>
     <p class="quiet said" role="status">{{ notice }}</p>
     <PageState v-if="problem || (loading && !sections.loaded)" :problem="problem" :loading="loading" @again="load" />
     <PageState v-else-if="!sections.current" empty="There is no section yet.">
-      <v-btn v-if="session.isLead" color="primary" @click="form = { is: 'section', section: null }">Add the first section</v-btn>
+      <v-btn v-if="session.isLead" color="primary" @click="form = { is: 'section', section: null }"
+        >Add the first section</v-btn
+      >
     </PageState>
     <template v-else>
       <section class="panel block">
         <header>
           <h2>{{ sections.current.name }}</h2>
           <span class="quiet">{{ sections.current.termFrom }} to {{ sections.current.termTo }}</span>
-          <v-btn v-if="session.isLead" variant="text" @click="form = { is: 'section', section: sections.current }">Change section</v-btn>
+          <v-btn v-if="session.isLead" variant="text" @click="form = { is: 'section', section: sections.current }"
+            >Change section</v-btn
+          >
           <v-btn class="push" variant="outlined" @click="form = { is: 'import' }">Import CSV</v-btn>
           <v-btn color="primary" @click="form = { is: 'student', student: null }">Add student</v-btn>
         </header>
         <p v-if="people.students.length === 0" class="quiet none">Nobody is in this section yet.</p>
         <table v-else>
-          <thead><tr><th>Name</th><th>Booth</th><th>Hand</th><th>Since</th><th /></tr></thead>
+          <thead>
+            <tr>
+              <th>Name</th>
+              <th>Booth</th>
+              <th>Hand</th>
+              <th>Since</th>
+              <th />
+            </tr>
+          </thead>
           <tbody>
             <tr v-for="student in people.students" :key="student.id" :class="{ gone: !student.active }">
-              <td><NuxtLink :to="`/record/${student.id}`">{{ student.name }}</NuxtLink><small v-if="!student.active"> archived</small></td>
-              <td class="num">{{ student.booth ?? '–' }}</td><td>{{ student.hand }}</td><td>{{ student.startDate }}</td>
-              <td class="end"><v-btn variant="text" :aria-label="`Change ${student.name}`" @click="form = { is: 'student', student }">Change</v-btn></td>
+              <td>
+                <NuxtLink :to="`/record/${student.id}`">{{ student.name }}</NuxtLink><small v-if="!student.active">
+                  archived</small
+                >
+              </td>
+              <td class="num">{{ student.booth ?? '–' }}</td>
+              <td>{{ student.hand }}</td>
+              <td>{{ student.startDate }}</td>
+              <td class="end">
+                <v-btn variant="text" :aria-label="`Change ${student.name}`" @click="form = { is: 'student', student }"
+                  >Change</v-btn
+                >
+              </td>
             </tr>
           </tbody>
         </table>
       </section>
       <section v-if="session.isLead" class="panel block">
-        <header><h2>Accounts</h2><v-btn class="push" variant="outlined" @click="form = { is: 'account', account: null }">Add account</v-btn></header>
+        <header>
+          <h2>Accounts</h2>
+          <v-btn class="push" variant="outlined" @click="form = { is: 'account', account: null }">Add account</v-btn>
+        </header>
         <table>
-          <thead><tr><th>Name</th><th>User name</th><th>Role</th><th /></tr></thead>
+          <thead>
+            <tr>
+              <th>Name</th>
+              <th>User name</th>
+              <th>Role</th>
+              <th />
+            </tr>
+          </thead>
           <tbody>
             <tr v-for="account in people.accounts" :key="account.id" :class="{ gone: !account.active }">
-              <td>{{ account.name }}<small v-if="!account.active"> may not sign in</small></td><td>{{ account.username }}</td><td>{{ account.role }}</td>
-              <td class="end"><v-btn variant="text" :aria-label="`Change the account of ${account.name}`" @click="form = { is: 'account', account }">Change</v-btn></td>
+              <td>{{ account.name }}<small v-if="!account.active"> may not sign in</small></td>
+              <td>{{ account.username }}</td>
+              <td>{{ account.role }}</td>
+              <td class="end">
+                <v-btn
+                  variant="text"
+                  :aria-label="`Change the account of ${account.name}`"
+                  @click="form = { is: 'account', account }"
+                  >Change</v-btn
+                >
+              </td>
             </tr>
           </tbody>
         </table>
       </section>
     </template>
-    <StudentForm v-if="form?.is === 'student' && sections.current" :student="form.student" :sections="sections.all" :section-id="sections.current.id" @done="done('Student saved')" @close="form = null" />
-    <SectionForm v-if="form?.is === 'section'" :section="form.section" @done="done('Section saved')" @close="form = null" />
-    <AccountForm v-if="form?.is === 'account'" :account="form.account" :students="people.students" @done="done('Account saved')" @close="form = null" />
-    <RosterImport v-if="form?.is === 'import' && sections.current" :section="sections.current" @done="done(`${$event} students imported`)" @close="form = null" />
+    <StudentForm
+      v-if="form?.is === 'student' && sections.current"
+      :student="form.student"
+      :sections="sections.all"
+      :section-id="sections.current.id"
+      @done="done('Student saved')"
+      @close="form = null"
+    />
+    <SectionForm
+      v-if="form?.is === 'section'"
+      :section="form.section"
+      @done="done('Section saved')"
+      @close="form = null"
+    />
+    <AccountForm
+      v-if="form?.is === 'account'"
+      :account="form.account"
+      :students="people.students"
+      @done="done('Account saved')"
+      @close="form = null"
+    />
+    <RosterImport
+      v-if="form?.is === 'import' && sections.current"
+      :section="sections.current"
+      @done="done(`${$event} students imported`)"
+      @close="form = null"
+    />
   </div>
 </template>
 
 <style scoped>
-.said:empty { display: none; }
-.said { margin-bottom: 10px; }
-.block { margin-bottom: 18px; overflow-x: auto; }
-.block > header { display: flex; flex-wrap: wrap; align-items: center; gap: 8px 14px; padding: 12px 16px; border-bottom: 1px solid var(--line); }
-.block h2 { font-size: 1.1rem; font-weight: 650; }
-.push { margin-left: auto; }
-th, td { text-align: left; padding: 4px 16px; min-height: 44px; }
-thead th { font-size: 0.85rem; color: var(--quiet); font-weight: 600; padding-top: 8px; }
-td a { color: inherit; font-weight: 600; text-decoration: none; }
-td a:hover { text-decoration: underline; }
-.end { text-align: right; }
-.gone { color: var(--quiet); }
-.none { padding: 24px 16px; }
+.said:empty {
+  display: none;
+}
+.said {
+  margin-bottom: 10px;
+}
+.block {
+  margin-bottom: 18px;
+  overflow-x: auto;
+}
+.block > header {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 14px;
+  padding: 12px 16px;
+  border-bottom: 1px solid var(--line);
+}
+.block h2 {
+  font-size: 1.1rem;
+  font-weight: 650;
+}
+.push {
+  margin-left: auto;
+}
+th,
+td {
+  text-align: left;
+  padding: 4px 16px;
+  min-height: 44px;
+}
+thead th {
+  font-size: 0.85rem;
+  color: var(--quiet);
+  font-weight: 600;
+  padding-top: 8px;
+}
+td a {
+  color: inherit;
+  font-weight: 600;
+  text-decoration: none;
+}
+td a:hover {
+  text-decoration: underline;
+}
+.end {
+  text-align: right;
+}
+.gone {
+  color: var(--quiet);
+}
+.none {
+  padding: 24px 16px;
+}
 </style>

@@ -11,7 +11,10 @@ import { useHouseRules } from '~/stores/houseRules'
 import { useProgress } from '~/stores/progress'
 import { useSession } from '~/stores/session'
 
-/** The school's ladder: rungs in order by drag or by keys, each with what it needs, trains, and when it is signed off. */
+/**
+ * The school's ladder: rungs in order by drag or by keys, each with what it needs, trains, and when it is signed
+ * off.
+ */
 const store = useProgress()
 const houseRules = useHouseRules()
 const session = useSession()
@@ -19,7 +22,9 @@ useHead({ title: 'Ladder · Fusilis' })
 
 const inForce = shallowRef<LadderVersion | null>(null)
 /** What was changed is kept in this browser until it is saved or left. */
-const draft = useLocalStorage<{ baseVersion: number, ladder: Ladder } | null>('fusilis.ladderDraft', null, { serializer: { read: text => JSON.parse(text), write: value => JSON.stringify(value) } })
+const draft = useLocalStorage<{ baseVersion: number; ladder: Ladder } | null>('fusilis.ladderDraft', null, {
+  serializer: { read: text => JSON.parse(text), write: value => JSON.stringify(value) },
+})
 const chosenId = ref('')
 const why = ref('')
 const { busy, refused, attempt } = useSaving()
@@ -35,12 +40,22 @@ const rungs = computed(() => ladder.value?.rungs ?? [])
 const chosen = computed(() => rungs.value.find(rung => rung.id === chosenId.value) ?? null)
 const faults = computed(() => (ladder.value ? ladderFaults(ladder.value) : []))
 const inARow = computed(() => houseRules.current.rules.goodInARow)
-const before = computed(() => rungs.value.slice(0, rungs.value.findIndex(rung => rung.id === chosenId.value)).filter(rung => !rung.retired))
+const before = computed(() =>
+  rungs.value
+    .slice(
+      0,
+      rungs.value.findIndex(rung => rung.id === chosenId.value),
+    )
+    .filter(rung => !rung.retired),
+)
 const nameOf = (id: string) => rungs.value.find(rung => rung.id === id)?.name ?? id
 
 function edit(next: readonly LadderRung[]) {
   if (!inForce.value || !ladder.value) return
-  draft.value = { baseVersion: draft.value?.baseVersion ?? inForce.value.version, ladder: { ...ladder.value, rungs: next } }
+  draft.value = {
+    baseVersion: draft.value?.baseVersion ?? inForce.value.version,
+    ladder: { ...ladder.value, rungs: next },
+  }
 }
 const order = computed({ get: () => [...rungs.value], set: edit })
 const change = (rung: LadderRung) => edit(rungs.value.map(row => (row.id === rung.id ? rung : row)))
@@ -53,14 +68,29 @@ function move(id: string, step: 1 | -1) {
   edit(next)
 }
 function add() {
-  const rung: LadderRung = { id: uuid(), name: 'new rung', piece: 'pad', position: '1G', open: false, rods: 'new', hand: 'own', coupons: 4, needs: [], trains: ['run'], signOff: { by: 'in a row', good: null }, retired: false }
+  const rung: LadderRung = {
+    id: uuid(),
+    name: 'new rung',
+    piece: 'pad',
+    position: '1G',
+    open: false,
+    rods: 'new',
+    hand: 'own',
+    coupons: 4,
+    needs: [],
+    trains: ['run'],
+    signOff: { by: 'in a row', good: null },
+    retired: false,
+  }
   edit([...rungs.value, rung])
   chosenId.value = rung.id
 }
 /** A shipped ladder's rungs and order; rungs it does not have are retired, as sign-offs may name them. */
 function startFrom(name: string) {
   const shipped = SHIPPED_LADDERS.find(one => one.name === name)!
-  const others = rungs.value.filter(rung => !shipped.rungs.some(row => row.id === rung.id)).map(rung => ({ ...rung, retired: true }))
+  const others = rungs.value
+    .filter(rung => !shipped.rungs.some(row => row.id === rung.id))
+    .map(rung => ({ ...rung, retired: true }))
   edit([...shipped.rungs, ...others])
 }
 function leave() {
@@ -71,7 +101,16 @@ async function save() {
   const edited = draft.value
   if (!edited) return
   const wrong = faults.value[0]?.message ?? (why.value.trim() === '' ? 'Say why: it is kept with the version' : '')
-  if (!await attempt(wrong, async () => { inForce.value = await store.saveLadder({ baseVersion: edited.baseVersion, why: why.value.trim(), ladder: edited.ladder }) })) return
+  if (
+    !(await attempt(wrong, async () => {
+      inForce.value = await store.saveLadder({
+        baseVersion: edited.baseVersion,
+        why: why.value.trim(),
+        ladder: edited.ladder,
+      })
+    }))
+  )
+    return
   draft.value = null
   why.value = ''
 }
@@ -79,36 +118,84 @@ async function save() {
 
 <template>
   <div class="page">
-    <header class="page-head"><h1>House</h1><HouseTabs /></header>
+    <header class="page-head">
+      <h1>House</h1>
+      <HouseTabs />
+    </header>
     <PageState v-if="problem || loading" :problem="problem" :loading="loading" @again="load" />
     <div v-else-if="ladder && inForce" class="two">
       <section class="panel list" aria-label="The ladder">
-        <header><h2>{{ ladder.name }}</h2><p class="quiet">{{ inForce.saved ? `Version ${inForce.version} by ${inForce.saved.by}: ${inForce.saved.why}` : 'As shipped. Common practice; every school sets its own.' }}</p></header>
+        <header>
+          <h2>{{ ladder.name }}</h2>
+          <p class="quiet">
+            {{
+              inForce.saved
+                ? `Version ${inForce.version} by ${inForce.saved.by}: ${inForce.saved.why}`
+                : 'As shipped. Common practice; every school sets its own.'
+            }}
+          </p>
+        </header>
         <VueDraggable v-model="order" tag="ol" handle=".handle" :animation="120" :disabled="!session.isLead">
           <li v-for="rung in order" :key="rung.id" :class="{ chosen: rung.id === chosenId, retired: rung.retired }">
-            <span v-if="session.isLead" class="handle" aria-hidden="true"><v-icon :icon="mdiDragHorizontalVariant" size="22" /></span>
+            <span v-if="session.isLead" class="handle" aria-hidden="true"
+              ><v-icon :icon="mdiDragHorizontalVariant" size="22"
+            /></span>
             <button type="button" class="name" :aria-pressed="rung.id === chosenId" @click="chosenId = rung.id">
-              <b>{{ rung.name }}</b><small>{{ rung.retired ? 'retired' : `${saySignOff(rung.signOff, inARow)}${rung.needs.length > 0 ? `; after ${rung.needs.map(nameOf).join(', ')}` : ''}` }}</small>
+              <b>{{ rung.name }}</b><small>{{
+                rung.retired
+                  ? 'retired'
+                  : `${saySignOff(rung.signOff, inARow)}${rung.needs.length > 0 ? `; after ${rung.needs.map(nameOf).join(', ')}` : ''}`
+              }}</small>
             </button>
             <template v-if="session.isLead">
-              <button type="button" class="step" :aria-label="`${rung.name} up`" @click="move(rung.id, -1)"><v-icon :icon="mdiArrowUp" size="20" /></button>
-              <button type="button" class="step" :aria-label="`${rung.name} down`" @click="move(rung.id, 1)"><v-icon :icon="mdiArrowDown" size="20" /></button>
+              <button type="button" class="step" :aria-label="`${rung.name} up`" @click="move(rung.id, -1)">
+                <v-icon :icon="mdiArrowUp" size="20" />
+              </button>
+              <button type="button" class="step" :aria-label="`${rung.name} down`" @click="move(rung.id, 1)">
+                <v-icon :icon="mdiArrowDown" size="20" />
+              </button>
             </template>
           </li>
         </VueDraggable>
-        <div v-if="session.isLead" class="acts"><v-btn variant="outlined" @click="add">Add a rung</v-btn><v-select label="Start from" hide-details :model-value="null" :items="SHIPPED_LADDERS.map(one => one.name)" @update:model-value="$event && startFrom($event)" /></div>
+        <div v-if="session.isLead" class="acts">
+          <v-btn variant="outlined" @click="add">Add a rung</v-btn
+          ><v-select
+            label="Start from"
+            hide-details
+            :model-value="null"
+            :items="SHIPPED_LADDERS.map(one => one.name)"
+            @update:model-value="$event && startFrom($event)"
+          />
+        </div>
       </section>
       <div class="side">
         <section v-if="chosen" class="panel pad" :aria-label="chosen.name">
-          <header class="of"><h2>{{ chosen.name }}</h2><v-btn v-if="session.isLead" variant="text" @click="change({ ...chosen, retired: !chosen.retired })">{{ chosen.retired ? 'Climb it again' : 'Retire' }}</v-btn></header>
-          <RungEditor v-if="session.isLead" :key="chosen.id" :rung="chosen" :before="before" :in-a-row="inARow" @change="change" />
+          <header class="of">
+            <h2>{{ chosen.name }}</h2>
+            <v-btn v-if="session.isLead" variant="text" @click="change({ ...chosen, retired: !chosen.retired })">{{
+              chosen.retired ? 'Climb it again' : 'Retire'
+            }}</v-btn>
+          </header>
+          <RungEditor
+            v-if="session.isLead"
+            :key="chosen.id"
+            :rung="chosen"
+            :before="before"
+            :in-a-row="inARow"
+            @change="change"
+          />
           <p v-else>{{ saySignOff(chosen.signOff, inARow) }}; {{ chosen.coupons }} coupons, usually.</p>
         </section>
         <section v-if="session.isLead && draft" class="panel pad" aria-label="Save">
-          <ul v-if="faults.length > 0" role="alert" class="alert"><li v-for="fault in faults.slice(0, 4)" :key="fault.message">{{ fault.message }}</li></ul>
+          <ul v-if="faults.length > 0" role="alert" class="alert">
+            <li v-for="fault in faults.slice(0, 4)" :key="fault.message">{{ fault.message }}</li>
+          </ul>
           <v-text-field v-model="why" label="Why" maxlength="400" hint="Kept with the version" persistent-hint />
           <p v-if="refused && faults.length === 0" role="alert" class="alert">{{ refused }}</p>
-          <div class="acts end"><v-btn variant="text" @click="leave">Leave it</v-btn><v-btn color="primary" :loading="busy" :disabled="faults.length > 0" @click="save">Save the ladder</v-btn></div>
+          <div class="acts end">
+            <v-btn variant="text" @click="leave">Leave it</v-btn
+            ><v-btn color="primary" :loading="busy" :disabled="faults.length > 0" @click="save">Save the ladder</v-btn>
+          </div>
         </section>
         <p v-if="!chosen && !draft" class="quiet">Choose a rung to see it.</p>
       </div>
@@ -117,21 +204,95 @@ async function save() {
 </template>
 
 <style scoped>
-.two { display: grid; grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr); gap: 16px; align-items: start; }
-.list, .pad { padding: 16px; display: grid; gap: 10px; }
-.side { display: grid; gap: 16px; position: sticky; top: 16px; max-height: calc(100dvh - 32px); overflow-y: auto; }
-h2 { font-size: 1.15rem; font-weight: 700; }
-li { display: flex; align-items: center; gap: 4px; border-top: 1px solid var(--line); background: rgb(var(--v-theme-surface)); }
-li.chosen { background: rgb(var(--v-theme-surface-variant)); }
-li.retired { opacity: 0.6; }
-.handle { cursor: grab; display: grid; place-items: center; width: 44px; height: 48px; touch-action: none; }
-.name { flex: 1; min-height: 50px; text-align: left; padding: 4px 6px; line-height: 1.25; min-width: 0; }
-.name b { display: block; font-weight: 600; }
-.name small { color: var(--quiet); font-size: 0.86rem; }
-.step { width: 44px; height: 48px; }
-.of { display: flex; justify-content: space-between; align-items: center; }
-.acts { display: flex; gap: 10px; align-items: center; }
-.acts.end { justify-content: flex-end; }
-.alert { color: var(--poor); font-weight: 600; }
-@media (max-width: 900px) { .two { grid-template-columns: minmax(0, 1fr); } .side { position: static; max-height: none; } }
+.two {
+  display: grid;
+  grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr);
+  gap: 16px;
+  align-items: start;
+}
+.list,
+.pad {
+  padding: 16px;
+  display: grid;
+  gap: 10px;
+}
+.side {
+  display: grid;
+  gap: 16px;
+  position: sticky;
+  top: 16px;
+  max-height: calc(100dvh - 32px);
+  overflow-y: auto;
+}
+h2 {
+  font-size: 1.15rem;
+  font-weight: 700;
+}
+li {
+  display: flex;
+  align-items: center;
+  gap: 4px;
+  border-top: 1px solid var(--line);
+  background: rgb(var(--v-theme-surface));
+}
+li.chosen {
+  background: rgb(var(--v-theme-surface-variant));
+}
+li.retired {
+  opacity: 0.6;
+}
+.handle {
+  cursor: grab;
+  display: grid;
+  place-items: center;
+  width: 44px;
+  height: 48px;
+  touch-action: none;
+}
+.name {
+  flex: 1;
+  min-height: 50px;
+  text-align: left;
+  padding: 4px 6px;
+  line-height: 1.25;
+  min-width: 0;
+}
+.name b {
+  display: block;
+  font-weight: 600;
+}
+.name small {
+  color: var(--quiet);
+  font-size: 0.86rem;
+}
+.step {
+  width: 44px;
+  height: 48px;
+}
+.of {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+}
+.acts {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+}
+.acts.end {
+  justify-content: flex-end;
+}
+.alert {
+  color: var(--poor);
+  font-weight: 600;
+}
+@media (max-width: 900px) {
+  .two {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .side {
+    position: static;
+    max-height: none;
+  }
+}
 </style>

@@ -10,7 +10,9 @@ import { useReadings } from '~/stores/readings'
 const readings = useReadings()
 useHead({ title: 'Readers · Fusilis' })
 const agreement = ref<ReadersAgreement | null>(null)
-const { loading, problem, load } = useLoader(async () => { agreement.value = await readings.agreement() })
+const { loading, problem, load } = useLoader(async () => {
+  agreement.value = await readings.agreement()
+})
 onMounted(load)
 
 const DIFFER = 0.6
@@ -19,21 +21,41 @@ const marked = (table: AgreementTable) => count(table) - table[0]![0]!
 function lineOf(name: string, table: AgreementTable, weights: 'none' | 'quadratic') {
   const found = kappa(table, weights)
   const interval = found.kappa === null ? '' : `${found.low.toFixed(2)} to ${found.high.toFixed(2)}`
-  return { name, found, interval, marked: marked(table), value: found.kappa?.toFixed(2) ?? '–', word: sayKappa(found.kappa), differ: found.kappa !== null && found.high < DIFFER }
+  return {
+    name,
+    found,
+    interval,
+    marked: marked(table),
+    value: found.kappa?.toFixed(2) ?? '–',
+    word: sayKappa(found.kappa),
+    differ: found.kappa !== null && found.high < DIFFER,
+  }
 }
-const pairs = computed(() => (agreement.value?.pairs ?? []).map(({ first, second, coupons, tally }) => ({
-  key: `${first} ${second}`, first, second, coupons,
-  lines: [
-    lineOf('Sound or not, all of it', tally.all, 'none'),
-    ...Object.entries(tally.tries).map(([kind, table]) => lineOf(`${kind[0]!.toUpperCase()}${kind.slice(1)}s, by degree`, table, 'quadratic')),
-    ...Object.entries(tally.flaws).map(([id, table]) => lineOf(discontinuityOf(id as DiscontinuityId).name, table, 'none')),
-  ],
-})))
+const pairs = computed(() =>
+  (agreement.value?.pairs ?? []).map(({ first, second, coupons, tally }) => ({
+    key: `${first} ${second}`,
+    first,
+    second,
+    coupons,
+    lines: [
+      lineOf('Sound or not, all of it', tally.all, 'none'),
+      ...Object.entries(tally.tries).map(([kind, table]) =>
+        lineOf(`${kind[0]!.toUpperCase()}${kind.slice(1)}s, by degree`, table, 'quadratic'),
+      ),
+      ...Object.entries(tally.flaws).map(([id, table]) =>
+        lineOf(discontinuityOf(id as DiscontinuityId).name, table, 'none'),
+      ),
+    ],
+  })),
+)
 </script>
 
 <template>
   <div class="page">
-    <header class="page-head"><h1>House</h1><HouseTabs /></header>
+    <header class="page-head">
+      <h1>House</h1>
+      <HouseTabs />
+    </header>
     <PageState v-if="problem || loading" :problem="problem" :loading="loading" @again="load" />
     <template v-else-if="agreement">
       <section class="panel block">
@@ -41,38 +63,112 @@ const pairs = computed(() => (agreement.value?.pairs ?? []).map(({ first, second
         <p v-if="agreement.waiting.length === 0" class="quiet">Nothing that others have read is waiting for you.</p>
         <ul v-else class="waiting">
           <li v-for="coupon in agreement.waiting" :key="coupon.couponId">
-            <span><b>{{ coupon.rung }}</b> <span class="quiet">{{ coupon.student }}, {{ spokenDay(coupon.classDay) }}, read by {{ coupon.readBy }}</span></span>
-            <v-btn variant="outlined" :to="{ path: '/second-reading', query: { coupon: coupon.couponId } }" :aria-label="`Read the ${coupon.rung} of ${coupon.student} blind`">Read blind</v-btn>
+            <span
+              ><b>{{ coupon.rung }}</b
+              >{{ ' ' }}
+              <span class="quiet"
+                >{{ coupon.student }}, {{ spokenDay(coupon.classDay) }}, read by {{ coupon.readBy }}</span
+              ></span
+            >
+            <v-btn
+              variant="outlined"
+              :to="{ path: '/second-reading', query: { coupon: coupon.couponId } }"
+              :aria-label="`Read the ${coupon.rung} of ${coupon.student} blind`"
+              >Read blind</v-btn
+            >
           </li>
         </ul>
       </section>
       <p v-if="pairs.length === 0" class="quiet none">No coupon has been read by two instructors yet.</p>
       <section v-for="pair in pairs" :key="pair.key" class="panel block">
-        <h2>{{ pair.second }} after {{ pair.first }} <span class="quiet">{{ pair.coupons }} {{ pair.coupons === 1 ? 'coupon' : 'coupons' }}</span></h2>
+        <h2>
+          {{ pair.second }} after {{ pair.first }}
+          <span class="quiet">{{ pair.coupons }} {{ pair.coupons === 1 ? 'coupon' : 'coupons' }}</span>
+        </h2>
         <table>
-          <thead><tr><th scope="col">What</th><th scope="col">Kappa</th><th scope="col">95 % interval</th><th scope="col">Agreement</th><th scope="col">Marked by either</th></tr></thead>
+          <thead>
+            <tr>
+              <th scope="col">What</th>
+              <th scope="col">Kappa</th>
+              <th scope="col">95 % interval</th>
+              <th scope="col">Agreement</th>
+              <th scope="col">Marked by either</th>
+            </tr>
+          </thead>
           <tbody>
             <tr v-for="line in pair.lines" :key="line.name" :class="{ differ: line.differ }">
-              <th scope="row">{{ line.name }}</th><td class="num">{{ line.value }}</td><td class="num">{{ line.interval }}</td><td>{{ line.differ ? `▲ ${line.word}: talk it over` : line.word }}</td><td class="num">{{ line.marked }}</td>
+              <th scope="row">{{ line.name }}</th>
+              <td class="num">{{ line.value }}</td>
+              <td class="num">{{ line.interval }}</td>
+              <td>{{ line.differ ? `▲ ${line.word}: talk it over` : line.word }}</td>
+              <td class="num">{{ line.marked }}</td>
             </tr>
           </tbody>
         </table>
       </section>
-      <p class="quiet none">Cohen’s kappa; weighted by squares for degrees; intervals after Fleiss, Cohen and Everitt. The words are convention only. Every try and every inch of bead counts once.</p>
+      <p class="quiet none">
+        Cohen’s kappa; weighted by squares for degrees; intervals after Fleiss, Cohen and Everitt. The words are
+        convention only. Every try and every inch of bead counts once.
+      </p>
     </template>
   </div>
 </template>
 
 <style scoped>
-.block { padding: 16px; margin-bottom: 14px; overflow-x: auto; }
-h2 { font-size: 1.15rem; font-weight: 700; margin-bottom: 6px; }
-h2 span { font-weight: 450; font-size: 0.95rem; margin-left: 8px; }
-.waiting { display: grid; grid-template-columns: repeat(auto-fill, minmax(min(100%, 420px), 1fr)); gap: 4px 24px; }
-.waiting li { display: flex; align-items: center; justify-content: space-between; gap: 12px; min-height: 52px; border-bottom: 1px solid var(--line); }
-.waiting .quiet { display: block; font-size: 0.9rem; }
-table { width: 100%; border-collapse: collapse; }
-th, td { text-align: left; padding: 8px 10px; font-weight: 400; border-top: 1px solid var(--line); }
-thead th { color: var(--quiet); font-size: 0.88rem; font-weight: 600; border-top: 0; }
-.differ th, .differ td { font-weight: 650; }
-.none { padding: 6px 0; }
+.block {
+  padding: 16px;
+  margin-bottom: 14px;
+  overflow-x: auto;
+}
+h2 {
+  font-size: 1.15rem;
+  font-weight: 700;
+  margin-bottom: 6px;
+}
+h2 span {
+  font-weight: 450;
+  font-size: 0.95rem;
+  margin-left: 8px;
+}
+.waiting {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(min(100%, 420px), 1fr));
+  gap: 4px 24px;
+}
+.waiting li {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 12px;
+  min-height: 52px;
+  border-bottom: 1px solid var(--line);
+}
+.waiting .quiet {
+  display: block;
+  font-size: 0.9rem;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+th,
+td {
+  text-align: left;
+  padding: 8px 10px;
+  font-weight: 400;
+  border-top: 1px solid var(--line);
+}
+thead th {
+  color: var(--quiet);
+  font-size: 0.88rem;
+  font-weight: 600;
+  border-top: 0;
+}
+.differ th,
+.differ td {
+  font-weight: 650;
+}
+.none {
+  padding: 6px 0;
+}
 </style>

@@ -12,8 +12,15 @@ const { loading, problem, load } = useLoader(async () => {
   if (sections.current) await floor.load(sections.current.id)
 })
 onMounted(load)
-watch(() => sections.current?.id, (id, before) => { if (before && id) void load() })
-const found = computed(() => floor.students.filter(student => student.name.toLocaleLowerCase().includes(asked.value.trim().toLocaleLowerCase())))
+watch(
+  () => sections.current?.id,
+  (id, before) => {
+    if (before && id) void load()
+  },
+)
+const found = computed(() =>
+  floor.students.filter(student => student.name.toLocaleLowerCase().includes(asked.value.trim().toLocaleLowerCase())),
+)
 </script>
 
 <template>
@@ -23,12 +30,17 @@ const found = computed(() => floor.students.filter(student => student.name.toLoc
       <div class="push"><SectionChooser /></div>
     </header>
     <PageState v-if="problem || loading" :problem="problem" :loading="loading" @again="load" />
-    <PageState v-else-if="floor.students.length === 0" empty="Nobody is in this section yet."><v-btn color="primary" to="/house">Fill the roster</v-btn></PageState>
+    <PageState v-else-if="floor.students.length === 0" empty="Nobody is in this section yet."
+      ><v-btn color="primary" to="/house">Fill the roster</v-btn></PageState
+    >
     <template v-else>
       <v-text-field v-model="asked" label="Name" hide-details class="asked" autofocus />
       <ul>
         <li v-for="student in found" :key="student.id">
-          <NuxtLink :to="`/record/${student.id}`" class="panel"><VerdictSign v-if="student.last" :verdict="student.last.verdict" :size="22" /><b>{{ student.name }}</b><span class="quiet">{{ student.last?.ticket.rung ?? 'no coupon yet' }}</span></NuxtLink>
+          <NuxtLink :to="`/record/${student.id}`" class="panel"
+            ><VerdictSign v-if="student.last" :verdict="student.last.verdict" :size="22" /><b>{{ student.name }}</b
+            ><span class="quiet">{{ student.last?.ticket.rung ?? 'no coupon yet' }}</span></NuxtLink
+          >
         </li>
       </ul>
     </template>
@@ -36,9 +48,29 @@ const found = computed(() => floor.students.filter(student => student.name.toLoc
 </template>
 
 <style scoped>
-.asked { max-width: 420px; margin-bottom: 14px; }
-ul { display: grid; grid-template-columns: repeat(auto-fill, minmax(280px, 1fr)); gap: 8px; }
-a { display: flex; align-items: center; gap: 10px; min-height: 52px; padding: 0 14px; color: inherit; text-decoration: none; }
-a span { margin-left: auto; font-size: 0.9rem; }
-a:hover { border-color: currentColor; }
+.asked {
+  max-width: 420px;
+  margin-bottom: 14px;
+}
+ul {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(280px, 1fr));
+  gap: 8px;
+}
+a {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  min-height: 52px;
+  padding: 0 14px;
+  color: inherit;
+  text-decoration: none;
+}
+a span {
+  margin-left: auto;
+  font-size: 0.9rem;
+}
+a:hover {
+  border-color: currentColor;
+}
 </style>

@@ -12,17 +12,34 @@ const { copy, copied } = useClipboard({ legacy: true })
 <template>
   <SideAndMain label="What is to be welded" sticky>
     <template #ask>
-      <CaseForm :fields="setUp.fields.value" :values="setUp.shown.value" :unit="houseRules.unit" @set="setUp.set" @problem="setUp.setProblem" />
+      <CaseForm
+        :fields="setUp.fields.value"
+        :values="setUp.shown.value"
+        :unit="houseRules.unit"
+        @set="setUp.set"
+        @problem="setUp.setProblem"
+      />
       <div class="acts">
         <v-btn color="primary" block :disabled="!setUp.valid.value" @click="printing = true">Cards for booths</v-btn>
-        <v-btn variant="text" block @click="copy(setUp.link())">{{ copied ? 'Link copied' : 'Copy a link to this card' }}</v-btn>
+        <v-btn variant="text" block @click="copy(setUp.link())">{{
+          copied ? 'Link copied' : 'Copy a link to this card'
+        }}</v-btn>
       </div>
     </template>
-    <SettingsCardView :card="setUp.card.value" :wanted="setUp.wanted.value" :hand="setUp.hand.value" :name="setUp.name.value" :rules="houseRules.current.rules" />
+    <SettingsCardView
+      :card="setUp.card.value"
+      :wanted="setUp.wanted.value"
+      :hand="setUp.hand.value"
+      :name="setUp.name.value"
+      :rules="houseRules.current.rules"
+    />
     <LazyCardPrinter v-if="printing" :wanted="setUp.wanted.value" :name="setUp.name.value" @close="printing = false" />
   </SideAndMain>
 </template>
 
 <style scoped>
-.acts { display: grid; gap: 6px; }
+.acts {
+  display: grid;
+  gap: 6px;
+}
 </style>

@@ -3,8 +3,24 @@ import { v7 as uuid } from 'uuid'
 import { useLocalStorage } from '@vueuse/core'
 import { holdAgainst, sayAmount } from '~~/core/criteria'
 import {
-  asRetest, isBend, nextStep, originOf, qualifies, retestOptions, sayStep, specimensOf, specimenVerdict, stopTest, takeStep, testCoupon, testStanding, unitFor,
-  type HoldPoint, type Specimen, type SpecimenResult, type TestDocument,
+  asRetest,
+  isBend,
+  nextStep,
+  originOf,
+  qualifies,
+  retestOptions,
+  sayStep,
+  specimensOf,
+  specimenVerdict,
+  stopTest,
+  takeStep,
+  testCoupon,
+  testStanding,
+  unitFor,
+  type HoldPoint,
+  type Specimen,
+  type SpecimenResult,
+  type TestDocument,
 } from '~~/core/qualification'
 import { cautionsFor, type CautionTopic } from '~~/core/trade'
 import type { FitUp } from '~~/core/setup'
@@ -21,7 +37,10 @@ import { useSession } from '~/stores/session'
 import { useTestRun } from '~/stores/testRun'
 import { useTests } from '~/stores/tests'
 
-/** One test, from the checklist to the record: the next step has the one key, everything else can be done out of turn. */
+/**
+ * One test, from the checklist to the record: the next step has the one key, everything else can be done out of
+ * turn.
+ */
 const run = useTestRun()
 const tests = useTests()
 const criteria = useCriteria()
@@ -40,7 +59,13 @@ onBeforeUnmount(run.close)
 useHead({ title: () => `${run.student || 'Test'} · Test bay · Fusilis` })
 
 const document = computed(() => (run.id === testId.value ? run.document : null))
-const initialsOf = (name: string) => name.split(/\s+/).map(part => part[0] ?? '').join('').toUpperCase().slice(0, 4)
+const initialsOf = (name: string) =>
+  name
+    .split(/\s+/)
+    .map(part => part[0] ?? '')
+    .join('')
+    .toUpperCase()
+    .slice(0, 4)
 const witness = useLocalStorage(`fusilis.witness.${session.me?.id ?? ''}`, initialsOf(session.me?.name ?? ''))
 const seen = () => ({ by: witness.value.trim() || initialsOf(session.me?.name ?? '?'), at: new Date().toISOString() })
 
@@ -51,15 +76,48 @@ const step = computed(() => nextStep(document.value!, run.book!, run.coupon !== 
 const state = computed(() => testStanding(document.value!, run.book!).state)
 const unit = computed(() => unitFor(run.book!, document.value!.test))
 const specimens = computed(() => specimensOf(document.value!, run.book!))
-const outcomes = computed(() => new Map(specimens.value.flatMap(one => specimenVerdict(document.value!, one, run.book!) ? [[one.id, specimenVerdict(document.value!, one, run.book!)!.outcome] as const] : [])))
-const openings = computed(() => specimens.value.flatMap(one => (document.value!.results[one.id]?.openings ?? []).map(opening => ({ specimenId: one.id, opening, atMm: originOf(coupon.value, one, opening).atMm }))))
+const outcomes = computed(
+  () =>
+    new Map(
+      specimens.value.flatMap(one =>
+        specimenVerdict(document.value!, one, run.book!)
+          ? [[one.id, specimenVerdict(document.value!, one, run.book!)!.outcome] as const]
+          : [],
+      ),
+    ),
+)
+const openings = computed(() =>
+  specimens.value.flatMap(one =>
+    (document.value!.results[one.id]?.openings ?? []).map(opening => ({
+      specimenId: one.id,
+      opening,
+      atMm: originOf(coupon.value, one, opening).atMm,
+    })),
+  ),
+)
 const chosen = ref<string | null>(null)
-const set = computed(() => criteria.offered.find(one => one.id === run.book!.criteriaId || ('supersedes' in one && one.supersedes === run.book!.criteriaId)) ?? null)
+const set = computed(
+  () =>
+    criteria.offered.find(
+      one => one.id === run.book!.criteriaId || ('supersedes' in one && one.supersedes === run.book!.criteriaId),
+    ) ?? null,
+)
 const held = computed(() => (run.coupon && set.value ? holdAgainst(run.coupon.document, set.value, unit.value) : null))
-const pipe = computed(() => (document.value!.test.outsideMm === null ? null : { outsideMm: document.value!.test.outsideMm, wallMm: document.value!.test.thicknessMm }))
+const pipe = computed(() =>
+  document.value!.test.outsideMm === null
+    ? null
+    : { outsideMm: document.value!.test.outsideMm, wallMm: document.value!.test.thicknessMm },
+)
 const qualified = computed(() => qualifies(run.book!, [document.value!.test]))
 const cautions = computed(() => {
-  const now: CautionTopic[] = state.value === 'for specimens' ? ['cutting', 'bend press'] : ['grinding', ...(document.value!.test.form === 'pipe' ? ['fixed pipe' as const] : []), ...(/^4/.test(document.value!.test.position) ? ['overhead' as const] : [])]
+  const now: CautionTopic[] =
+    state.value === 'for specimens'
+      ? ['cutting', 'bend press']
+      : [
+          'grinding',
+          ...(document.value!.test.form === 'pipe' ? ['fixed pipe' as const] : []),
+          ...(/^4/.test(document.value!.test.position) ? ['overhead' as const] : []),
+        ]
   return cautionsFor(now).filter(caution => caution.topic !== 'always')
 })
 
@@ -67,7 +125,7 @@ const dialog = ref<'stop' | 'fit-up' | 'keys' | 'call off' | 'retest' | null>(nu
 const entering = shallowRef<Specimen | null>(null)
 const stopWhy = ref('')
 const terms = useTemplateRef<{ stamp: () => void }>('terms')
-const passes = useTemplateRef<{ add: () => void, drop: () => void }>('passes')
+const passes = useTemplateRef<{ add: () => void; drop: () => void }>('passes')
 const papers = useTestPapers(() => ({ document: document.value!, book: run.book!, student: run.student }))
 const bench = computed(() => ({ path: '/bench', query: { test: testId.value } }))
 
@@ -79,22 +137,42 @@ function act() {
   else if (now.is === 'record') void papers.record()
   else if (now.is === 'retest' && retest.value) void navigateTo(`/test-bay/${retest.value.id}`)
   else if (now.is === 'retest') dialog.value = 'retest'
-  else if (now.is === 'specimen' && (!isBend(now.specimen.kind) || document.value!.results[now.specimen.id])) entering.value = now.specimen
+  else if (now.is === 'specimen' && (!isBend(now.specimen.kind) || document.value!.results[now.specimen.id]))
+    entering.value = now.specimen
   else run.change(takeStep(document.value!, now, seen()))
 }
 
 function sign(outcome: 'passes' | 'fails', why: string) {
   const lines = (held.value?.rows ?? []).filter(row => row.outcome === 'fail')
-  const failed = lines.map(row => `${row.name}: ${sayAmount(row.criterion.observed, row.measured, unit.value)}, at most ${row.limit === 0 ? 'none' : sayAmount(row.criterion.observed, row.limit, unit.value)} (${row.criterion.clause})`)
-  run.change({ ...document.value!, visual: { ...seen(), computed: lines.length > 0 ? 'fails' : 'passes', outcome, failed: outcome === 'fails' ? failed : [], why } })
+  const failed = lines.map(
+    row =>
+      `${row.name}: ${sayAmount(row.criterion.observed, row.measured, unit.value)}, at most ${row.limit === 0 ? 'none' : sayAmount(row.criterion.observed, row.limit, unit.value)} (${row.criterion.clause})`,
+  )
+  run.change({
+    ...document.value!,
+    visual: {
+      ...seen(),
+      computed: lines.length > 0 ? 'fails' : 'passes',
+      outcome,
+      failed: outcome === 'fails' ? failed : [],
+      why,
+    },
+  })
 }
 const witnessed = (point: HoldPoint) => run.change(takeStep(document.value!, { is: 'hold', point }, seen()))
 const sound = (specimen: Specimen) => run.change(takeStep(document.value!, { is: 'specimen', specimen }, seen()))
 function keepResult(result: Pick<SpecimenResult, 'openings' | 'byHand' | 'note'>) {
-  if (run.change({ ...document.value!, results: { ...document.value!.results, [entering.value!.id]: { ...seen(), ...result } } })) entering.value = null
+  if (
+    run.change({
+      ...document.value!,
+      results: { ...document.value!.results, [entering.value!.id]: { ...seen(), ...result } },
+    })
+  )
+    entering.value = null
 }
 function stop() {
-  if (run.change(stopTest(document.value!, stopWhy.value.trim() || 'stopped', new Date().toISOString()))) dialog.value = null
+  if (run.change(stopTest(document.value!, stopWhy.value.trim() || 'stopped', new Date().toISOString())))
+    dialog.value = null
   stopWhy.value = ''
 }
 function keepFitUp(fitUp: FitUp | null) {
@@ -102,12 +180,22 @@ function keepFitUp(fitUp: FitUp | null) {
 }
 
 /** The first piece of a retest that was planned already. */
-const retest = computed(() => tests.bay?.tests.filter(test => test.retest?.of === testId.value).sort((a, b) => a.id.localeCompare(b.id))[0] ?? null)
-const stepSaid = computed(() => (step.value.is === 'retest' && retest.value ? 'Open the retest' : sayStep(step.value, document.value!)))
+const retest = computed(
+  () =>
+    tests.bay?.tests.filter(test => test.retest?.of === testId.value).sort((a, b) => a.id.localeCompare(b.id))[0] ??
+    null,
+)
+const stepSaid = computed(() =>
+  step.value.is === 'retest' && retest.value ? 'Open the retest' : sayStep(step.value, document.value!),
+)
 async function planRetest(pieces: number) {
   dialog.value = null
   try {
-    const ids = await tests.plan(Array.from({ length: pieces }, (): TestDocument => asRetest(document.value!, { of: testId.value, pieces }, { testDay: today(), couponId: uuid() })))
+    const ids = await tests.plan(
+      Array.from({ length: pieces }, (): TestDocument =>
+        asRetest(document.value!, { of: testId.value, pieces }, { testDay: today(), couponId: uuid() }),
+      ),
+    )
     await navigateTo(`/test-bay/${ids[0]}`)
   } catch (error) {
     run.problem = messageOf(error)
@@ -123,16 +211,63 @@ async function callOff() {
   }
 }
 /** The same student's next test that is not done, for two pieces in a row. */
-const nextTest = computed(() => tests.bay?.tests.filter(test => test.studentId === document.value?.studentId && test.id !== testId.value && test.state === 'planned').sort((a, b) => a.id.localeCompare(b.id))[0] ?? null)
-const toNext = () => { if (nextTest.value) void navigateTo(`/test-bay/${nextTest.value.id}`) }
+const nextTest = computed(
+  () =>
+    tests.bay?.tests
+      .filter(
+        test => test.studentId === document.value?.studentId && test.id !== testId.value && test.state === 'planned',
+      )
+      .sort((a, b) => a.id.localeCompare(b.id))[0] ?? null,
+)
+const toNext = () => {
+  if (nextTest.value) void navigateTo(`/test-bay/${nextTest.value.id}`)
+}
 const runs = computed(() => document.value?.startedAt !== null && document.value?.endedAt === null)
-const openOne = () => { if (step.value.is === 'specimen') entering.value = step.value.specimen }
+const openOne = () => {
+  if (step.value.is === 'specimen') entering.value = step.value.specimen
+}
 
-const KEYS = [['Enter', 'the next step'], ['P', 'stop the clock'], ['O', 'openings of the next bend'], ['B', 'the coupon on the Bench'], ['- +', 'a pass fewer, a pass more'], ['F', 'fit-up'], ['R', 'record as PDF'], ['L', 'labels for specimens'], ['J', 'the whole test as JSON'], ['T', 'the student’s next test'], ['Ctrl Z', 'take the last step back'], ['?', 'these keys']] as const
-usePageKeys({
-  'Enter': () => { if (document.value) act() }, 'P': () => { if (runs.value) dialog.value = 'stop' }, 'O': openOne, 'B': () => navigateTo(bench.value), '+': () => passes.value?.add(), '=': () => passes.value?.add(), '-': () => passes.value?.drop(),
-  'F': () => { dialog.value = 'fit-up' }, 'R': papers.record, 'L': papers.labels, 'J': papers.json, 'T': toNext, 'Ctrl Z': run.undo, '?': () => { dialog.value = 'keys' },
-}, () => dialog.value !== null || entering.value !== null || run.saving === 'someone else')
+const KEYS = [
+  ['Enter', 'the next step'],
+  ['P', 'stop the clock'],
+  ['O', 'openings of the next bend'],
+  ['B', 'the coupon on the Bench'],
+  ['- +', 'a pass fewer, a pass more'],
+  ['F', 'fit-up'],
+  ['R', 'record as PDF'],
+  ['L', 'labels for specimens'],
+  ['J', 'the whole test as JSON'],
+  ['T', 'the student’s next test'],
+  ['Ctrl Z', 'take the last step back'],
+  ['?', 'these keys'],
+] as const
+usePageKeys(
+  {
+    'Enter': () => {
+      if (document.value) act()
+    },
+    'P': () => {
+      if (runs.value) dialog.value = 'stop'
+    },
+    'O': openOne,
+    'B': () => navigateTo(bench.value),
+    '+': () => passes.value?.add(),
+    '=': () => passes.value?.add(),
+    '-': () => passes.value?.drop(),
+    'F': () => {
+      dialog.value = 'fit-up'
+    },
+    'R': papers.record,
+    'L': papers.labels,
+    'J': papers.json,
+    'T': toNext,
+    'Ctrl Z': run.undo,
+    '?': () => {
+      dialog.value = 'keys'
+    },
+  },
+  () => dialog.value !== null || entering.value !== null || run.saving === 'someone else',
+)
 </script>
 
 <template>
@@ -141,68 +276,250 @@ usePageKeys({
     <template v-else>
       <header class="page-head">
         <StateSign :state="state" :size="34" />
-        <div><h1><NuxtLink :to="`/record/${document.studentId}/tests`">{{ run.student }}</NuxtLink></h1><p>{{ document.pieceName }} · {{ bookTitle(run.book) }} · {{ spokenDay(document.testDay) }} · {{ STATE_WORDS[state] }}</p></div>
+        <div>
+          <h1>
+            <NuxtLink :to="`/record/${document.studentId}/tests`">{{ run.student }}</NuxtLink>
+          </h1>
+          <p>
+            {{ document.pieceName }} · {{ bookTitle(run.book) }} · {{ spokenDay(document.testDay) }} ·
+            {{ STATE_WORDS[state] }}
+          </p>
+        </div>
         <div class="push acts">
-          <v-btn v-if="nextTest" variant="outlined" @click="toNext">Next: {{ nextTest.pieceName }} <kbd class="key">T</kbd></v-btn>
+          <v-btn v-if="nextTest" variant="outlined" @click="toNext"
+            >Next: {{ nextTest.pieceName }} <kbd class="key">T</kbd></v-btn
+          >
           <v-btn variant="outlined" :loading="papers.busy.value === 'labels'" @click="papers.labels">Labels</v-btn>
           <v-btn variant="outlined" :loading="papers.busy.value === 'record'" @click="papers.record">Record PDF</v-btn>
           <v-btn variant="outlined" @click="papers.json">JSON</v-btn>
           <v-btn variant="text" aria-label="Keys" @click="dialog = 'keys'">?</v-btn>
         </div>
       </header>
-      <p v-if="run.problem || papers.problem.value" role="alert" class="alert">{{ run.problem || papers.problem.value }}</p>
-      <p v-if="run.saving === 'kept here'" role="status" class="alert">The server does not answer. What you do is kept in this browser and sent when it does.</p>
+      <p v-if="run.problem || papers.problem.value" role="alert" class="alert">
+        {{ run.problem || papers.problem.value }}
+      </p>
+      <p v-if="run.saving === 'kept here'" role="status" class="alert">
+        The server does not answer. What you do is kept in this browser and sent when it does.
+      </p>
       <div class="parts">
-        <TestNow :document="document" :book="run.book" :step="step" :step-said="stepSaid" @act="act" @stop="dialog = 'stop'" />
+        <TestNow
+          :document="document"
+          :book="run.book"
+          :step="step"
+          :step-said="stepSaid"
+          @act="act"
+          @stop="dialog = 'stop'"
+        />
         <div class="pair">
           <div class="column">
-            <TestTerms ref="terms" v-model:witness="witness" :document="document" @change="run.change" @hold="witnessed" @fit-up="dialog = 'fit-up'" />
-            <VisualPanel :held="held" :visual="document.visual" :can-sign="document.endedAt !== null && Object.keys(document.results).length === 0" :unit="unit" :bench-address="`/bench?test=${testId}`" @sign="sign" />
+            <TestTerms
+              ref="terms"
+              v-model:witness="witness"
+              :document="document"
+              @change="run.change"
+              @hold="witnessed"
+              @fit-up="dialog = 'fit-up'"
+            />
+            <VisualPanel
+              :held="held"
+              :visual="document.visual"
+              :can-sign="document.endedAt !== null && Object.keys(document.results).length === 0"
+              :unit="unit"
+              :bench-address="`/bench?test=${testId}`"
+              @sign="sign"
+            />
           </div>
           <div class="column">
             <PassRuns ref="passes" :document="document" @change="run.change" />
             <section class="panel cuts" aria-label="What is cut">
               <div class="cut-head">
                 <h2 class="section-title">{{ document.examinedBy === 'radiograph' ? 'Radiograph' : 'Specimens' }}</h2>
-                <v-select v-if="run.book.radiograph && document.test.weld === 'groove' && Object.keys(document.results).length === 0" class="by" label="Examined by" hide-details density="compact" :items="['specimens', 'radiograph']" :model-value="document.examinedBy" @update:model-value="run.change({ ...document, examinedBy: $event })" />
+                <v-select
+                  v-if="
+                    run.book.radiograph && document.test.weld === 'groove' && Object.keys(document.results).length === 0
+                  "
+                  class="by"
+                  label="Examined by"
+                  hide-details
+                  density="compact"
+                  :items="['specimens', 'radiograph']"
+                  :model-value="document.examinedBy"
+                  @update:model-value="run.change({ ...document, examinedBy: $event })"
+                />
               </div>
-              <SpecimenDrawing id="specimens" :coupon="coupon" :specimens="specimens" :outcomes="outcomes" :openings="openings" :unit="unit" :pipe="pipe" :chosen="chosen" @choose="chosen = $event" />
-              <SpecimenList :document="document" :book="run.book" :specimens="specimens" :coupon="coupon" :chosen="chosen" :open="document.visual?.outcome === 'passes'" @choose="chosen = $event" @sound="sound" @enter="entering = $event" />
+              <SpecimenDrawing
+                id="specimens"
+                :coupon="coupon"
+                :specimens="specimens"
+                :outcomes="outcomes"
+                :openings="openings"
+                :unit="unit"
+                :pipe="pipe"
+                :chosen="chosen"
+                @choose="chosen = $event"
+              />
+              <SpecimenList
+                :document="document"
+                :book="run.book"
+                :specimens="specimens"
+                :coupon="coupon"
+                :chosen="chosen"
+                :open="document.visual?.outcome === 'passes'"
+                @choose="chosen = $event"
+                @sound="sound"
+                @enter="entering = $event"
+              />
             </section>
-            <section class="panel gives" aria-label="What it would qualify"><h2 class="section-title">{{ state === 'passed' ? 'Qualifies' : 'Would qualify' }}</h2><QualifiesPanel :qualified="qualified" /></section>
+            <section class="panel gives" aria-label="What it would qualify">
+              <h2 class="section-title">{{ state === 'passed' ? 'Qualifies' : 'Would qualify' }}</h2>
+              <QualifiesPanel :qualified="qualified" />
+            </section>
           </div>
         </div>
-        <ul v-if="state !== 'passed' && state !== 'failed'" class="cautions"><li v-for="caution in cautions" :key="caution.text">{{ caution.text }}</li></ul>
+        <ul v-if="state !== 'passed' && state !== 'failed'" class="cautions">
+          <li v-for="caution in cautions" :key="caution.text">{{ caution.text }}</li>
+        </ul>
         <div class="foot">
-          <v-textarea label="Notes" :model-value="document.notes" rows="1" auto-grow maxlength="2000" hide-details @change="run.change({ ...document, notes: ($event.target as HTMLTextAreaElement).value })" />
+          <v-textarea
+            label="Notes"
+            :model-value="document.notes"
+            rows="1"
+            auto-grow
+            maxlength="2000"
+            hide-details
+            @change="run.change({ ...document, notes: ($event.target as HTMLTextAreaElement).value })"
+          />
           <v-btn variant="text" :disabled="run.past.length === 0" @click="run.undo">Take the last step back</v-btn>
-          <v-btn v-if="state === 'planned'" variant="text" color="error" @click="dialog = 'call off'">Call it off</v-btn>
+          <v-btn v-if="state === 'planned'" variant="text" color="error" @click="dialog = 'call off'"
+            >Call it off</v-btn
+          >
         </div>
       </div>
-      <FormDialog v-if="dialog === 'stop'" heading="Stop the clock" save="Stop it" leave="Weld on" @submit="stop" @close="dialog = null"><v-text-field v-model="stopWhy" label="Why" maxlength="200" autofocus autocomplete="off" /></FormDialog>
-      <FormDialog v-if="dialog === 'call off'" heading="Call this test off?" save="Call it off" danger @submit="callOff" @close="dialog = null"><p>Nothing of it has been welded. The plan goes, and nothing of it is kept.</p></FormDialog>
-      <FormDialog v-if="run.saving === 'someone else'" heading="Somebody else changed this test" save="Mine goes over it" leave="Theirs stands" @submit="run.settle('mine')" @close="run.settle('theirs')"><p>What you did since is kept in this browser. Both versions stay among the test’s versions.</p></FormDialog>
-      <RetestChoice v-if="dialog === 'retest'" :options="retestOptions(run.book, document.testDay)" @choose="planRetest" @close="dialog = null" />
+      <FormDialog
+        v-if="dialog === 'stop'"
+        heading="Stop the clock"
+        save="Stop it"
+        leave="Weld on"
+        @submit="stop"
+        @close="dialog = null"
+        ><v-text-field v-model="stopWhy" label="Why" maxlength="200" autofocus autocomplete="off"
+      /></FormDialog>
+      <FormDialog
+        v-if="dialog === 'call off'"
+        heading="Call this test off?"
+        save="Call it off"
+        danger
+        @submit="callOff"
+        @close="dialog = null"
+        ><p>Nothing of it has been welded. The plan goes, and nothing of it is kept.</p></FormDialog
+      >
+      <FormDialog
+        v-if="run.saving === 'someone else'"
+        heading="Somebody else changed this test"
+        save="Mine goes over it"
+        leave="Theirs stands"
+        @submit="run.settle('mine')"
+        @close="run.settle('theirs')"
+        ><p>What you did since is kept in this browser. Both versions stay among the test’s versions.</p></FormDialog
+      >
+      <RetestChoice
+        v-if="dialog === 'retest'"
+        :options="retestOptions(run.book, document.testDay)"
+        @choose="planRetest"
+        @close="dialog = null"
+      />
       <KeyList v-if="dialog === 'keys'" :keys="KEYS" @close="dialog = null" />
-      <LazyFitUpEditor v-if="dialog === 'fit-up'" :document="{ ...coupon, ...(document.fitUp ? { fitUp: document.fitUp } : {}) }" :unit="unit" :preset-degrees="null" @keep="keepFitUp" @close="dialog = null" />
-      <SpecimenForm v-if="entering" :key="entering.id" :specimen="entering" :document="document" :book="run.book" @keep="keepResult" @close="entering = null" />
+      <LazyFitUpEditor
+        v-if="dialog === 'fit-up'"
+        :document="{ ...coupon, ...(document.fitUp ? { fitUp: document.fitUp } : {}) }"
+        :unit="unit"
+        :preset-degrees="null"
+        @keep="keepFitUp"
+        @close="dialog = null"
+      />
+      <SpecimenForm
+        v-if="entering"
+        :key="entering.id"
+        :specimen="entering"
+        :document="document"
+        :book="run.book"
+        @keep="keepResult"
+        @close="entering = null"
+      />
     </template>
   </div>
 </template>
 
 <style scoped>
-.wide { max-width: 1400px; }
-h1 a { color: inherit; text-decoration: none; }
-.acts { display: flex; flex-wrap: wrap; gap: 8px; }
-.key { margin-left: 8px; }
-.alert { color: var(--poor); font-weight: 600; padding-bottom: 10px; }
-.parts { display: grid; grid-template-columns: minmax(0, 1fr); gap: 16px; }
-.pair { display: grid; grid-template-columns: minmax(0, 1fr) minmax(0, 1.45fr); gap: 16px; align-items: start; }
-.column { display: grid; grid-template-columns: minmax(0, 1fr); gap: 16px; }
-.cuts, .gives { padding: 16px; display: grid; gap: 12px; align-content: start; }
-.cut-head { display: flex; justify-content: space-between; align-items: center; gap: 12px; }
-.by { max-width: 190px; }
-.cautions { display: grid; gap: 4px; padding: 12px 16px; border-left: 4px solid var(--temper-straw); }
-.foot { display: flex; gap: 12px; align-items: start; }
-@media (max-width: 900px) { .pair { grid-template-columns: minmax(0, 1fr); } .foot { flex-wrap: wrap; } }
+.wide {
+  max-width: 1400px;
+}
+h1 a {
+  color: inherit;
+  text-decoration: none;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+.key {
+  margin-left: 8px;
+}
+.alert {
+  color: var(--poor);
+  font-weight: 600;
+  padding-bottom: 10px;
+}
+.parts {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 16px;
+}
+.pair {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1.45fr);
+  gap: 16px;
+  align-items: start;
+}
+.column {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 16px;
+}
+.cuts,
+.gives {
+  padding: 16px;
+  display: grid;
+  gap: 12px;
+  align-content: start;
+}
+.cut-head {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 12px;
+}
+.by {
+  max-width: 190px;
+}
+.cautions {
+  display: grid;
+  gap: 4px;
+  padding: 12px 16px;
+  border-left: 4px solid var(--temper-straw);
+}
+.foot {
+  display: flex;
+  gap: 12px;
+  align-items: start;
+}
+@media (max-width: 900px) {
+  .pair {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .foot {
+    flex-wrap: wrap;
+  }
+}
 </style>

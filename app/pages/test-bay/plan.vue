@@ -1,7 +1,23 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
 import { useLocalStorage } from '@vueuse/core'
-import { ALL_WELDED, couponOf, fewestTests, needsOf, newTest, NOBODY, positionsQualified, qualifies, takenWith, testPieceOf, testPieces, type KeptBook, type TestPiece, type TestTaken, type Wanted } from '~~/core/qualification'
+import {
+  ALL_WELDED,
+  couponOf,
+  fewestTests,
+  needsOf,
+  newTest,
+  NOBODY,
+  positionsQualified,
+  qualifies,
+  takenWith,
+  testPieceOf,
+  testPieces,
+  type KeptBook,
+  type TestPiece,
+  type TestTaken,
+  type Wanted,
+} from '~~/core/qualification'
 import { dayNumber } from '~~/core/progress'
 import { habitsOf, testPlan, type OutlookCase } from '~~/core/readiness'
 import { inches } from '~~/core/units'
@@ -21,7 +37,10 @@ import { messageOf } from '~/stores/request'
 import { useSections } from '~/stores/sections'
 import { useTests } from '~/stores/tests'
 
-/** Plans tests: from what somebody should be qualified for to the fewest pieces, or from pieces to what they would qualify. */
+/**
+ * Plans tests: from what somebody should be qualified for to the fewest pieces, or from pieces to what they would
+ * qualify.
+ */
 const books = useCodeBooks()
 const floor = useFloor()
 const houseRules = useHouseRules()
@@ -35,7 +54,16 @@ const student = shallowRef<FloorStudent | null>(null)
 const standing = shallowRef<StudentProgress | null>(null)
 const choosing = ref(false)
 const bookKey = useLocalStorage('fusilis.codeBook', 'structural 0')
-const wanted = ref<Wanted>({ on: 'plate', grooves: ALL_WELDED, fillets: ALL_WELDED, thicknessMm: inches(1 / 2), outsideMm: null, openRoot: false, classification: 'E7018', progression: 'up' })
+const wanted = ref<Wanted>({
+  on: 'plate',
+  grooves: ALL_WELDED,
+  fillets: ALL_WELDED,
+  thicknessMm: inches(1 / 2),
+  outsideMm: null,
+  openRoot: false,
+  classification: 'E7018',
+  progression: 'up',
+})
 const chosen = shallowRef<PlannedSet | null>(null)
 /** A pipe test covers plate too; a plate is sooner welded. */
 const pipeToo = ref(false)
@@ -65,28 +93,71 @@ async function choose(one: FloorStudent) {
 const keyOf = ({ book, version }: KeptBook) => `${book.id} ${version}`
 const pieces = computed(() => testPieces(houseRules.unit))
 /** How each piece is taken: planned once, as a plan costs a moment. */
-const taken = computed(() => new Map(pieces.value.map(piece => [piece.id, takenWith(piece, couponOf(piece, NOBODY, rules.value).passes!, houseRules.unit)])))
+const taken = computed(
+  () =>
+    new Map(
+      pieces.value.map(piece => [
+        piece.id,
+        takenWith(piece, couponOf(piece, NOBODY, rules.value).passes!, houseRules.unit),
+      ]),
+    ),
+)
 const takenOf = (piece: TestPiece): TestTaken => taken.value.get(piece.id)!
-const minutesOf = computed(() => new Map(pieces.value.map(piece => [piece.id, needsOf(couponOf(piece, NOBODY, rules.value), rules.value).arcMinutes])))
-const usable = computed(() => (wanted.value.on === 'pipe' || pipeToo.value ? pieces.value : pieces.value.filter(piece => takenOf(piece).form === 'plate')))
+const minutesOf = computed(
+  () =>
+    new Map(
+      pieces.value.map(piece => [piece.id, needsOf(couponOf(piece, NOBODY, rules.value), rules.value).arcMinutes]),
+    ),
+)
+const usable = computed(() =>
+  wanted.value.on === 'pipe' || pipeToo.value
+    ? pieces.value
+    : pieces.value.filter(piece => takenOf(piece).form === 'plate'),
+)
 /** Minutes of arc; an open root that nobody asked for comes after all that have none. */
 const UNASKED = 1e6
-const costOf = (set: readonly TestPiece[]) => set.reduce((sum, piece) => sum + minutesOf.value.get(piece.id)! + (takenOf(piece).backing || wanted.value.openRoot ? 0 : UNASKED), 0)
+const costOf = (set: readonly TestPiece[]) =>
+  set.reduce(
+    (sum, piece) =>
+      sum + minutesOf.value.get(piece.id)! + (takenOf(piece).backing || wanted.value.openRoot ? 0 : UNASKED),
+    0,
+  )
 
 /** The book last used first; of each, the two sets that take the least arc. */
-const sets = computed<PlannedSet[]>(() => (loading.value ? [] : [...books.offered].sort((a, b) => Number(keyOf(b) === bookKey.value) - Number(keyOf(a) === bookKey.value)).flatMap(kept =>
-  fewestTests(kept.book, wanted.value, usable.value, takenOf).sort((a, b) => costOf(a) - costOf(b)).slice(0, 2).map(set => ({ kept, pieces: set })))))
-const none = computed(() => books.offered.filter(kept => !sets.value.some(set => keyOf(set.kept) === keyOf(kept))).map(kept => kept.book.name))
-watch(sets, (now) => { chosen.value = now[0] ?? null })
+const sets = computed<PlannedSet[]>(() =>
+  loading.value
+    ? []
+    : [...books.offered]
+        .sort((a, b) => Number(keyOf(b) === bookKey.value) - Number(keyOf(a) === bookKey.value))
+        .flatMap(kept =>
+          fewestTests(kept.book, wanted.value, usable.value, takenOf)
+            .sort((a, b) => costOf(a) - costOf(b))
+            .slice(0, 2)
+            .map(set => ({ kept, pieces: set })),
+        ),
+)
+const none = computed(() =>
+  books.offered.filter(kept => !sets.value.some(set => keyOf(set.kept) === keyOf(kept))).map(kept => kept.book.name),
+)
+watch(sets, now => {
+  chosen.value = now[0] ?? null
+})
 
 const { odds, look: lookUp, forget } = usePieceOdds()
 function caseOf(piece: TestPiece, { standing: found, curves, bends }: StudentProgress): OutlookCase {
-  return { plan: testPlan(piece, rules.value), candidate: { standing: found, curves, today: dayNumber(today()), more: 0 }, habits: habitsOf(found.unsound, bends), seed: 1 }
+  return {
+    plan: testPlan(piece, rules.value),
+    candidate: { standing: found, curves, today: dayNumber(today()), more: 0 },
+    habits: habitsOf(found.unsound, bends),
+    seed: 1,
+  }
 }
 function look() {
   const found = standing.value
   if (!found || found.standing.coupons === 0) return
-  const shown = new Map([...sets.value, ...(chosen.value ? [chosen.value] : [])].flatMap(set => set.pieces).map(piece => [piece.id, piece]))
+  const shown = new Map(
+    [...sets.value, ...(chosen.value ? [chosen.value] : [])].flatMap(set => set.pieces).map(piece => [piece.id, piece]),
+  )
   lookUp(Object.fromEntries([...shown].map(([id, piece]) => [id, caseOf(piece, found)])))
 }
 watch([sets, chosen], look)
@@ -94,17 +165,26 @@ watch([sets, chosen], look)
 /** By hand: other pieces than those proposed, by the book that is chosen. */
 const byHand = computed({
   get: () => chosen.value?.pieces.map(piece => piece.id) ?? [],
-  set: (ids: string[]) => { chosen.value = { kept: chosen.value?.kept ?? books.offered[0]!, pieces: ids.map(id => testPieceOf(id, houseRules.unit)) } },
+  set: (ids: string[]) => {
+    chosen.value = {
+      kept: chosen.value?.kept ?? books.offered[0]!,
+      pieces: ids.map(id => testPieceOf(id, houseRules.unit)),
+    }
+  },
 })
 const bookChosen = computed({
   get: () => (chosen.value ? keyOf(chosen.value.kept) : bookKey.value),
   set: (key: string) => {
     const kept = books.offered.find(one => keyOf(one) === key)!
-    chosen.value = { kept, pieces: chosen.value?.pieces.filter(piece => positionsQualified(kept.book, takenOf(piece)) !== null) ?? [] }
+    chosen.value = {
+      kept,
+      pieces: chosen.value?.pieces.filter(piece => positionsQualified(kept.book, takenOf(piece)) !== null) ?? [],
+    }
   },
 })
 const outcome = computed(() => {
-  if (!chosen.value || chosen.value.pieces.length === 0) return { qualified: null, why: 'Choose pieces to see what they would qualify.' }
+  if (!chosen.value || chosen.value.pieces.length === 0)
+    return { qualified: null, why: 'Choose pieces to see what they would qualify.' }
   try {
     return { qualified: qualifies(chosen.value.kept.book, chosen.value.pieces.map(takenOf)), why: '' }
   } catch (error) {
@@ -117,44 +197,103 @@ const limitMinutes = computed(() => (limit.value.trim() === '' ? null : Number(l
 const wrong = computed(() => {
   if (unread.value) return unread.value
   if (!student.value) return 'Choose the student first'
-  if (limitMinutes.value !== null && !(limitMinutes.value >= 5 && limitMinutes.value <= 6000)) return 'The limit is 5 to 6000 minutes, or nothing'
+  if (limitMinutes.value !== null && !(limitMinutes.value >= 5 && limitMinutes.value <= 6000))
+    return 'The limit is 5 to 6000 minutes, or nothing'
   return outcome.value.qualified ? '' : outcome.value.why
 })
-const plan = () => attempt(wrong.value, async () => {
-  const { kept, pieces: set } = chosen.value!
-  const { id: studentId, hand, booth } = student.value!
-  bookKey.value = keyOf(kept)
-  const [first] = await tests.plan(set.map(piece => newTest({
-    book: { id: kept.book.id, version: kept.version }, couponId: uuid(), odds: odds.value[piece.id] ?? null, retest: null, limitMinutes: limitMinutes.value, piece,
-    welder: { studentId, classDay: testDay.value, rulesVersion: houseRules.current.version, hand, booth },
-  }, rules.value)))
-  await navigateTo(`/test-bay/${first}`)
-})
-usePageKeys({ 'Enter': plan, '/': () => { choosing.value = true } }, () => choosing.value)
+const plan = () =>
+  attempt(wrong.value, async () => {
+    const { kept, pieces: set } = chosen.value!
+    const { id: studentId, hand, booth } = student.value!
+    bookKey.value = keyOf(kept)
+    const [first] = await tests.plan(
+      set.map(piece =>
+        newTest(
+          {
+            book: { id: kept.book.id, version: kept.version },
+            couponId: uuid(),
+            odds: odds.value[piece.id] ?? null,
+            retest: null,
+            limitMinutes: limitMinutes.value,
+            piece,
+            welder: { studentId, classDay: testDay.value, rulesVersion: houseRules.current.version, hand, booth },
+          },
+          rules.value,
+        ),
+      ),
+    )
+    await navigateTo(`/test-bay/${first}`)
+  })
+usePageKeys(
+  {
+    'Enter': plan,
+    '/': () => {
+      choosing.value = true
+    },
+  },
+  () => choosing.value,
+)
 </script>
 
 <template>
   <div class="page wide">
     <header class="page-head">
-      <div><h1>Plan a test</h1><p>{{ student ? `${student.name}, ${student.hand} hand` : 'for nobody yet' }}</p></div>
-      <div class="push"><v-btn variant="outlined" @click="choosing = true">{{ student ? 'Another student' : 'Choose a student' }} <kbd class="key">/</kbd></v-btn></div>
-      <v-btn color="primary" :loading="busy" @click="plan">{{ (chosen?.pieces.length ?? 0) > 1 ? `Plan these ${chosen!.pieces.length} tests` : 'Plan this test' }} <kbd class="key">Enter</kbd></v-btn>
+      <div>
+        <h1>Plan a test</h1>
+        <p>{{ student ? `${student.name}, ${student.hand} hand` : 'for nobody yet' }}</p>
+      </div>
+      <div class="push">
+        <v-btn variant="outlined" @click="choosing = true"
+          >{{ student ? 'Another student' : 'Choose a student' }} <kbd class="key">/</kbd></v-btn
+        >
+      </div>
+      <v-btn color="primary" :loading="busy" @click="plan"
+        >{{ (chosen?.pieces.length ?? 0) > 1 ? `Plan these ${chosen!.pieces.length} tests` : 'Plan this test' }}
+        <kbd class="key">Enter</kbd></v-btn
+      >
     </header>
     <p v-if="refused" role="alert" class="alert">{{ refused }}</p>
     <PageState v-if="problem || loading" :problem="problem" :loading="loading" @again="load" />
     <div v-else class="three">
       <div class="left">
-        <PlanWanted v-model:pipe-too="pipeToo" :wanted="wanted" :unit="houseRules.unit" @change="wanted = $event" @problem="unread = $event" />
+        <PlanWanted
+          v-model:pipe-too="pipeToo"
+          :wanted="wanted"
+          :unit="houseRules.unit"
+          @change="wanted = $event"
+          @problem="unread = $event"
+        />
         <section class="panel day" aria-label="When">
           <v-text-field v-model="testDay" type="date" label="Day of the test" hide-details />
           <v-text-field v-model="limit" label="Limit, min" inputmode="numeric" hide-details autocomplete="off" />
         </section>
       </div>
-      <PlanSets :sets="sets" :none="none" :chosen="chosen" :odds="odds" :rules="rules" :named="standing !== null && standing.standing.coupons > 0" @choose="chosen = $event" />
+      <PlanSets
+        :sets="sets"
+        :none="none"
+        :chosen="chosen"
+        :odds="odds"
+        :rules="rules"
+        :named="standing !== null && standing.standing.coupons > 0"
+        @choose="chosen = $event"
+      />
       <section class="panel outcome" aria-label="What they would qualify">
         <h2>Would qualify</h2>
-        <v-select v-model="bookChosen" label="By" hide-details :items="books.offered.map(one => ({ value: keyOf(one), title: `${one.book.name}, ${one.book.edition}` }))" />
-        <v-autocomplete v-model="byHand" label="Pieces" multiple chips closable-chips hide-details :items="pieces.map(piece => ({ value: piece.id, title: piece.name }))" />
+        <v-select
+          v-model="bookChosen"
+          label="By"
+          hide-details
+          :items="books.offered.map(one => ({ value: keyOf(one), title: `${one.book.name}, ${one.book.edition}` }))"
+        />
+        <v-autocomplete
+          v-model="byHand"
+          label="Pieces"
+          multiple
+          chips
+          closable-chips
+          hide-details
+          :items="pieces.map(piece => ({ value: piece.id, title: piece.name }))"
+        />
         <QualifiesPanel v-if="outcome.qualified" :qualified="outcome.qualified" />
         <p v-else class="quiet">{{ outcome.why }}</p>
       </section>
@@ -164,13 +303,51 @@ usePageKeys({ 'Enter': plan, '/': () => { choosing.value = true } }, () => choos
 </template>
 
 <style scoped>
-.wide { max-width: 1500px; }
-.key { margin-left: 10px; }
-.alert { color: var(--poor); font-weight: 600; padding-bottom: 10px; }
-.three { display: grid; grid-template-columns: 330px minmax(0, 1fr) minmax(0, 1.1fr); gap: 16px; align-items: start; }
-.left { display: grid; grid-template-columns: minmax(0, 1fr); gap: 16px; }
-.day { padding: 16px; display: grid; grid-template-columns: 1.6fr 1fr; gap: 10px; }
-.outcome { padding: 16px; display: grid; grid-template-columns: minmax(0, 1fr); gap: 12px; }
-@media (max-width: 1100px) { .three { grid-template-columns: minmax(0, 1fr) minmax(0, 1fr); } .outcome { grid-column: 1 / -1; } }
-@media (max-width: 700px) { .three { grid-template-columns: minmax(0, 1fr); } }
+.wide {
+  max-width: 1500px;
+}
+.key {
+  margin-left: 10px;
+}
+.alert {
+  color: var(--poor);
+  font-weight: 600;
+  padding-bottom: 10px;
+}
+.three {
+  display: grid;
+  grid-template-columns: 330px minmax(0, 1fr) minmax(0, 1.1fr);
+  gap: 16px;
+  align-items: start;
+}
+.left {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 16px;
+}
+.day {
+  padding: 16px;
+  display: grid;
+  grid-template-columns: 1.6fr 1fr;
+  gap: 10px;
+}
+.outcome {
+  padding: 16px;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 12px;
+}
+@media (max-width: 1100px) {
+  .three {
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  }
+  .outcome {
+    grid-column: 1 / -1;
+  }
+}
+@media (max-width: 700px) {
+  .three {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 </style>

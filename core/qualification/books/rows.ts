@@ -1,4 +1,14 @@
-import { ALL_WELDED, type Clause, type FillerRow, type PositionRow, type RangeRow, type Remembered, type SpecimenKind, type TogetherRow, type Welded } from '../codeBook'
+import {
+  ALL_WELDED,
+  type Clause,
+  type FillerRow,
+  type PositionRow,
+  type RangeRow,
+  type Remembered,
+  type SpecimenKind,
+  type TogetherRow,
+  type Welded,
+} from '../codeBook'
 import type { TestForm, TestPosition } from '../testPlace'
 
 /** Short ways to write a book's rows. */
@@ -11,15 +21,47 @@ export interface Letters {
   readonly pipeGroove?: string
   readonly fillet?: string
 }
-const coverage = ({ plateGroove = '', pipeGroove = '', fillet = '' }: Letters) => ({ plateGroove: of(plateGroove), pipeGroove: of(pipeGroove), fillet: of(fillet) })
+const coverage = ({ plateGroove = '', pipeGroove = '', fillet = '' }: Letters) => ({
+  plateGroove: of(plateGroove),
+  pipeGroove: of(pipeGroove),
+  fillet: of(fillet),
+})
 
-export const position = (form: TestForm, place: TestPosition, covers: Letters, source: Clause, progression: PositionRow['progression'] = null): PositionRow => ({ form, position: place, progression, ...coverage(covers), ...source })
-export const together = (form: TestForm, positions: readonly TestPosition[], covers: Letters, source: Clause): TogetherRow => ({ form, positions, ...coverage(covers), ...source })
+export const position = (
+  form: TestForm,
+  place: TestPosition,
+  covers: Letters,
+  source: Clause,
+  progression: PositionRow['progression'] = null,
+): PositionRow => ({ form, position: place, progression, ...coverage(covers), ...source })
+export const together = (
+  form: TestForm,
+  positions: readonly TestPosition[],
+  covers: Letters,
+  source: Clause,
+): TogetherRow => ({ form, positions, ...coverage(covers), ...source })
 
 /** A row of sizes that holds for any test, until it is narrowed. */
-export const sizes = (row: Partial<RangeRow>, source: Clause): RangeRow => ({ form: 'any', weld: 'any', when: {}, outside: {}, layers: 0, least: null, most: null, says: '', ...row, ...source })
+export const sizes = (row: Partial<RangeRow>, source: Clause): RangeRow => ({
+  form: 'any',
+  weld: 'any',
+  when: {},
+  outside: {},
+  layers: 0,
+  least: null,
+  most: null,
+  says: '',
+  ...row,
+  ...source,
+})
 
-export const filler = (tested: string, backing: FillerRow['backing'], withBacking: string, openRoot: string, source: Clause): FillerRow => {
+export const filler = (
+  tested: string,
+  backing: FillerRow['backing'],
+  withBacking: string,
+  openRoot: string,
+  source: Clause,
+): FillerRow => {
   const list = (groups: string) => groups.split(' ').filter(Boolean)
   return { tested, backing, withBacking: list(withBacking), openRoot: list(openRoot), ...source }
 }

@@ -7,14 +7,18 @@ import { notFound, refuse } from '../../http/refuse'
 import { requireStudentOf } from '../../http/studentOf'
 import { changeAccount, otherLeads } from '../../store/accounts'
 
-export default defineEventHandler(async (event) => {
+export default defineEventHandler(async event => {
   await requireLead(event)
   const id = idIn(event, 'account')
   const { password, ...fields } = await readAs<AccountFields & { password?: string }>(event, accountSchema)
   await requireStudentOf(fields)
-  if ((fields.role !== 'lead' || !fields.active) && await otherLeads(id) === 0)
+  if ((fields.role !== 'lead' || !fields.active) && (await otherLeads(id)) === 0)
     throw refuse(409, 'Last lead', 'A school keeps at least one lead instructor who can sign in.')
-  const changed = await nameTaken(changeAccount(id, fields, password ? await hashPassword(password) : null), 'username', 'This user name is taken')
+  const changed = await nameTaken(
+    changeAccount(id, fields, password ? await hashPassword(password) : null),
+    'username',
+    'This user name is taken',
+  )
   if (!changed) throw notFound('account')
   return { id, ...fields }
 })

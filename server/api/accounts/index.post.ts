@@ -6,11 +6,15 @@ import { readAs } from '../../http/readAs'
 import { requireStudentOf } from '../../http/studentOf'
 import { addAccount } from '../../store/accounts'
 
-export default defineEventHandler(async (event) => {
+export default defineEventHandler(async event => {
   await requireLead(event)
   const { password, ...fields } = await readAs<AccountFields & { password: string }>(event, newAccountSchema)
   await requireStudentOf(fields)
-  const account = await nameTaken(addAccount(fields, await hashPassword(password)), 'username', 'This user name is taken')
+  const account = await nameTaken(
+    addAccount(fields, await hashPassword(password)),
+    'username',
+    'This user name is taken',
+  )
   setResponseStatus(event, 201)
   return account
 })

@@ -3,7 +3,7 @@ import { requireReader } from '../../http/reader'
 import { allRules } from '../../store/houseRules'
 
 /** Every version of the house rules, oldest first. */
-export default defineEventHandler(async (event) => {
+export default defineEventHandler(async event => {
   await requireReader(event)
   return allRules()
 })

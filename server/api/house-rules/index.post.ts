@@ -13,11 +13,15 @@ export default defineEventHandler(async (event): Promise<RulesVersion> => {
   const current = await currentRules()
   const now = new Date()
   const version = baseVersion + 1
-  if (current.version !== baseVersion || !await addRules(version, rules, { by: me.name, why, now })) {
+  if (current.version !== baseVersion || !(await addRules(version, rules, { by: me.name, why, now }))) {
     const newer = await currentRules()
-    throw refuse(409, 'Saved by someone else', newer.version > baseVersion
-      ? `${newer.saved?.by ?? 'Someone'} saved newer house rules meanwhile. Load them, and make your changes on those.`
-      : `There is no version ${baseVersion} of the house rules to change.`)
+    throw refuse(
+      409,
+      'Saved by someone else',
+      newer.version > baseVersion
+        ? `${newer.saved?.by ?? 'Someone'} saved newer house rules meanwhile. Load them, and make your changes on those.`
+        : `There is no version ${baseVersion} of the house rules to change.`,
+    )
   }
   setResponseStatus(event, 201)
   return { version, rules, saved: { at: now.toISOString(), by: me.name, why } }

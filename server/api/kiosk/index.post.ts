@@ -6,7 +6,7 @@ import { readAs } from '../../http/readAs'
 import { requireSection } from '../../http/sectionOf'
 
 /** Hands this tablet over to a section's students: the instructor is signed out, and signs in again to take it back. */
-export default defineEventHandler(async (event) => {
+export default defineEventHandler(async event => {
   await requireStaff(event)
   const { sectionId } = await readAs<{ sectionId: string }>(event, kioskSchema)
   await requireSection(sectionId)

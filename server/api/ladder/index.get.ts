@@ -3,7 +3,7 @@ import { requireSignedIn } from '../../http/access'
 import { currentLadder } from '../../store/ladders'
 
 /** The ladder in force. */
-export default defineEventHandler(async (event) => {
+export default defineEventHandler(async event => {
   await requireSignedIn(event)
   return currentLadder()
 })

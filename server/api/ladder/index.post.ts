@@ -11,10 +11,18 @@ export default defineEventHandler(async (event): Promise<LadderVersion> => {
   const { baseVersion, why, ladder } = await readAs<LadderSave>(event, ladderSaveSchema)
   const current = await currentLadder()
   const gone = current.ladder.rungs.find(rung => !ladder.rungs.some(other => other.id === rung.id))
-  if (gone) throw refuse(422, 'Not accepted', `${gone.name} is missing: retire a rung that is no longer climbed.`, [{ path: 'ladder.rungs', message: `${gone.name} is missing: retire a rung that is no longer climbed` }])
+  if (gone)
+    throw refuse(422, 'Not accepted', `${gone.name} is missing: retire a rung that is no longer climbed.`, [
+      { path: 'ladder.rungs', message: `${gone.name} is missing: retire a rung that is no longer climbed` },
+    ])
   const now = new Date()
   const version = baseVersion + 1
-  if (current.version !== baseVersion || !await addLadder(version, ladder, { by: me.name, why, now })) throw refuse(409, 'Saved by someone else', 'Somebody saved a newer ladder meanwhile. Load it, and make your changes on that.')
+  if (current.version !== baseVersion || !(await addLadder(version, ladder, { by: me.name, why, now })))
+    throw refuse(
+      409,
+      'Saved by someone else',
+      'Somebody saved a newer ladder meanwhile. Load it, and make your changes on that.',
+    )
   setResponseStatus(event, 201)
   return { version, ladder, saved: { at: now.toISOString(), by: me.name, why } }
 })

@@ -6,7 +6,7 @@ import { requireReader } from '../../http/reader'
 import { beadAnswersOf, keepBeadAnswer } from '../../store/practice'
 
 /** Keeps what was said of a shown bead, and answers with all that was said so far. */
-export default defineEventHandler(async (event) => {
+export default defineEventHandler(async event => {
   const reader = await requireReader(event)
   const id = await parseAs<string>(getRouterParam(event, 'id'), uuid().label('id').required())
   await keepBeadAnswer(id, await readAs<BeadAnswerSave>(event, beadAnswerSchema), reader, new Date())

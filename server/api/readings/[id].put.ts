@@ -18,17 +18,23 @@ export default defineEventHandler(async (event): Promise<HandedIn> => {
   const reading = await keepReading(id, save, reader, new Date())
   if (!reading) throw refuse(409, 'Read already', 'You have read this coupon already.')
   // Under its slag the coupon is still to be read clean: nothing is shown of what the instructor saw.
-  return { reading, reference: save.stage === 'after chipping' ? reference?.document ?? null : null }
+  return { reading, reference: save.stage === 'after chipping' ? (reference?.document ?? null) : null }
 })
 
-async function mayRead(reader: Reader, { couponId, document }: ReadingSave, reference: SavedCoupon | null): Promise<void> {
-  if (reference && reference.document.studentId !== document.studentId) throw wrong('document.studentId', 'This is another student’s coupon')
+async function mayRead(
+  reader: Reader,
+  { couponId, document }: ReadingSave,
+  reference: SavedCoupon | null,
+): Promise<void> {
+  if (reference && reference.document.studentId !== document.studentId)
+    throw wrong('document.studentId', 'This is another student’s coupon')
   if (reader.kind === 'student') {
     if (document.studentId !== reader.id) throw refuse(403, 'Not yours to read', 'You may read your own coupons only.')
     return
   }
   if (!reference) throw notFound('coupon')
-  if (await savedBy(couponId) === reader.id) throw wrong('couponId', 'You read this coupon yourself; somebody else reads it blind')
+  if ((await savedBy(couponId)) === reader.id)
+    throw wrong('couponId', 'You read this coupon yourself; somebody else reads it blind')
 }
 
 const wrong = (path: string, message: string) => refuse(422, 'Not accepted', `${message}.`, [{ path, message }])

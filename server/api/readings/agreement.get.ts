@@ -3,7 +3,7 @@ import { requireStaff } from '../../http/access'
 import { readersAgreement } from '../../store/readings'
 
 /** How the school's instructors agree with one another. */
-export default defineEventHandler(async (event) => {
+export default defineEventHandler(async event => {
   const me = await requireStaff(event)
   return readersAgreement(me.id)
 })

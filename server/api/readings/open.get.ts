@@ -4,7 +4,7 @@ import { notFound } from '../../http/refuse'
 import { openToRead } from '../../store/readings'
 
 /** What the student at the tablet may read, without the instructor's marks. */
-export default defineEventHandler(async (event) => {
+export default defineEventHandler(async event => {
   const open = await openToRead(await requireStudentReader(event), new Date())
   if (!open) throw notFound('student')
   return open

@@ -5,7 +5,7 @@ import { readAs } from '../../http/readAs'
 import { nameTaken } from '../../http/nameTaken'
 import { addSection } from '../../store/sections'
 
-export default defineEventHandler(async (event) => {
+export default defineEventHandler(async event => {
   await requireLead(event)
   const fields = await readAs<SectionFields>(event, sectionSchema)
   const section = await nameTaken(addSection(fields), 'name', 'There is a section of this name already')

@@ -6,7 +6,7 @@ import { requireSection } from '../../http/sectionOf'
 import { importRoster } from '../../store/students'
 
 /** A roster read from a file: everybody on it goes in, or nobody. */
-export default defineEventHandler(async (event) => {
+export default defineEventHandler(async event => {
   await requireStaff(event)
   const roster = await readAs<RosterImport>(event, rosterImportSchema)
   await requireSection(roster.sectionId)

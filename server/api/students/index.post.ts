@@ -5,7 +5,7 @@ import { readAs } from '../../http/readAs'
 import { requireSection } from '../../http/sectionOf'
 import { addStudent } from '../../store/students'
 
-export default defineEventHandler(async (event) => {
+export default defineEventHandler(async event => {
   await requireStaff(event)
   const fields = await readAs<StudentFields>(event, studentSchema)
   await requireSection(fields.sectionId)

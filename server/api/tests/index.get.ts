@@ -3,7 +3,7 @@ import { requireStaff } from '../../http/access'
 import { testBay } from '../../store/tests'
 
 /** The school's tests and uses of the process, newest first. */
-export default defineEventHandler(async (event) => {
+export default defineEventHandler(async event => {
   await requireStaff(event)
   return testBay(null)
 })

@@ -5,7 +5,7 @@ import { notFound } from '../../../http/refuse'
 import { findCoupon } from '../../../store/coupons'
 
 /** A coupon without what its reader saw, for a second reader. */
-export default defineEventHandler(async (event) => {
+export default defineEventHandler(async event => {
   await requireStaff(event)
   const coupon = await findCoupon(idIn(event, 'coupon'))
   if (!coupon) throw notFound('coupon')

@@ -14,7 +14,10 @@ export default defineEventHandler(async (event): Promise<SavedCoupon> => {
   const me = await requireStaff(event)
   const id = await parseAs<string>(getRouterParam(event, 'id'), uuid().label('id').required())
   const save = await readAs<CouponSave>(event, couponSaveSchema)
-  const [rules, student] = await Promise.all([rulesOf(save.document.rulesVersion), findStudent(save.document.studentId)])
+  const [rules, student] = await Promise.all([
+    rulesOf(save.document.rulesVersion),
+    findStudent(save.document.studentId),
+  ])
   if (!student) throw refused('document.studentId', 'There is no such student')
   if (!rules) throw refused('document.rulesVersion', 'There is no such version of the house rules')
   const outcome = await saveCoupon(id, save, rules, { id: me.id, name: me.name, now: new Date() })
@@ -22,7 +25,11 @@ export default defineEventHandler(async (event): Promise<SavedCoupon> => {
     event.waitUntil(refreshProgress(save.document.studentId, new Date()))
     return outcome.saved
   }
-  const problem = refuse(409, 'Saved by someone else', `${outcome.theirs.savedBy} saved a newer version of this coupon. Both are kept: choose which one stands.`)
+  const problem = refuse(
+    409,
+    'Saved by someone else',
+    `${outcome.theirs.savedBy} saved a newer version of this coupon. Both are kept: choose which one stands.`,
+  )
   problem.data = { ...problem.data!, theirs: outcome.theirs } as typeof problem.data
   throw problem
 })

@@ -5,7 +5,7 @@ import { findCoupon } from '../../../store/coupons'
 import { readingsOf } from '../../../store/readings'
 
 /** Blind readings of a coupon that has been read; a student sees the own one. */
-export default defineEventHandler(async (event) => {
+export default defineEventHandler(async event => {
   await requireSignedIn(event)
   const coupon = await findCoupon(idIn(event, 'coupon'))
   if (!coupon) throw notFound('coupon')

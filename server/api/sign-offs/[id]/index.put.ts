@@ -22,7 +22,8 @@ export default defineEventHandler(async (event): Promise<StudentProgress> => {
   const turn = outOfTurn(rung)
   if (turn && !save.why) throw wrong('why', `${SAID[turn]}: say why it is signed off now`)
   const stood = `${rung.says}; ${rung.good} of ${rung.coupons} coupons good`
-  if (!await addSignOff(id, save, { outOfTurn: turn, stood, by: me.name, now: new Date() })) throw refuse(409, 'Signed off already', 'This rung is signed off already.')
+  if (!(await addSignOff(id, save, { outOfTurn: turn, stood, by: me.name, now: new Date() })))
+    throw refuse(409, 'Signed off already', 'This rung is signed off already.')
   return (await progressOf(save.studentId))!
 })
 

@@ -6,10 +6,10 @@ import { notFound } from '../../../http/refuse'
 import { setStudentCode } from '../../../store/studentCodes'
 
 /** Gives a student a new code for the shared tablet. */
-export default defineEventHandler(async (event) => {
+export default defineEventHandler(async event => {
   await requireStaff(event)
   const id = idIn(event, 'student')
   const { code } = await readAs<{ code: string }>(event, studentCodeSchema)
-  if (!await setStudentCode(id, await hashPassword(code))) throw notFound('student')
+  if (!(await setStudentCode(id, await hashPassword(code)))) throw notFound('student')
   return sendNoContent(event)
 })

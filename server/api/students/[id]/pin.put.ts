@@ -13,7 +13,10 @@ export default defineEventHandler(async (event): Promise<StudentProgress> => {
   const id = idIn(event, 'student')
   const before = await progressOf(id)
   if (!before) throw notFound('student')
-  if (save.rungId !== null && !before.climb.some(state => state.rungId === save.rungId)) throw refuse(422, 'Not accepted', 'There is no such rung on the ladder.', [{ path: 'rungId', message: 'There is no such rung on the ladder' }])
+  if (save.rungId !== null && !before.climb.some(state => state.rungId === save.rungId))
+    throw refuse(422, 'Not accepted', 'There is no such rung on the ladder.', [
+      { path: 'rungId', message: 'There is no such rung on the ladder' },
+    ])
   await setPin(id, save, { name: me.name, now: new Date() })
   return (await progressOf(id))!
 })

@@ -4,7 +4,7 @@ import { notFound } from '../../../http/refuse'
 import { progressOf } from '../../../store/progress'
 
 /** Where a student stands: ladder, sign-offs, skill. */
-export default defineEventHandler(async (event) => {
+export default defineEventHandler(async event => {
   const id = idIn(event, 'student')
   await requireRecordOf(event, id)
   const progress = await progressOf(id)

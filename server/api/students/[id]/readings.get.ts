@@ -3,7 +3,7 @@ import { idIn, requireRecordOf } from '../../../http/access'
 import { ownReadings } from '../../../store/readings'
 
 /** How a student's own readings agreed with the instructor's. */
-export default defineEventHandler(async (event) => {
+export default defineEventHandler(async event => {
   const id = idIn(event, 'student')
   await requireRecordOf(event, id)
   return ownReadings(id)

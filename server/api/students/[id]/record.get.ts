@@ -3,7 +3,7 @@ import { idIn, requireRecordOf } from '../../../http/access'
 import { notFound } from '../../../http/refuse'
 import { findRecord } from '../../../store/records'
 
-export default defineEventHandler(async (event) => {
+export default defineEventHandler(async event => {
   const id = idIn(event, 'student')
   await requireRecordOf(event, id)
   const record = await findRecord(id)

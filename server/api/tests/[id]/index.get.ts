@@ -4,7 +4,7 @@ import { notFound } from '../../../http/refuse'
 import { findTest } from '../../../store/tests'
 
 /** A test, whole. */
-export default defineEventHandler(async (event) => {
+export default defineEventHandler(async event => {
   await requireStaff(event)
   const test = await findTest(idIn(event, 'test'))
   if (!test) throw notFound('test')

@@ -14,16 +14,18 @@ export default defineEventHandler(async (event): Promise<SavedTest> => {
   const id = idIn(event, 'test')
   const save = await readAs<TestSave>(event, testSaveSchema)
   const { document } = save
-  if (!await findStudent(document.studentId)) throw notAccepted('studentId', 'There is no such student')
+  if (!(await findStudent(document.studentId))) throw notAccepted('studentId', 'There is no such student')
   const book = await bookOf(document)
   const [fault] = documentFaults(document, book)
   if (fault) throw notAccepted(fault.path, fault.message)
   const saved = await saveTest(id, save, book, { id: me.id, name: me.name, now: new Date() })
-  if (!saved) throw refuse(409, 'Saved by someone else', 'Somebody saved this test meanwhile. Load it, and do it again on that.')
+  if (!saved)
+    throw refuse(409, 'Saved by someone else', 'Somebody saved this test meanwhile. Load it, and do it again on that.')
   return saved
 })
 
-const notAccepted = (path: string, message: string) => refuse(422, 'Not accepted', `${message}.`, [{ path: `document.${path}`, message }])
+const notAccepted = (path: string, message: string) =>
+  refuse(422, 'Not accepted', `${message}.`, [{ path: `document.${path}`, message }])
 
 async function bookOf({ book }: TestDocument): Promise<CodeBook> {
   try {
