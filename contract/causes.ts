@@ -1,5 +1,5 @@
 import { object } from 'yup'
-import type { CauseCounts } from '../core/reading'
+import type { CauseCounts } from '../core/diagnosis'
 import { label } from './fields'
 
 /** What instructors said was the cause, counted: of the whole school, and of each student. */

@@ -1,7 +1,7 @@
 import { array, boolean, lazy, mixed, number, object, string, type Schema } from 'yup'
 import type { CouponDocument, Degree, Mark, TryKind, Verdict } from '../core/coupon'
-import { FAULTS, isPlate, MOST_PASSES, READING_KINDS, refusals, stripOf } from '../core/coupon'
-import { CAUSES, SIGNS } from '../core/reading'
+import { FAULTS, isPlate, MOST_PASSES, GAUGE_KINDS, refusals, stripOf } from '../core/coupon'
+import { CAUSES, SIGNS } from '../core/diagnosis'
 import { DISCONTINUITIES, ELECTRODES, POSITIONS, ROD_SIZES } from '../core/trade'
 import { amperes, day, key, label, millimetres, oneOf, uuid } from './fields'
 import { fitUpSchema, passesSchema } from './pass'
@@ -112,7 +112,7 @@ const flawMark = object({
 const readingMark = object({
   ...place,
   kind: oneOf(['reading'] as const, 'a mark'),
-  of: oneOf(READING_KINDS, 'a reading'),
+  of: oneOf(GAUGE_KINDS, 'a reading'),
   valueMm: millimetres()
     .required()
     .moreThan(0, '${path} is more than 0')

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import type { ValidationError } from 'yup'
 import { DEFAULT_HOUSE_RULES, writeRule, type HouseRules } from '../core/house'
 import { inches } from '../core/units'
-import { houseRulesSchema, readRulesFile, rulesSaveSchema, writeRulesFile } from './houseRules'
+import { houseRulesSchema, parseRulesFile, rulesSaveSchema, writeRulesFile } from './houseRules'
 
 async function faults(rules: unknown): Promise<Record<string, string>> {
   try {
@@ -62,11 +62,11 @@ describe('house rules on the wire', () => {
 describe('a file of house rules', () => {
   it('is read back as it was written', async () => {
     const rules = changed('windows', [WINDOW])
-    expect(await readRulesFile(writeRulesFile(rules))).toEqual({ rules })
+    expect(await parseRulesFile(writeRulesFile(rules))).toEqual({ rules })
   })
   it('gets the default for a line it was written before', async () => {
     const { arcCores, ...older } = DEFAULT_HOUSE_RULES
-    const read = await readRulesFile(JSON.stringify({ format: 'fusilis-house-rules', rules: older }))
+    const read = await parseRulesFile(JSON.stringify({ format: 'fusilis-house-rules', rules: older }))
     expect((read as { rules: HouseRules }).rules.arcCores).toBe(arcCores)
   })
   it.each([
@@ -76,7 +76,7 @@ describe('a file of house rules', () => {
     [writeRulesFile(changed('overlap', { low: 0.3, high: 9 })), /from 10 % to 80 %/],
     [writeRulesFile(changed('pass', null)), /./],
   ])('says what is wrong with %.30s', async (text, words) => {
-    const read = await readRulesFile(text)
+    const read = await parseRulesFile(text)
     expect('faults' in read && read.faults.map(fault => fault.message).join()).toMatch(words)
   })
 })

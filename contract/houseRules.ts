@@ -150,13 +150,13 @@ export function writeRulesFile(rules: HouseRules): string {
   return `${JSON.stringify({ format: FORMAT, formatVersion: 1, rules }, null, 2)}\n`
 }
 
-export type RulesFileRead = { readonly rules: HouseRules } | { readonly faults: readonly FieldError[] }
+export type ParsedRulesFile = { readonly rules: HouseRules } | { readonly faults: readonly FieldError[] }
 
 /**
  * Reads a file of house rules. Lines it lacks, from before they existed, get their default; anything wrong is named
  * line by line, and nothing is taken.
  */
-export async function readRulesFile(text: string): Promise<RulesFileRead> {
+export async function parseRulesFile(text: string): Promise<ParsedRulesFile> {
   let file: { format?: unknown; rules?: unknown }
   try {
     file = JSON.parse(text) as typeof file

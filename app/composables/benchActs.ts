@@ -18,7 +18,7 @@ import {
   turnSide,
   type Mark,
   type Place,
-  type ReadingKind,
+  type GaugeKind,
   type TryMark,
 } from '~~/core/coupon'
 import { discontinuityOf } from '~~/core/trade'
@@ -70,7 +70,7 @@ export function useBenchActs() {
   }
 
   /** Keeps what the gauge read at the cursor, all of it as one step. */
-  function addReadings(read: readonly { of: ReadingKind; valueMm: number }[]): void {
+  function addReadings(read: readonly { of: GaugeKind; valueMm: number }[]): void {
     if (!bench.document || read.length === 0) return
     const marks = read.map(({ of, valueMm }) => newReading(uuid(), of, { ...bench.cursor }, valueMm))
     bench.edit(marks.reduce(putMark, bench.document), marks.at(-1)!.id)

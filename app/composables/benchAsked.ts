@@ -1,11 +1,11 @@
-import { testCoupon } from '~~/core/qualification'
+import { testCoupon } from '~~/core/welderTest'
 import { clockNow, today } from './classDay'
 import { useBench } from '~/stores/bench'
 import { useFloor } from '~/stores/floor'
 import { useHouseRules } from '~/stores/houseRules'
 import { useOutbox } from '~/stores/outbox'
 import { useSections } from '~/stores/sections'
-import { useTests } from '~/stores/tests'
+import { useWelderTests } from '~/stores/welderTests'
 
 /**
  * Opens on the Bench what its address asks for: a saved coupon, a test's, a student's or a booth's next one. A
@@ -18,7 +18,7 @@ export function useBenchAsked(): () => Promise<string> {
   const houseRules = useHouseRules()
   const outbox = useOutbox()
   const sections = useSections()
-  const tests = useTests()
+  const tests = useWelderTests()
   const route = useRoute()
   const router = useRouter()
 

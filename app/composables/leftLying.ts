@@ -1,5 +1,5 @@
 import { useIdle } from '@vueuse/core'
-import { useReadings } from '~/stores/readings'
+import { useBlindReadings } from '~/stores/blindReadings'
 import { useSession } from '~/stores/session'
 
 const LEFT_LYING_MS = 5 * 60_000
@@ -9,7 +9,7 @@ const LEFT_LYING_MS = 5 * 60_000
  * tablet.
  */
 export function useLeftLying(putDown: () => unknown) {
-  const readings = useReadings()
+  const readings = useBlindReadings()
   const session = useSession()
   const held = computed(() => session.me?.role === undefined && Boolean(readings.kiosk?.studentId))
   const { idle } = useIdle(LEFT_LYING_MS)

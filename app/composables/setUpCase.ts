@@ -7,7 +7,7 @@ import {
   type Polarity,
   type Travel,
 } from '~~/core/trade'
-import { JOINTS, PASSES, settingsCard, type Joint, type Pass, type SetUpCase } from '~~/core/setup'
+import { JOINTS, PASSES, settingsCard, type Joint, type CardPass, type SetUpCase } from '~~/core/setup'
 import { inches } from '~~/core/units'
 import { choice, length, type SheetInput } from '~~/core/working'
 import { useHouseRules } from '~/stores/houseRules'
@@ -46,9 +46,9 @@ export function useSetUpCase() {
       return hand.value === 'left' && ways.includes('right to left') ? 'right to left' : ways[0]!
     return asked
   })
-  const pass = computed<Pass>(() =>
-    PASSES[joint.value].includes(form.values.value.pass as Pass)
-      ? (form.values.value.pass as Pass)
+  const pass = computed<CardPass>(() =>
+    PASSES[joint.value].includes(form.values.value.pass as CardPass)
+      ? (form.values.value.pass as CardPass)
       : PASSES[joint.value][0]!,
   )
 

@@ -1,6 +1,6 @@
 import { useDebounceFn } from '@vueuse/core'
 import type { SheetInput, SheetValues } from '~~/core/working'
-import { readInput } from '~~/core/working'
+import { parseInput } from '~~/core/working'
 import type { LengthUnit } from '~~/core/units'
 
 /** In a link a length stands in millimetres and says so, whatever the house's unit. */
@@ -25,7 +25,7 @@ export function useSheetForm(inputs: () => readonly SheetInput[], unit: () => Le
       inputs().map(input => {
         const asked = route.query[input.id]
         try {
-          return [input.id, typeof asked === 'string' ? readInput(input, asked, unit()).value : input.start]
+          return [input.id, typeof asked === 'string' ? parseInput(input, asked, unit()).value : input.start]
         } catch {
           return [input.id, input.start]
         }

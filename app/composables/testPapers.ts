@@ -1,13 +1,14 @@
-import type { CodeBook, TestDocument } from '~~/core/qualification'
+import type { CodeBook } from '~~/core/qualification'
+import type { WelderTest } from '~~/core/welderTest'
 import { useSession } from '~/stores/session'
 import { messageOf } from '~/stores/request'
-import { useTestRun } from '~/stores/testRun'
+import { useWelderTest } from '~/stores/welderTest'
 import { saveFile } from './saveFile'
 
 /** The papers of a test: the record and the labels as PDF, and the whole of it as JSON. */
-export function useTestPapers(of: () => { document: TestDocument; book: CodeBook; student: string }) {
+export function useTestPapers(of: () => { document: WelderTest; book: CodeBook; student: string }) {
   const session = useSession()
-  const run = useTestRun()
+  const run = useWelderTest()
   const busy = ref('')
   const problem = ref('')
   const name = () => `${of().student} ${of().document.pieceName} ${of().document.testDay}`
@@ -28,7 +29,7 @@ export function useTestPapers(of: () => { document: TestDocument; book: CodeBook
 
   const record = () =>
     make('record', async () => {
-      const { recordPdf } = await import('~/components/tests/recordPdf')
+      const { recordPdf } = await import('~/components/testBay/recordPdf')
       const { document: test, book, student } = of()
       const { school } = await session.welcome()
       saveFile(
@@ -38,7 +39,7 @@ export function useTestPapers(of: () => { document: TestDocument; book: CodeBook
     })
   const labels = () =>
     make('labels', async () => {
-      const { labelsPdf } = await import('~/components/tests/labelsPdf')
+      const { labelsPdf } = await import('~/components/testBay/labelsPdf')
       const { document: test, book, student } = of()
       saveFile(await labelsPdf(test, book, student), `labels ${name()}.pdf`)
     })

@@ -1,4 +1,4 @@
-import { useReadings } from '~/stores/readings'
+import { useBlindReadings } from '~/stores/blindReadings'
 import { useSession } from '~/stores/session'
 
 /** Everyone signs in first; a student is shown that student's own record, and where students read. */
@@ -12,7 +12,7 @@ export default defineNuxtRouteMiddleware(async to => {
     return to.path === '/away' ? undefined : navigateTo({ path: '/away', query: { to: to.fullPath } })
   }
   if (!session.me && (await isTablet()))
-    return to.path === '/kiosk' || (to.path === '/reading-room' && useReadings().kiosk?.studentId)
+    return to.path === '/kiosk' || (to.path === '/reading-room' && useBlindReadings().kiosk?.studentId)
       ? undefined
       : navigateTo('/kiosk')
   if (!session.me) return navigateTo({ path: '/sign-in', query: to.fullPath === '/' ? {} : { to: to.fullPath } })
@@ -27,7 +27,7 @@ const FOR_STUDENTS = ['/kiosk', '/reading-room']
 
 /** Whether this is the tablet that was handed over to a section's students. */
 const isTablet = () =>
-  useReadings()
+  useBlindReadings()
     .askKiosk()
     .then(
       () => true,

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { readingKinds, standsUpright, type ReadingKind, type SetUpChange } from '~~/core/coupon'
+import { gaugeKinds, standsUpright, type GaugeKind, type SetUpChange } from '~~/core/coupon'
 import type { FitUp } from '~~/core/setup'
 import type { SavedCoupon } from '~~/contract/coupon'
 import type { FloorStudent } from '~~/contract/people'
@@ -40,7 +40,7 @@ const upright = computed(() => bench.document !== null && standsUpright(bench.do
 const gauged = computed(() => {
   const bead = bench.document?.beads.find(lane => lane.id === bench.cursor.beadId)
   return bench.document && bead && (dialog.value === 'across' || dialog.value === 'over')
-    ? readingKinds(bench.document.piece, bead)[dialog.value]
+    ? gaugeKinds(bench.document.piece, bead)[dialog.value]
     : []
 })
 
@@ -154,7 +154,7 @@ function drop(kind: MarkKind) {
   })
 }
 
-function keepReadings(read: readonly { of: ReadingKind; valueMm: number }[]) {
+function keepReadings(read: readonly { of: GaugeKind; valueMm: number }[]) {
   dialog.value = null
   hand.addReadings(read)
 }
@@ -260,7 +260,7 @@ useBenchKeys(
       </section>
       <aside class="side" aria-label="Reading">
         <div class="scroll">
-          <ReadingPanel v-if="bench.grade" :grade="bench.grade" :unit="unit" @codes="dialog = 'codes'" />
+          <VerdictPanel v-if="bench.grade" :grade="bench.grade" :unit="unit" @codes="dialog = 'codes'" />
           <NextRun />
           <CausePanel
             v-if="bench.reading"
@@ -311,7 +311,7 @@ useBenchKeys(
     />
     <DiscardCoupon v-if="dialog === 'discard'" @discard="discard" @close="dialog = null" />
     <WhyAgain v-if="dialog === 'why'" @why="save" @close="dialog = null" />
-    <ReadingEntry
+    <GaugeEntry
       v-if="gauged.length > 0 && bench.document"
       :document="bench.document"
       :place="bench.cursor"

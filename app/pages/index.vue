@@ -4,13 +4,13 @@ import { spokenDay, today } from '~/composables/classDay'
 import { useLoader } from '~/composables/loader'
 import { usePageKeys } from '~/composables/pageKeys'
 import { useFloor } from '~/stores/floor'
-import { useReadings } from '~/stores/readings'
+import { useBlindReadings } from '~/stores/blindReadings'
 import { messageOf } from '~/stores/request'
 import { useSections } from '~/stores/sections'
 
 const sections = useSections()
 const floor = useFloor()
-const readings = useReadings()
+const readings = useBlindReadings()
 const handing = ref(false)
 const refused = ref('')
 useHead({ title: 'Floor · Fusilis' })

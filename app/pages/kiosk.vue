@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
 import type { CouponDocument } from '~~/core/coupon'
-import { STAGES, type HandedIn, type OpenToRead, type Stage } from '~~/contract/readings'
+import { STAGES, type HandedIn, type OpenToRead, type Stage } from '~~/contract/blindReadings'
 import { spokenDay, today } from '~/composables/classDay'
 import { useLeftLying } from '~/composables/leftLying'
 import { useLoader } from '~/composables/loader'
 import { useBench } from '~/stores/bench'
 import { useHouseRules } from '~/stores/houseRules'
-import { useReadings } from '~/stores/readings'
+import { useBlindReadings } from '~/stores/blindReadings'
 import { messageOf, RequestFailure } from '~/stores/request'
 import { useSession } from '~/stores/session'
 
@@ -15,7 +15,7 @@ import { useSession } from '~/stores/session'
  * The tablet that goes round: a student picks a name, types a code, and reads the own coupon before the instructor
  * does.
  */
-const readings = useReadings()
+const readings = useBlindReadings()
 const bench = useBench()
 const houseRules = useHouseRules()
 const session = useSession()

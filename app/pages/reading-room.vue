@@ -1,28 +1,28 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
 import {
-  beadOf,
+  shownBeadOf,
   changeOfCard,
   choicesFor,
   knew,
   nameOfCard,
   positionOfCard,
-  practiceSummary,
+  answersSummary,
   type BeadCardId,
   type Knew,
-} from '~~/core/practice'
+} from '~~/core/readingRoom'
 import { wantedWidth } from '~~/core/house'
 import { inches } from '~~/core/units'
 import { clockNow } from '~/composables/classDay'
 import { useLeftLying } from '~/composables/leftLying'
 import { useLoader } from '~/composables/loader'
 import { useHouseRules } from '~/stores/houseRules'
-import { usePractice } from '~/stores/practice'
-import { useReadings } from '~/stores/readings'
+import { useReadingRoom } from '~/stores/readingRoom'
+import { useBlindReadings } from '~/stores/blindReadings'
 import { messageOf } from '~/stores/request'
 
 /** Beads drawn from a known technique: say what is wrong and what to change; what was missed comes back. */
-const practice = usePractice()
+const practice = useReadingRoom()
 const houseRules = useHouseRules()
 useHead({ title: 'Reading room · Fusilis' })
 const { loading, problem, load } = useLoader(async () => {
@@ -30,7 +30,7 @@ const { loading, problem, load } = useLoader(async () => {
   show()
 })
 onMounted(load)
-const readings = useReadings()
+const readings = useBlindReadings()
 const tablet = useLeftLying(async () => {
   await readings.giveBack().catch(() => {})
   await navigateTo('/kiosk')
@@ -55,7 +55,7 @@ const right = computed(() => {
   return { widthMm: (lowMm + highMm) / 2, heightMm: (low + high) / 2 }
 })
 const showing = computed(() => next.value?.showing ?? null)
-const bead = computed(() => (showing.value ? beadOf(showing.value, right.value) : null))
+const bead = computed(() => (showing.value ? shownBeadOf(showing.value, right.value) : null))
 const upright = computed(() => showing.value !== null && positionOfCard(showing.value.card) === '2G')
 const truth = computed(() => (done.value ? showing.value!.card : null))
 const causes = computed(() =>
@@ -64,7 +64,7 @@ const causes = computed(() =>
 const changes = computed(() =>
   showing.value ? choicesFor(showing.value, 'change').map(id => ({ id, name: changeOfCard(id) })) : [],
 )
-const summary = computed(() => practiceSummary(practice.answers))
+const summary = computed(() => answersSummary(practice.answers))
 
 function sayCause(id: string) {
   cause.value = id as BeadCardId
@@ -129,8 +129,8 @@ const ahead = computed(() =>
       </section>
       <p v-if="refused" role="alert" class="alert">{{ refused }}</p>
       <div class="asks">
-        <PracticeChoices heading="What is wrong?" :choices="causes" :said="cause" :truth="truth" @say="sayCause" />
-        <PracticeChoices
+        <BeadChoices heading="What is wrong?" :choices="causes" :said="cause" :truth="truth" @say="sayCause" />
+        <BeadChoices
           v-if="cause"
           heading="What would you change?"
           :choices="changes"
@@ -139,7 +139,7 @@ const ahead = computed(() =>
           @say="sayChange"
         />
         <div v-if="done" class="after">
-          <PracticeTold :card="showing.card" :bead="bead" :right="right" :unit="houseRules.unit" :knew="done" />
+          <BeadTold :card="showing.card" :bead="bead" :right="right" :unit="houseRules.unit" :knew="done" />
           <v-btn color="primary" size="large" block @click="show">Next bead <kbd>Enter</kbd></v-btn>
         </div>
       </div>

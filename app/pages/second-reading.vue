@@ -1,15 +1,15 @@
 <script setup lang="ts">
-import type { HandedIn } from '~~/contract/readings'
+import type { HandedIn } from '~~/contract/blindReadings'
 import { useLoader } from '~/composables/loader'
 import { useBench } from '~/stores/bench'
 import { useHouseRules } from '~/stores/houseRules'
-import { useReadings } from '~/stores/readings'
+import { useBlindReadings } from '~/stores/blindReadings'
 
 /** A coupon that another instructor has read, read again blind. */
 const route = useRoute()
 const bench = useBench()
 const houseRules = useHouseRules()
-const readings = useReadings()
+const readings = useBlindReadings()
 useHead({ title: 'Second reading · Fusilis' })
 
 const done = ref<HandedIn | null>(null)

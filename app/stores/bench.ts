@@ -3,7 +3,7 @@ import { v7 as uuid } from 'uuid'
 import type { CouponDocument, Mark, Pass, Place, RunAgain, SetUpChange, Ticket } from '~~/core/coupon'
 import { addPass, layOutAgain, newCoupon, passOf, placeOnRow, removePass, thicknessOf } from '~~/core/coupon'
 import { gradeCoupon } from '~~/core/grading'
-import { questionFor, readCoupon, type CauseId } from '~~/core/reading'
+import { questionFor, diagnose, type CauseId } from '~~/core/diagnosis'
 import { checkTicket, padRungs, rungSettings } from '~~/core/setup'
 import type { HouseRules } from '~~/core/house'
 import { inches } from '~~/core/units'
@@ -24,7 +24,7 @@ interface Open {
   readonly testId?: string
 }
 
-interface Draft extends Open {
+interface CouponDraft extends Open {
   readonly touched: boolean
   readonly document: CouponDocument
 }
@@ -85,7 +85,7 @@ export const useBench = defineStore('bench', () => {
   const rules = computed(() => houseRules.rulesOf(document.value?.rulesVersion ?? houseRules.current.version))
   const grade = computed(() => (document.value ? gradeCoupon(document.value, rules.value) : null))
   const reading = computed(() =>
-    document.value ? readCoupon(document.value, rules.value, causes.knownOf(document.value.studentId)) : null,
+    document.value ? diagnose(document.value, rules.value, causes.knownOf(document.value.studentId)) : null,
   )
   const question = computed(() =>
     document.value && reading.value
@@ -108,7 +108,7 @@ export const useBench = defineStore('bench', () => {
     try {
       localStorage.setItem(
         draft,
-        JSON.stringify({ ...open.value, touched: touched.value, document: document.value } satisfies Draft),
+        JSON.stringify({ ...open.value, touched: touched.value, document: document.value } satisfies CouponDraft),
       )
       keptAt.value = 'here'
     } catch {
@@ -143,7 +143,7 @@ export const useBench = defineStore('bench', () => {
     const kept = localStorage.getItem(draft)
     if (!kept) return false
     try {
-      const { document: doc, touched: marked, ...opened } = JSON.parse(kept) as Draft
+      const { document: doc, touched: marked, ...opened } = JSON.parse(kept) as CouponDraft
       lay(opened, doc)
       touched.value = marked
       return true

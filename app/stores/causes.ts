@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import type { CausesSaid } from '~~/contract/causes'
-import type { Known } from '~~/core/reading'
+import type { Known } from '~~/core/diagnosis'
 import { request } from './request'
 
 const NONE: CausesSaid = { school: {}, students: {}, reset: null }

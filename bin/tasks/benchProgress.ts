@@ -5,8 +5,8 @@ import {
   lieOf,
   predictNext,
   standingOf,
-  withPractice,
-  type Practised,
+  withHistory,
+  type Tried,
   type PredictionScore,
 } from '../../core/progress'
 import { testPieceOf } from '../../core/qualification'
@@ -28,11 +28,11 @@ function report(name: string, scores: Record<string, PredictionScore>): void {
 }
 
 /** The made-up school's restarts, coupon by coupon. */
-function schoolRestarts(seed: number): Practised[][] {
+function schoolRestarts(seed: number): Tried[][] {
   return growSchool(seed, '2026-11-22')
     .flatMap(section => section.students)
     .map(student =>
-      student.coupons.flatMap(({ document }, n): Practised[] =>
+      student.coupons.flatMap(({ document }, n): Tried[] =>
         evidenceOf(document, gradeCoupon(document, SCHOOL_RULES), SCHOOL_RULES)
           .filter(row => row.element === 'restart')
           .map(row => ({
@@ -67,7 +67,7 @@ for (const law of ['power', 'steps'] as const) {
 
 const A_SECOND = 1000
 const [rows] = drawCohort({ students: 1, coupons: 70, law: 'power', breakDays: 0 }, seededRandom(5))
-const standing = standingOf({}, withPractice(rows!), rules.halfLifeDays)
+const standing = standingOf({}, withHistory(rows!), rules.halfLifeDays)
 const wanted = (id: string): OutlookCase => ({
   plan: testPlan(testPieceOf(id), rules),
   candidate: { standing, curves: {}, today: rows!.at(-1)!.day, more: 0 },

@@ -2,7 +2,7 @@ import { v7 as uuid } from 'uuid'
 import { aCoupon } from '../../core/coupon/example'
 import { gradeCoupon } from '../../core/grading'
 import { DEFAULT_HOUSE_RULES } from '../../core/house'
-import { readCoupon } from '../../core/reading'
+import { diagnose } from '../../core/diagnosis'
 import { drawLearner, seededRandom, weldCoupon } from '../../core/simulate'
 import { closeDatabase, database, openDatabase, rows, run } from '../../server/store/database'
 import { migrate } from '../../server/store/migrate'
@@ -165,7 +165,7 @@ async function benchGrading(): Promise<void> {
   const grade = () =>
     documents.forEach(document => {
       gradeCoupon(document, DEFAULT_HOUSE_RULES)
-      readCoupon(document, DEFAULT_HOUSE_RULES)
+      diagnose(document, DEFAULT_HOUSE_RULES)
     })
   const parse = () => texts.forEach(text => JSON.parse(text))
   const [graded, parsed]: [number[], number[]] = [[], []]

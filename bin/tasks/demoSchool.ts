@@ -3,8 +3,8 @@ import { Scrypt } from '@adonisjs/hash/drivers/scrypt'
 import { v7 as uuid } from 'uuid'
 import { growSchool, SCHOOL_NAME, SCHOOL_RULES, type DemoCoupon } from '../../demo/gannetQuay'
 import { SCHOOL_LADDER } from '../../demo/ladder'
-import { practiceAnswers } from '../../demo/practice'
-import { readAs, SECOND_INSTRUCTOR, studentsEye, type Eye } from '../../demo/readings'
+import { practiceAnswers } from '../../demo/readingRoom'
+import { readByEye, SECOND_INSTRUCTOR, studentsEye, type Eye } from '../../demo/blindReadings'
 import { outOfTurn } from '../../core/ladder'
 import { seededRandom, type Random } from '../../core/simulate'
 import { DEMO_ACCOUNTS, DEMO_PASSWORD } from '../../server/demoAccounts'
@@ -16,9 +16,9 @@ import { addLadder } from '../../server/store/ladders'
 import { boardOf, progressOf } from '../../server/store/progress'
 import { fitCurves } from '../../server/store/schoolCurves'
 import { addSignOff } from '../../server/store/signOffs'
-import { keepBeadAnswer } from '../../server/store/practice'
+import { keepBeadAnswer } from '../../server/store/readingRoom'
 import { addSection } from '../../server/store/sections'
-import { keepReading, type Reader } from '../../server/store/readings'
+import { keepBlindReading, type Reader } from '../../server/store/blindReadings'
 import { setStudentCode } from '../../server/store/studentCodes'
 import { addStudent } from '../../server/store/students'
 
@@ -129,7 +129,7 @@ function reading(couponId: string, { document, savedAt }: DemoCoupon, by: Reader
   const random = seededRandom(savedAt.getTime() % 2 ** 31)
   const id = idAt(savedAt, random)
   return () =>
-    keepReading(id, { couponId, stage: 'after chipping', document: readAs(document, eye, random) }, by, savedAt)
+    keepBlindReading(id, { couponId, stage: 'after chipping', document: readByEye(document, eye, random) }, by, savedAt)
 }
 
 /** What a student said in the reading room, from the first coupon to the last; every second student goes there. */

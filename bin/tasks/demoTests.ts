@@ -1,15 +1,16 @@
 import { v7 as uuid } from 'uuid'
 import { formatISO, subDays, addDays, parseISO } from 'date-fns'
 import { SCHOOL_RULES, type DemoStudent } from '../../demo/gannetQuay'
-import { takeTest, type TakenTo } from '../../demo/tests'
-import { asRetest, newTest, shippedBook, testPieceOf, testStanding, type TestDocument } from '../../core/qualification'
+import { takeTest, type TakenTo } from '../../demo/welderTests'
+import { shippedBook, testPieceOf } from '../../core/qualification'
+import { asRetest, newTest, testStanding, type WelderTest } from '../../core/welderTest'
 import { dayNumber } from '../../core/progress'
 import { beginOutlook, habitsOf, testPlan } from '../../core/readiness'
 import { seededRandom, type Random } from '../../core/simulate'
 import { runAs } from '../../core/trade'
 import { saveCoupon, type Saver } from '../../server/store/coupons'
 import { progressOf } from '../../server/store/progress'
-import { addProcessUse, saveTest } from '../../server/store/tests'
+import { addProcessUse, saveTest } from '../../server/store/welderTests'
 
 /** A student of the made-up school as the database knows it. */
 export interface Enrolled {
@@ -56,7 +57,7 @@ interface TestAsked {
   readonly piece: string
   readonly book: string
   readonly testDay: string
-  readonly retest?: { readonly of: TestDocument; readonly id: string }
+  readonly retest?: { readonly of: WelderTest; readonly id: string }
 }
 
 const idOn = (day: string, random: Random) =>
@@ -70,7 +71,7 @@ async function planned(
   { piece, book, testDay, retest }: TestAsked,
   withOdds: boolean,
   random: Random,
-): Promise<TestDocument> {
+): Promise<WelderTest> {
   const couponId = idOn(testDay, random)
   if (retest) return asRetest(retest.of, { of: retest.id, pieces: RETEST_PIECES }, { testDay, couponId })
   return newTest(
@@ -149,7 +150,7 @@ async function formerTests(
     const book = shippedBook(bookId)
     const plan = await planned(one, { piece: 'plate-3g', book: bookId, testDay }, false, random)
     const { document, savedAt } = takeTest(plan, book, { learner: one.student.learner, practised: 40 }, random)
-    const passed: TestDocument = {
+    const passed: WelderTest = {
       ...document,
       visual: { ...document.visual!, computed: 'passes', outcome: 'passes', failed: [] },
       results: Object.fromEntries(

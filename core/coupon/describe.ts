@@ -2,7 +2,7 @@ import type { LengthUnit } from '../units'
 import { formatFraction, formatLength } from '../units'
 import { discontinuityOf, pieceOf, rodSizeOf, sayClock } from '../trade'
 import type { CouponDocument, Mark, Ticket } from './document'
-import { isFlaw, isReading } from './document'
+import { isFlaw, isGauge } from './document'
 import { laneName } from './laneNames'
 import { hasGroove, isPipe, isPlate, seamLength, thicknessOf, type Piece } from './piece'
 import { degreesAt } from './strip'
@@ -37,7 +37,7 @@ export function describeMark(
  */
 export function describeFinding(piece: Piece, mark: Mark, unit: LengthUnit): string {
   const at = describePlace(piece, mark.atMm, unit)
-  if (isReading(mark)) return `${mark.of} at ${at}: ${formatLength(mark.valueMm, unit)}`
+  if (isGauge(mark)) return `${mark.of} at ${at}: ${formatLength(mark.valueMm, unit)}`
   if (!isFlaw(mark)) return `${mark.kind} at ${at}: ${mark.degree}${mark.fault ? `, ${mark.fault}` : ''}`
   const row = discontinuityOf(mark.flaw)
   const name = mark.form ? `${row.name.toLowerCase()}, ${mark.form}` : row.name.toLowerCase()

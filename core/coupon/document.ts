@@ -78,17 +78,17 @@ export interface FlawMark extends OnBead {
  * What a gauge reads: a bead or cap across and over the plate, its near toe from the edge the pad began at, a
  * fillet's legs, throat and convexity, and how far a root stands through.
  */
-export type ReadingKind =
+export type GaugeKind =
   'width' | 'edge to toe' | 'height' | 'upper leg' | 'lower leg' | 'throat' | 'convexity' | 'penetration'
 
 /** A gauge reading at a place. */
-export interface ReadingMark extends OnBead {
+export interface GaugeMark extends OnBead {
   readonly kind: 'reading'
-  readonly of: ReadingKind
+  readonly of: GaugeKind
   readonly valueMm: number
 }
 
-export type Mark = TryMark | FlawMark | ReadingMark
+export type Mark = TryMark | FlawMark | GaugeMark
 
 export type Verdict = 'move on' | 'run it again' | 'start over'
 
@@ -127,4 +127,4 @@ export interface CouponDocument {
 
 export const isTry = (mark: Mark): mark is TryMark => mark.kind !== 'flaw' && mark.kind !== 'reading'
 export const isFlaw = (mark: Mark): mark is FlawMark => mark.kind === 'flaw'
-export const isReading = (mark: Mark): mark is ReadingMark => mark.kind === 'reading'
+export const isGauge = (mark: Mark): mark is GaugeMark => mark.kind === 'reading'

@@ -7,7 +7,7 @@ import type {
   Degree,
   FlawMark,
   Mark,
-  ReadingMark,
+  GaugeMark,
   Side,
   Ticket,
   TryKind,
@@ -162,7 +162,7 @@ function defaultSide(ticket: Ticket): Side {
 }
 
 /** A gauge reading at a place, mm. */
-export function newReading(id: string, of: ReadingMark['of'], place: Place, valueMm: number): ReadingMark {
+export function newReading(id: string, of: GaugeMark['of'], place: Place, valueMm: number): GaugeMark {
   return { id, kind: 'reading', of, ...place, valueMm }
 }
 

@@ -21,7 +21,7 @@ import {
   placeAlong,
   placeOver,
   putMark,
-  readingKinds,
+  gaugeKinds,
   refusals,
   removePass,
   seamLength,
@@ -326,12 +326,12 @@ describe('a joint laid out again', () => {
 
 describe('readings of a joint', () => {
   it('are legs, throat and convexity on a fillet, how far it stands through on a root', () => {
-    expect(readingKinds(usualPiece('T'), { face: 'face' })).toEqual({
+    expect(gaugeKinds(usualPiece('T'), { face: 'face' })).toEqual({
       across: ['upper leg', 'lower leg'],
       over: ['throat', 'convexity'],
     })
-    expect(readingKinds(EXAMPLE_PIPE, { face: 'root' }).over).toEqual(['penetration'])
-    expect(readingKinds(usualPiece('pad'), {}).across).toEqual(['width', 'edge to toe'])
+    expect(gaugeKinds(EXAMPLE_PIPE, { face: 'root' }).over).toEqual(['penetration'])
+    expect(gaugeKinds(usualPiece('pad'), {}).across).toEqual(['width', 'edge to toe'])
   })
   it('are final on the last layer only', () => {
     expect(

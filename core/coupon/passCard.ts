@@ -1,6 +1,6 @@
 import { electrodeOf, GTAW_ROOT, runAs, type Polarity } from '../trade'
 import type { HouseRules } from '../house'
-import { startCurrent, type Joint, type Pass as CardPass, type SetUpCase } from '../setup'
+import { startCurrent, type Joint, type CardPass, type SetUpCase } from '../setup'
 import type { Bead, CouponDocument } from './document'
 import type { Pass } from './pass'
 import { hasGroove, showsRoot, thicknessOf, type Piece } from './piece'

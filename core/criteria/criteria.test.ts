@@ -9,7 +9,7 @@ import {
   type FlawMark,
   type Mark,
   type Piece,
-  type ReadingKind,
+  type GaugeKind,
 } from '../coupon'
 import { aCoupon, aFlaw, aJoint } from '../coupon/example'
 import { inches, type LengthUnit } from '../units'
@@ -42,7 +42,7 @@ const plate = (thicknessMm: number) =>
 const cap = (document: CouponDocument) => document.passes!.at(-1)!.id
 const flaw = (document: CouponDocument, change: Partial<FlawMark>, lane = cap(document)): Mark =>
   aFlaw({ beadId: document.beads.find(bead => bead.id.startsWith(lane))!.id, side: 'both', ...change })
-const read = (document: CouponDocument, of: ReadingKind, valueMm: number) =>
+const read = (document: CouponDocument, of: GaugeKind, valueMm: number) =>
   newReading(
     `r ${of} ${valueMm}`,
     of,

@@ -4,12 +4,12 @@ import {
   isFlaw,
   isLastLayer,
   isPlate,
-  isReading,
+  isGauge,
   isTry,
   type Bead,
   type CouponDocument,
   type FlawMark,
-  type ReadingKind,
+  type GaugeKind,
 } from '../coupon'
 import { inches } from '../units'
 import type { DiscontinuityId } from '../trade'
@@ -122,7 +122,7 @@ function visible(document: CouponDocument) {
   const marks = document.marks.filter(mark => lanes.has(mark.beadId))
   const flaws = (...kinds: DiscontinuityId[]) =>
     marks.filter(isFlaw).filter(mark => mark.found === undefined && kinds.includes(mark.flaw))
-  const readings = (...of: ReadingKind[]) => marks.filter(isReading).filter(mark => of.includes(mark.of))
+  const readings = (...of: GaugeKind[]) => marks.filter(isGauge).filter(mark => of.includes(mark.of))
   const tries = marks.filter(isTry)
   /** What is in one window lies on one bead of a pad, or anywhere across one side of a joint. */
   const groups = <T extends { beadId: string }>(found: readonly T[]): T[][] => {

@@ -1,4 +1,4 @@
-import { isReading, type CouponDocument, type Verdict } from '../coupon'
+import { isGauge, type CouponDocument, type Verdict } from '../coupon'
 import type { HouseRules } from '../house'
 import { formatLength } from '../units'
 import { elementOf, type ElementId } from './elements'
@@ -115,7 +115,7 @@ function strikes({ strayStrikes }: Measures, document: CouponDocument, rules: Ho
 /** Each reading that a joint's own size does not allow. */
 function sizes(document: CouponDocument, rules: HouseRules): Reason[] {
   return document.marks
-    .filter(isReading)
+    .filter(isGauge)
     .filter(mark => offSize(document, mark, rules))
     .map(mark => {
       const name = `${mark.of[0]!.toUpperCase()}${mark.of.slice(1)}`

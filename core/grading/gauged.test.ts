@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { newReading, type CouponDocument, type ReadingKind } from '../coupon'
+import { newReading, type CouponDocument, type GaugeKind } from '../coupon'
 import { aCoupon, aFlaw } from '../coupon/example'
 import { DEFAULT_HOUSE_RULES } from '../house'
 import { inches } from '../units'
@@ -7,7 +7,7 @@ import { gradeCoupon, laps, measureCoupon, offStraight, restartQualities, straig
 
 const rules = DEFAULT_HOUSE_RULES
 type Read = [beadId: string, atIn: number, valueIn: number]
-const read = (of: ReadingKind, found: readonly Read[]): CouponDocument => {
+const read = (of: GaugeKind, found: readonly Read[]): CouponDocument => {
   const document = aCoupon()
   return {
     ...document,

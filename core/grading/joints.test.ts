@@ -8,7 +8,7 @@ import {
   type CouponDocument,
   type Mark,
   type Piece,
-  type ReadingKind,
+  type GaugeKind,
 } from '../coupon'
 import { aJoint, EXAMPLE_PIPE } from '../coupon/example'
 import { DEFAULT_HOUSE_RULES } from '../house'
@@ -22,7 +22,7 @@ const measure = (document: CouponDocument, element: ElementId) =>
   measureCoupon(document, rules).elements.find(row => row.element === element)!
 const reasons = (document: CouponDocument) => gradeCoupon(document, rules).reasons.map(reason => reason.text)
 const with_ = (document: CouponDocument, ...marks: Mark[]) => marks.reduce(putMark, document)
-const read = (document: CouponDocument, beadId: string, of: ReadingKind, size: number) =>
+const read = (document: CouponDocument, beadId: string, of: GaugeKind, size: number) =>
   newReading(
     `r-${of}-${size}`,
     of,
@@ -84,12 +84,12 @@ describe('sizes of a joint', () => {
   })
   // Throat of a flat 1/4 in fillet: 0.707 × 1/4 in = 0.177 in (handbook arithmetic).
   it('a throat is held against 0.707 of the leg, convexity against the face', () => {
-    const off = (of: ReadingKind, size: number) => offSize(tee, read(tee, 'p1', of, size), rules)
+    const off = (of: GaugeKind, size: number) => offSize(tee, read(tee, 'p1', of, size), rules)
     expect([off('throat', 0.177), off('throat', 0.17)]).toEqual([false, true])
     expect([off('convexity', 1 / 8), off('convexity', 5 / 32)]).toEqual([false, true])
   })
   it('a cap goes no further than 1/16 in beyond each edge, takes in both, and stands by the house’s height', () => {
-    const off = (of: ReadingKind, mm: number) => offSize(pipe, { ...read(pipe, 'p3-right', of, 1), valueMm: mm }, rules)
+    const off = (of: GaugeKind, mm: number) => offSize(pipe, { ...read(pipe, 'p3-right', of, 1), valueMm: mm }, rules)
     const { lowMm, highMm } = sizeLimit(pipe, read(pipe, 'p3-right', 'width', 1), rules)!
     expect(highMm! - lowMm!).toBeCloseTo(2 * inches(1 / 16), 9)
     expect([

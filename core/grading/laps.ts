@@ -1,4 +1,4 @@
-import { isPlate, isReading, type Bead, type CouponDocument } from '../coupon'
+import { isPlate, isGauge, type Bead, type CouponDocument } from '../coupon'
 import { pieceOf } from '../trade'
 import { toeReadings } from './straightness'
 
@@ -28,7 +28,7 @@ export function laps(document: CouponDocument): readonly Lap[] {
     const [before, here] = [toeReadings(document, over.id), toeReadings(document, bead.id)]
     if (before.length === 0 || here.length === 0) return []
     const widths = document.marks
-      .filter(isReading)
+      .filter(isGauge)
       .filter(mark => mark.of === 'width' && mark.beadId === over.id)
       .map(mark => mark.valueMm)
     const shows = Math.abs(mean(here.map(mark => mark.valueMm)) - mean(before.map(mark => mark.valueMm)))

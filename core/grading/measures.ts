@@ -1,5 +1,5 @@
 import type { Bead, CouponDocument, Degree, FlawMark, TryKind } from '../coupon'
-import { isFlaw, isPlate, isReading, isTry, weldedLength } from '../coupon'
+import { isFlaw, isPlate, isGauge, isTry, weldedLength } from '../coupon'
 import type { HouseRules } from '../house'
 import { wantedWidth } from '../house'
 import { pieceOf, type DiscontinuityId } from '../trade'
@@ -214,7 +214,7 @@ function widthMeasure(
   const plate = isPlate(document.piece)
   const { lowMm, highMm } = plate ? wantedWidth(rules, document.ticket.diameterMm) : { lowMm: 0, highMm: Infinity }
   const readings = document.marks
-    .filter(isReading)
+    .filter(isGauge)
     .filter(mark => mark.of === 'width' && (plate || laidBeads(document).some(bead => bead.id === mark.beadId)))
   const mean = readings.reduce((sum, mark) => sum + mark.valueMm, 0) / (readings.length || 1)
   const off = readings.filter(
@@ -231,7 +231,7 @@ function widthMeasure(
 
 /** Readings that a joint sets a limit to. */
 function sizeMeasure(document: CouponDocument, rules: HouseRules): Omit<Measure, 'element'> {
-  const judged = document.marks.filter(isReading).filter(mark => sizeLimit(document, mark, rules) !== null)
+  const judged = document.marks.filter(isGauge).filter(mark => sizeLimit(document, mark, rules) !== null)
   const off = judged.filter(mark => offSize(document, mark, rules))
   return { tried: judged.length, sound: judged.length - off.length, workable: 0, markIds: off.map(mark => mark.id) }
 }
@@ -254,7 +254,7 @@ function cleanUpMeasure(cleanUp: Degree, flaws: readonly FlawMark[]): Omit<Measu
 
 function spreadOf(document: CouponDocument, of: 'width' | 'height'): Spread | null {
   const values = document.marks
-    .filter(isReading)
+    .filter(isGauge)
     .filter(mark => mark.of === of)
     .map(mark => mark.valueMm)
   if (values.length === 0) return null

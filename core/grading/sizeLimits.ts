@@ -6,8 +6,8 @@ import {
   isPlate,
   stripOf,
   type CouponDocument,
-  type ReadingKind,
-  type ReadingMark,
+  type GaugeKind,
+  type GaugeMark,
 } from '../coupon'
 import type { HouseRules } from '../house'
 import { HOUSE_WINDOW } from '../setup'
@@ -80,7 +80,7 @@ export const mostConvexity = (faceMm: number): number => stepOf(CONVEXITY_STEPS,
  * What a reading on a joint may be; null where nothing is laid down for it: on a pad, and under the last layer.
  * @example sizeLimit(tee, { of: 'upper leg', ... }, rules).lowMm // 6.35 for a 1/4 in fillet
  */
-export function sizeLimit(document: CouponDocument, { beadId, of }: ReadingMark, rules: HouseRules): SizeLimit | null {
+export function sizeLimit(document: CouponDocument, { beadId, of }: GaugeMark, rules: HouseRules): SizeLimit | null {
   const { piece } = document
   const bead = document.beads.find(lane => lane.id === beadId)
   if (!bead || isPlate(piece)) return null
@@ -97,7 +97,7 @@ export function sizeLimit(document: CouponDocument, { beadId, of }: ReadingMark,
     : { lowMm: rules.reinforcementMm.low, highMm: rules.reinforcementMm.high, source: HOUSE_WINDOW }
 }
 
-function filletLimit(of: ReadingKind, legMm: number): SizeLimit | null {
+function filletLimit(of: GaugeKind, legMm: number): SizeLimit | null {
   if (of === 'upper leg' || of === 'lower leg') return { lowMm: legMm, highMm: null, source: WELDER_VISUAL }
   if (of === 'throat') return { lowMm: filletThroat(legMm), highMm: null, source: WELDER_VISUAL }
   return of === 'convexity' ? { lowMm: null, highMm: mostConvexity(legMm * Math.SQRT2), source: PROFILE } : null
@@ -107,7 +107,7 @@ function filletLimit(of: ReadingKind, legMm: number): SizeLimit | null {
 const SLACK = 0.005
 
 /** Whether a reading lies outside what it may be. */
-export function offSize(document: CouponDocument, mark: ReadingMark, rules: HouseRules): boolean {
+export function offSize(document: CouponDocument, mark: GaugeMark, rules: HouseRules): boolean {
   const limit = sizeLimit(document, mark, rules)
   return (
     limit !== null &&

@@ -1,4 +1,4 @@
-import { isReading, type Bead, type CouponDocument, type ReadingMark } from '../coupon'
+import { isGauge, type Bead, type CouponDocument, type GaugeMark } from '../coupon'
 import type { HouseRules } from '../house'
 
 interface Point {
@@ -37,9 +37,9 @@ export interface Straightness {
 }
 
 /** The readings of a bead's near toe, along it. */
-export const toeReadings = (document: CouponDocument, beadId: string): readonly ReadingMark[] =>
+export const toeReadings = (document: CouponDocument, beadId: string): readonly GaugeMark[] =>
   document.marks
-    .filter(isReading)
+    .filter(isGauge)
     .filter(mark => mark.of === 'edge to toe' && mark.beadId === beadId)
     .sort((a, b) => a.atMm - b.atMm)
 

@@ -390,9 +390,9 @@ type Tree = Readonly<Record<string, unknown>>
 
 /**
  * The value at a line's path.
- * @example readRule(DEFAULT_HOUSE_RULES, 'pass.starts') // 0.8
+ * @example ruleAt(DEFAULT_HOUSE_RULES, 'pass.starts') // 0.8
  */
-export function readRule(rules: HouseRules, path: string): unknown {
+export function ruleAt(rules: HouseRules, path: string): unknown {
   return path.split('.').reduce<unknown>((at, key) => (at as Tree)[key], rules)
 }
 
@@ -418,6 +418,6 @@ export function writeRule(rules: HouseRules, path: string, value: unknown): Hous
  */
 export function departures(rules: HouseRules, from: HouseRules = DEFAULT_HOUSE_RULES): RuleLine[] {
   return rulesCatalogue(rules).filter(
-    line => JSON.stringify(readRule(rules, line.path)) !== JSON.stringify(readRule(from, line.path)),
+    line => JSON.stringify(ruleAt(rules, line.path)) !== JSON.stringify(ruleAt(from, line.path)),
   )
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { inches } from '../units'
-import { completeRules, DEFAULT_HOUSE_RULES, departures, readRule, rulesCatalogue, wantedWidth, writeRule } from '.'
+import { completeRules, DEFAULT_HOUSE_RULES, departures, ruleAt, rulesCatalogue, wantedWidth, writeRule } from '.'
 
 // Common practice: the two schools of bead width, and the practice limits.
 describe('house rules', () => {
@@ -55,7 +55,7 @@ describe('the catalogue', () => {
 
   it('keeps every default inside its line’s range', () => {
     for (const line of rulesCatalogue(DEFAULT_HOUSE_RULES)) {
-      const value = readRule(DEFAULT_HOUSE_RULES, line.path)
+      const value = ruleAt(DEFAULT_HOUSE_RULES, line.path)
       if (line.kind === 'choice') expect(line.choices).toContain(value)
       const ends =
         line.kind === 'between'
@@ -73,7 +73,7 @@ describe('the catalogue', () => {
 
   it('writes a value where it reads it, and leaves the rest', () => {
     const changed = writeRule(DEFAULT_HOUSE_RULES, 'pass.restarts', 0.6)
-    expect(readRule(changed, 'pass.restarts')).toBe(0.6)
+    expect(ruleAt(changed, 'pass.restarts')).toBe(0.6)
     expect(changed.pass.starts).toBe(DEFAULT_HOUSE_RULES.pass.starts)
     expect(departures(changed).map(line => line.path)).toEqual(['pass.restarts'])
     expect(departures(DEFAULT_HOUSE_RULES)).toEqual([])

@@ -1,7 +1,7 @@
 import { formatLength, round, type LengthUnit } from '../units'
 import type { Quantity, RuleLine } from './catalogue'
 import { DEFAULT_HOUSE_RULES, type Between, type HouseRules } from './houseRules'
-import { readRule } from './catalogue'
+import { ruleAt } from './catalogue'
 
 /** The unit that stands behind a number of the rules. */
 export function quantityUnit(quantity: Quantity, unit: LengthUnit): string {
@@ -39,7 +39,7 @@ export function sayRange(line: RuleLine, unit: LengthUnit): string {
  * @example sayRule(line, rules) // '30 % to 50 %'
  */
 export function sayRule(line: RuleLine, rules: HouseRules): string {
-  const value = readRule(rules, line.path)
+  const value = ruleAt(rules, line.path)
   if (line.kind === 'choice') return String(value)
   if (line.kind === 'number') return sayQuantity(value as number, line.quantity, rules.unit)
   const { low, high } = value as Between
@@ -51,6 +51,6 @@ export function sayRule(line: RuleLine, rules: HouseRules): string {
  * its school is the departure.
  */
 export function sayDefault(line: RuleLine, rules: HouseRules): string | null {
-  if (readRule(DEFAULT_HOUSE_RULES, line.path) === undefined) return null
+  if (ruleAt(DEFAULT_HOUSE_RULES, line.path) === undefined) return null
   return sayRule(line, { ...DEFAULT_HOUSE_RULES, unit: rules.unit })
 }

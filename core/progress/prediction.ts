@@ -1,5 +1,5 @@
 import { fitLogistic } from './logisticFit'
-import { withPractice, type Practised, type Practice } from './practice'
+import { withHistory, type Tried, type Trial } from './trials'
 import { fitSchoolCurve, type SchoolCurve } from './schoolCurve'
 import { skillFrom, skillRate } from './skill'
 
@@ -26,11 +26,11 @@ const smoothed = (sound: number, tried: number) => (sound + 1) / (tried + 2)
  * @param others whom the school's curve and the cohort's rate are taken from
  */
 export function predictNext(
-  students: readonly (readonly Practised[])[],
-  others: readonly (readonly Practised[])[],
+  students: readonly (readonly Tried[])[],
+  others: readonly (readonly Tried[])[],
   halfLifeDays: number,
 ): Record<Predictor, PredictionScore> {
-  const curve = fitSchoolCurve(students[0]![0]!.element, others.map(withPractice))
+  const curve = fitSchoolCurve(students[0]![0]!.element, others.map(withHistory))
   const cohort = rateOf(others.flat())
   const said: Record<Predictor, { p: number; tried: number; sound: number }[]> = {
     'skill': [],
@@ -38,7 +38,7 @@ export function predictNext(
     'cohort': [],
     'cumulative': [],
   }
-  for (const rows of students.map(withPractice)) {
+  for (const rows of students.map(withHistory)) {
     rows.forEach((row, n) => {
       const past = rows.slice(0, n)
       for (const [rule, p] of Object.entries(guesses(past, row, curve, cohort, halfLifeDays)) as [Predictor, number][])
@@ -58,8 +58,8 @@ const rateOf = (rows: readonly { readonly tried: number; readonly sound: number 
   )
 
 function guesses(
-  past: readonly Practice[],
-  next: Practice,
+  past: readonly Trial[],
+  next: Trial,
   curve: SchoolCurve,
   cohort: number,
   halfLifeDays: number,

@@ -1,6 +1,6 @@
 import type { ElementId } from '../grading'
 import { fitLogistic } from './logisticFit'
-import { LIES, type Practice, type SkillCell } from './practice'
+import { LIES, type Trial, type SkillCell } from './trials'
 
 /** What had been practised when something is tried. */
 export interface When {
@@ -28,7 +28,7 @@ const REST_DAYS = 7
 /**
  * What the chance of a sound try depends on: where the pool lies, the work, the rod, the hand and way, practice in
  * all and here, and rest.
- * Practice and rest go in as logarithms: the next coupon teaches less than the last. Source: common practice of
+ * Trial and rest go in as logarithms: the next coupon teaches less than the last. Source: common practice of
  * learning curves.
  */
 export function features(cell: SkillCell, { before, beforeHere, restDays }: When): number[] {
@@ -83,7 +83,7 @@ const WITHIN_COUPON = 0.1
  * @param students rows of that element, a list a student
  * @example fitSchoolCurve('restart', []).weights // the curve a school starts with
  */
-export function fitSchoolCurve(element: ElementId, students: readonly (readonly Practice[])[]): SchoolCurve {
+export function fitSchoolCurve(element: ElementId, students: readonly (readonly Trial[])[]): SchoolCurve {
   const own = students.map(rows => rows.filter(row => row.element === element)).filter(rows => rows.length > 0)
   if (own.length === 0) return startingCurve(element)
   const shared = BEFORE.length

@@ -19,9 +19,9 @@ import {
   skillRate,
   SKILL_OFFSETS,
   startingCurve,
-  withPractice,
-  type Practice,
-  type Practised,
+  withHistory,
+  type Trial,
+  type Tried,
   type SkillCell,
 } from '.'
 
@@ -34,7 +34,7 @@ const FLAT: SkillCell = {
   otherWay: false,
 }
 const TODAY = 20_400
-const row = (sound: number, tried: number, more: Partial<Practised> = {}): Practised => ({
+const row = (sound: number, tried: number, more: Partial<Tried> = {}): Tried => ({
   ...FLAT,
   couponId: `c${sound}${tried}${more.day ?? 0}${more.lie ?? ''}`,
   day: TODAY,
@@ -43,7 +43,7 @@ const row = (sound: number, tried: number, more: Partial<Practised> = {}): Pract
   mock: false,
   ...more,
 })
-const history = (...rows: Practised[]): Practice[] => withPractice(rows)
+const history = (...rows: Tried[]): Trial[] => withHistory(rows)
 const CURVE = startingCurve('restart')
 const now = { before: 10, beforeHere: 10, restDays: 0 }
 
@@ -249,7 +249,7 @@ describe('prediction of the next coupon', () => {
     ).toBeCloseTo((4 * 0.25 + 5 * 0.24) / 9, 12)
   })
   it('a school’s curve shows what practice does, and knows how far its students differ', () => {
-    const curve = fitSchoolCurve('restart', drawCohort(plan('power', 0), seededRandom(5)).map(withPractice))
+    const curve = fitSchoolCurve('restart', drawCohort(plan('power', 0), seededRandom(5)).map(withHistory))
     const at = (before: number) =>
       skillRate(skillFrom(curve, [], TODAY, 60), FLAT, { before, beforeHere: before, restDays: 0 }).rate
     expect(at(12)).toBeGreaterThan(at(0) + 0.1)

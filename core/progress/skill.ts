@@ -1,5 +1,5 @@
 import { cholesky, fitLogistic, logistic, type LogisticBelief } from './logisticFit'
-import { LIES, type Practice, type SkillCell } from './practice'
+import { LIES, type Trial, type SkillCell } from './trials'
 import { alike, features, type SchoolCurve, type When } from './schoolCurve'
 
 /**
@@ -45,7 +45,7 @@ const offsets = (cell: SkillCell, when: When): number[] => [
  * @param halfLifeDays after which a coupon counts half
  * @example skillFrom(startingCurve('restart'), [], today, 60).belief.mean[0] // 0: nothing is known of this student
  */
-export function skillFrom(curve: SchoolCurve, rows: readonly Practice[], today: number, halfLifeDays: number): Skill {
+export function skillFrom(curve: SchoolCurve, rows: readonly Trial[], today: number, halfLifeDays: number): Skill {
   const prior = [
     { mean: 0, deviation: curve.spread },
     ...LIES.map(() => ({ mean: 0, deviation: BY_LIE })),

@@ -1,6 +1,6 @@
 import { elementOf, ELEMENTS, type ElementId } from '../grading'
 import type { LogisticBelief } from './logisticFit'
-import { LIES, type Lie, type Practice } from './practice'
+import { LIES, type Lie, type Trial } from './trials'
 import { startingCurve, type SchoolCurve, type When } from './schoolCurve'
 import { skillFrom, skillRate, type Skill } from './skill'
 
@@ -39,7 +39,7 @@ const THREE_WEEKS = 21
  * @param rows of one student, oldest first
  * @example standingOf({}, [], 60).coupons // 0
  */
-export function standingOf(curves: SchoolCurves, rows: readonly Practice[], halfLifeDays: number): Standing {
+export function standingOf(curves: SchoolCurves, rows: readonly Trial[], halfLifeDays: number): Standing {
   const last = rows.at(-1)
   const here = Object.fromEntries(
     LIES.map(lie => [lie, new Set(rows.filter(row => row.lie === lie).map(row => row.couponId)).size]),
@@ -55,7 +55,7 @@ export function standingOf(curves: SchoolCurves, rows: readonly Practice[], half
   return { ...standing, improved: last ? improvement(curves, skills, rows, last, halfLifeDays) : 0 }
 }
 
-function unsoundOf(rows: readonly Practice[]): Standing['unsound'] {
+function unsoundOf(rows: readonly Trial[]): Standing['unsound'] {
   const counted = rows.filter(row => elementOf(row.element).counted === 'tries')
   const tries = counted.reduce((sum, row) => sum + row.tried - row.sound, 0)
   return { tries, poor: tries - counted.reduce((sum, row) => sum + (row.workable ?? 0), 0) }
@@ -63,7 +63,7 @@ function unsoundOf(rows: readonly Practice[]): Standing['unsound'] {
 
 function skillsFrom(
   curves: SchoolCurves,
-  rows: readonly Practice[],
+  rows: readonly Trial[],
   today: number,
   halfLifeDays: number,
 ): Map<ElementId, Skill> {
@@ -82,8 +82,8 @@ export const curveOf = (curves: SchoolCurves, element: ElementId): SchoolCurve =
 function improvement(
   curves: SchoolCurves,
   now: ReadonlyMap<ElementId, Skill>,
-  rows: readonly Practice[],
-  last: Practice,
+  rows: readonly Trial[],
+  last: Trial,
   halfLifeDays: number,
 ): number {
   const past = rows.filter(row => row.day <= last.day - THREE_WEEKS)

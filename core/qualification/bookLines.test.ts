@@ -1,17 +1,16 @@
 import { describe, expect, it } from 'vitest'
 import { plate } from './exampleTests'
 import {
-  bendVerdict,
   bookFaults,
   bookLines,
   SHIPPED_BOOKS,
-  specimenKinds,
   STRUCTURAL,
   thicknessQualified,
   withClause,
   withLine,
   type BookValue,
 } from '.'
+import { bendVerdict, specimenKinds } from '../welderTest'
 
 const lineAt = (path: string) => bookLines(STRUCTURAL).find(line => line.path === path)!
 

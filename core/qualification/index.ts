@@ -1,6 +1,6 @@
 /**
- * Tests as data, by code book: what a test qualifies, its pieces and specimens and when they fail, retests, and the
- * dates that keep it alive.
+ * Code books as data, and what a test qualifies by them: test pieces, positions, thickness, diameters, fillers, and the
+ * fewest tests that cover what is wanted.
  * All from memory of the published codes, each line with its clause: the code in force and the qualified inspector
  * decide.
  */
@@ -15,7 +15,6 @@ export * from './printedSize'
 export * from './testPlace'
 export * from './testTaken'
 export * from './testPieces'
-export * from './testCoupon'
 export * from './qualifiedPositions'
 export * from './qualifiedThickness'
 export * from './qualifiedDiameter'
@@ -23,14 +22,3 @@ export * from './qualifiedFillers'
 export * from './qualifies'
 export * from './designation'
 export * from './fewestTests'
-export * from './specimens'
-export * from './bendVerdict'
-export * from './openingOrigin'
-export * from './testDocument'
-export * from './testState'
-export * from './testStanding'
-export * from './retests'
-export * from './documentFaults'
-export * from './testSteps'
-export * from './continuity'
-export * from './cohort'

@@ -82,8 +82,8 @@ export function saySize(value: number, unit: LengthUnit): string {
 /** A limit as the code prints it in one unit. @example sayPrinted(printed(3 / 8, 10), 'mm') // '10 mm' */
 export const sayPrinted = (limit: Printed, unit: LengthUnit): string => `${saySize(limit[unit], unit)} ${unit}`
 
-/** A range in words. @example sayRange({ unit: 'in', least: 0.125, most: null }) // '1/8 in and over' */
-export function sayRange({ unit, least, most }: SizeRange): string {
+/** A range in words. @example sayPrintedRange({ unit: 'in', least: 0.125, most: null }) // '1/8 in and over' */
+export function sayPrintedRange({ unit, least, most }: SizeRange): string {
   if (least === null && most === null) return 'any'
   if (most === null) return `${saySize(least!, unit)} ${unit} and over`
   if (least === null) return `up to ${saySize(most, unit)} ${unit}`

@@ -5,7 +5,6 @@ import { inches } from '../units'
 import { pipe, plate, used } from './exampleTests'
 import {
   ALL_WELDED,
-  couponOf,
   covers,
   designationOf,
   diameterQualified,
@@ -17,8 +16,6 @@ import {
   isUnder,
   isWithin,
   meets,
-  needsOf,
-  NOBODY,
   PIPELINE,
   positionsQualified,
   positionsTogether,
@@ -26,7 +23,7 @@ import {
   printed,
   qualifies,
   sayQualified,
-  sayRange,
+  sayPrintedRange,
   saySizeTest,
   SHIPPED_BOOKS,
   shippedBook,
@@ -42,6 +39,7 @@ import {
   type TestTaken,
   type Wanted,
 } from '.'
+import { couponOf, needsOf, NOBODY } from '../welderTest'
 
 /** Each row names its table; all from memory of the published codes. */
 const letters = (list: readonly string[]) => list.join('')
@@ -198,7 +196,9 @@ describe('thickness', () => {
     ['0.188', PIPELINE, pipe('6G', 6.625, 0.188), '0.188 to 3/4 in'],
     ['0.75', PIPELINE, pipe('6G', 8.625, 0.75), '0.188 to 3/4 in'],
     ['0.751', PIPELINE, pipe('6G', 8.625, 0.751), '3/4 in and over'],
-  ] as const)('%s', (_, book, test, says) => expect(sayRange(thicknessQualified(book, test)[0]!.range)).toBe(says))
+  ] as const)('%s', (_, book, test, says) =>
+    expect(sayPrintedRange(thicknessQualified(book, test)[0]!.range)).toBe(says),
+  )
   it('a plate under 3/8 in is no standard test of the structural code', () => {
     expect(() => thicknessQualified(STRUCTURAL, plate('3G', inches(1 / 4)))).toThrow(
       'no standard test of this thickness: 3/8 in or more is wanted',
@@ -212,7 +212,7 @@ describe('thickness', () => {
         { classification: 'E7018', depositMm: inches(0.307), layers: 3, root: false },
       ],
     })
-    expect(thicknessQualified(PRESSURE, both).map(row => [row.filler, sayRange(row.range)])).toEqual([
+    expect(thicknessQualified(PRESSURE, both).map(row => [row.filler, sayPrintedRange(row.range)])).toEqual([
       ['ER70S-2', 'up to 1/4 in'],
       ['E7018', 'up to 0.614 in'],
     ])
@@ -245,7 +245,7 @@ describe('diameters', () => {
     ['12.75', PIPELINE, pipe('6G', 12.75, 0.2), '2 3/8 to 12 3/4 in'],
     ['14', PIPELINE, pipe('6G', 14, 0.2), '12 3/4 in and over'],
     ['a plate gives large pipe only', STRUCTURAL, plate('3G'), '24 in and over'],
-  ] as const)('%s', (_, book, test, says) => expect(sayRange(diameterQualified(book, test).range!)).toBe(says))
+  ] as const)('%s', (_, book, test, says) => expect(sayPrintedRange(diameterQualified(book, test).range!)).toBe(says))
 })
 
 describe('fillers', () => {
@@ -352,7 +352,7 @@ describe('in words', () => {
     ]).toEqual([false, true, false, false])
     expect(isWithin({ unit: 'in', value: 0.125 }, { unit: 'in', least: 1 / 8, most: null })).toBe(true)
     expect([
-      sayRange({ unit: 'in', least: null, most: null }),
+      sayPrintedRange({ unit: 'in', least: null, most: null }),
       saySizeTest({ over: limit, upTo: printed(1, 25) }, 'mm'),
     ]).toEqual(['any', 'over 10 mm to 25 mm'])
     expect([

@@ -1,5 +1,5 @@
 import { clauseIn, type Clause, type CodeBook, type Coverage, type Welded } from './codeBook'
-import { sayRange } from './printedSize'
+import { sayPrintedRange } from './printedSize'
 import { diameterQualified, type QualifiedDiameter } from './qualifiedDiameter'
 import { fillersQualified, type QualifiedFillers } from './qualifiedFillers'
 import { positionsQualified, positionsTogether } from './qualifiedPositions'
@@ -92,13 +92,13 @@ export function sayQualified(qualified: Qualified): Qualification[] {
     ...thickness.map(row =>
       said(
         'thickness',
-        `${row.of === 'deposit' ? `${row.filler} deposit` : row.of === 'groove' ? 'Thickness' : 'Fillet material'}: ${sayRange(row.range)}`,
+        `${row.of === 'deposit' ? `${row.filler} deposit` : row.of === 'groove' ? 'Thickness' : 'Fillet material'}: ${sayPrintedRange(row.range)}`,
         row,
       ),
     ),
     ...diameters
       .filter(row => row.range)
-      .map(row => said('diameter', `Pipe: ${sayRange(row.range!)}${row.says ? ` (${row.says})` : ''}`, row)),
+      .map(row => said('diameter', `Pipe: ${sayPrintedRange(row.range!)}${row.says ? ` (${row.says})` : ''}`, row)),
     ...fillers.map(row =>
       said(
         'fillers',

@@ -7,8 +7,8 @@ import {
   skillFrom,
   standingOf,
   startingCurve,
-  withPractice,
-  type Practised,
+  withHistory,
+  type Tried,
   type SchoolCurves,
   type SkillCell,
   type When,
@@ -177,7 +177,7 @@ describe('test pieces', () => {
 const TODAY = 20_300
 /** The school's starting curve at a cell, with nothing known of the student. */
 const meanLogit = (row: SkillCell & When) => logitOf(skillFrom(startingCurve('restart'), [], TODAY, 60), row, row).mean
-const rowsOf = (p: number, coupons: number, seed = 1): Practised[] => {
+const rowsOf = (p: number, coupons: number, seed = 1): Tried[] => {
   const random = seededRandom(seed)
   return Array.from({ length: coupons }, (_, n) =>
     (['start', 'restart', 'run', 'root', 'tie-in', 'ends'] as const).map(element => ({
@@ -200,7 +200,7 @@ const caseOf = (
 ): OutlookCase => ({
   plan,
   candidate: {
-    standing: standingOf(CURVES, withPractice(rowsOf(p, coupons, seed)), 60),
+    standing: standingOf(CURVES, withHistory(rowsOf(p, coupons, seed)), 60),
     curves: CURVES,
     today: TODAY,
     more: 0,
@@ -258,7 +258,7 @@ describe('the outlook', () => {
         sound: 0,
         mock: false,
       }))
-      const rows = withPractice(bare).map(row => ({
+      const rows = withHistory(bare).map(row => ({
         ...row,
         sound: random.chance(logistic(meanLogit(row) + level)) ? 1 : 0,
       }))
@@ -281,7 +281,7 @@ describe('what helps, and when', () => {
     const standing = (weak: string) =>
       standingOf(
         CURVES,
-        withPractice(rowsOf(0.95, 25).map(row => (row.element === weak ? { ...row, sound: 2 } : row))),
+        withHistory(rowsOf(0.95, 25).map(row => (row.element === weak ? { ...row, sound: 2 } : row))),
         60,
       )
     const helps = whatHelps(

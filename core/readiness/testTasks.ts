@@ -3,10 +3,6 @@ import type { ElementId } from '../grading'
 import type { HouseRules } from '../house'
 import { lieOf, type SkillCell } from '../progress'
 import {
-  couponOf,
-  isBend,
-  NOBODY,
-  specimenPlan,
   STRUCTURAL,
   takenWith,
   type BendKind,
@@ -14,6 +10,7 @@ import {
   type SpecimenKind,
   type TestPiece,
 } from '../qualification'
+import { couponOf, isBend, NOBODY, specimenPlan } from '../welderTest'
 import { familyOf, pieceOf } from '../trade'
 
 /**

@@ -17,7 +17,7 @@ export interface Settings {
   readonly hoursOut?: number
 }
 
-export type Finding =
+export type TicketFault =
   | 'current high'
   | 'current low'
   | 'wrong polarity'
@@ -30,7 +30,7 @@ export type Finding =
 /** Something on the ticket that does not fit. It marks the ticket and counts as evidence; it never blocks. */
 export interface TicketRemark {
   readonly field: 'currentA' | 'polarity' | 'position' | 'travel' | 'rod' | 'plate'
-  readonly finding: Finding
+  readonly finding: TicketFault
   readonly text: string
   /** How far outside the window, A; 0 for what has no amount. */
   readonly byA: number
@@ -54,7 +54,7 @@ export function checkTicket(ticket: Settings, thicknessMm: number, rules: HouseR
   ]
 }
 
-const remark = (field: TicketRemark['field'], finding: Finding, text: string, byA = 0): TicketRemark => ({
+const remark = (field: TicketRemark['field'], finding: TicketFault, text: string, byA = 0): TicketRemark => ({
   field,
   finding,
   text,

@@ -8,7 +8,7 @@ export const JOINTS = ['pad', 'square butt', 'T', 'lap', 'outside corner', 'V, b
 export type Joint = (typeof JOINTS)[number]
 
 /** Which bead of a joint is run. A bead on plate has only one kind. */
-export const PASSES: Readonly<Record<Joint, readonly Pass[]>> = {
+export const PASSES: Readonly<Record<Joint, readonly CardPass[]>> = {
   'pad': ['bead'],
   'square butt': ['bead'],
   'T': ['first', 'second', 'third'],
@@ -17,7 +17,7 @@ export const PASSES: Readonly<Record<Joint, readonly Pass[]>> = {
   'V, backing': ['root', 'fill', 'cap'],
   'V, open root': ['root', 'hot', 'fill', 'cap'],
 }
-export type Pass = 'bead' | 'first' | 'second' | 'third' | 'root' | 'hot' | 'fill' | 'cap'
+export type CardPass = 'bead' | 'first' | 'second' | 'third' | 'root' | 'hot' | 'fill' | 'cap'
 
 export const isFillet = (joint: Joint) => joint === 'T' || joint === 'lap'
 

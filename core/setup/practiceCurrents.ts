@@ -1,6 +1,6 @@
 import type { PadPosition, Polarity, Travel } from '../trade'
 import { rodSizeOf } from '../trade'
-import type { Joint, Pass } from './joint'
+import type { Joint, CardPass } from './joint'
 
 /** What is to be welded, as far as the current depends on it. */
 export interface CurrentCase {
@@ -8,7 +8,7 @@ export interface CurrentCase {
   readonly diameterMm: number
   readonly position: PadPosition
   readonly joint: Joint
-  readonly pass: Pass
+  readonly pass: CardPass
   readonly travel?: Travel
   readonly polarity?: Polarity
   /** Plate, mm. */
@@ -28,7 +28,7 @@ interface Row extends PracticeCurrent {
   readonly rod: string
   readonly position?: PadPosition
   readonly joints?: readonly Joint[]
-  readonly passes?: readonly Pass[]
+  readonly passes?: readonly CardPass[]
   readonly travel?: Travel
   readonly polarity?: Polarity
   /** Only for plates up to this, mm. */

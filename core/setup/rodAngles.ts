@@ -1,7 +1,7 @@
 import type { HouseRules } from '../house'
 import { electrodeOf, type PadPosition, type Travel } from '../trade'
 import type { TravelAngle } from './angles'
-import type { Joint, Pass } from './joint'
+import type { Joint, CardPass } from './joint'
 
 /**
  * How the rod stands across the joint: degrees from square, or from the lower plate; `up` when it points against
@@ -24,7 +24,7 @@ export interface AngleCase {
   readonly position: PadPosition
   readonly travel: Travel
   readonly joint: Joint
-  readonly pass: Pass
+  readonly pass: CardPass
 }
 
 /**
@@ -38,7 +38,7 @@ const LAP: TravelAngle = { low: 5, high: 10, lean: 'drag' }
 const KEYHOLE: TravelAngle = { low: 10, high: 15, lean: 'push' }
 
 /** Work angles of the three beads of a T, from the lower plate. Source: common practice. */
-const THREE_BEADS: Readonly<Partial<Record<Pass, readonly [number, number]>>> = {
+const THREE_BEADS: Readonly<Partial<Record<CardPass, readonly [number, number]>>> = {
   first: [45, 45],
   second: [70, 70],
   third: [35, 40],

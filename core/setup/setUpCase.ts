@@ -1,5 +1,5 @@
 import type { PadPosition, Polarity, Travel } from '../trade'
-import type { Joint, Pass } from './joint'
+import type { Joint, CardPass } from './joint'
 
 /** What is to be welded. Lengths mm. */
 export interface SetUpCase {
@@ -8,7 +8,7 @@ export interface SetUpCase {
   readonly position: PadPosition
   readonly travel: Travel
   readonly joint: Joint
-  readonly pass: Pass
+  readonly pass: CardPass
   readonly thicknessMm: number
   readonly polarity: Polarity
   readonly rods: 'new' | 'stubs'

@@ -1,22 +1,22 @@
 import type { Random } from './random'
 
 /** What a hand has to learn. Each is an error that practice wears down; 1 is a beginner's, 0 none. */
-export const SKILLS = ['strike', 'restart', 'crater', 'arc length', 'travel', 'angle', 'line', 'cleaning'] as const
-export type Skill = (typeof SKILLS)[number]
+export const KNACKS = ['strike', 'restart', 'crater', 'arc length', 'travel', 'angle', 'line', 'cleaning'] as const
+export type Knack = (typeof KNACKS)[number]
 
 export type Habit = 'long arc' | 'avoids restarts' | 'runs hot' | 'leans the rod' | 'hurries the ends' | null
 
 /** A made-up student: how each error starts, how fast it wears down with coupons, and where it stays. */
 export interface Learner {
   readonly habit: Habit
-  readonly start: Readonly<Record<Skill, number>>
-  readonly floor: Readonly<Record<Skill, number>>
+  readonly start: Readonly<Record<Knack, number>>
+  readonly floor: Readonly<Record<Knack, number>>
   /** Exponent of the power law of practice (Newell and Rosenbloom 1981). */
   readonly rate: number
 }
 
 /** The skill that a habit holds back. */
-const HELD_BACK: Readonly<Record<Exclude<Habit, null>, Skill>> = {
+const HELD_BACK: Readonly<Record<Exclude<Habit, null>, Knack>> = {
   'long arc': 'arc length',
   'avoids restarts': 'restart',
   'runs hot': 'travel',
@@ -26,10 +26,10 @@ const HELD_BACK: Readonly<Record<Exclude<Habit, null>, Skill>> = {
 
 /** Draws a student. */
 export function drawLearner(random: Random, habit: Habit): Learner {
-  const start = {} as Record<Skill, number>
-  const floor = {} as Record<Skill, number>
+  const start = {} as Record<Knack, number>
+  const floor = {} as Record<Knack, number>
   const talent = 0.25 * random.normal()
-  for (const skill of SKILLS) {
+  for (const skill of KNACKS) {
     start[skill] = clamp(0.85 - talent + 0.15 * random.normal(), 0.45, 1.3)
     floor[skill] = clamp(0.12 + 0.06 * random.normal(), 0.04, 0.3)
   }
@@ -48,7 +48,7 @@ export function drawLearner(random: Random, habit: Habit): Learner {
  * @returns 0 to about 1.5
  * @example errorAfter(learner, 'strike', 0, 1) === learner.start.strike // true
  */
-export function errorAfter(learner: Learner, skill: Skill, coupons: number, difficulty: number): number {
+export function errorAfter(learner: Learner, skill: Knack, coupons: number, difficulty: number): number {
   const { start, floor, rate } = learner
   return floor[skill] + (start[skill] * difficulty - floor[skill]) * (1 + coupons) ** -rate
 }

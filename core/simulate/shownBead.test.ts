@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import type { CauseId } from '../reading'
+import type { CauseId } from '../diagnosis'
 import { beadFigures, seededRandom, shownBead, SHOWN_LENGTH_MM, type ShownBead } from '.'
 
 const RIGHT = { widthMm: 6, heightMm: 2.4, level: true }

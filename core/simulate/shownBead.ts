@@ -3,7 +3,7 @@ import type { Random } from './random'
 import type { Technique } from './technique'
 
 /** A place on a bead: along it, and above its centre line, mm. */
-export interface Spot {
+export interface ShownSpot {
   readonly atMm: number
   readonly offsetMm: number
   readonly diameterMm: number
@@ -26,9 +26,9 @@ export interface ShownBead {
   readonly stations: readonly Station[]
   /** Each ripple: where its toes are and how far its middle bows back from the travel. */
   readonly ripples: readonly { readonly atMm: number; readonly bowMm: number }[]
-  readonly pores: readonly Spot[]
-  readonly spatter: readonly Spot[]
-  readonly strikes: readonly Spot[]
+  readonly pores: readonly ShownSpot[]
+  readonly spatter: readonly ShownSpot[]
+  readonly strikes: readonly ShownSpot[]
   readonly slag: readonly { readonly fromMm: number; readonly toMm: number; readonly side: 'upper' | 'lower' }[]
   readonly restartAtMm: number
   readonly crater: { readonly depthMm: number; readonly cracked: boolean }
@@ -75,7 +75,11 @@ export function shownBead(technique: Technique, right: RightBead, random: Random
       sag: figures.sag,
     }
   })
-  const spot = (offsetMm: number, diameterMm: number, atMm = 6 + random.uniform() * (SHOWN_LENGTH_MM - 12)): Spot => ({
+  const spot = (
+    offsetMm: number,
+    diameterMm: number,
+    atMm = 6 + random.uniform() * (SHOWN_LENGTH_MM - 12),
+  ): ShownSpot => ({
     atMm,
     offsetMm,
     diameterMm,

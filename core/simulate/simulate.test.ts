@@ -3,7 +3,7 @@ import { isFlaw, isTry } from '../coupon'
 import { aCoupon } from '../coupon/example'
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../house'
 import { inches } from '../units'
-import { drawLearner, errorAfter, seededRandom, SKILLS, weldCoupon, type Learner } from '.'
+import { drawLearner, errorAfter, seededRandom, KNACKS, weldCoupon, type Learner } from '.'
 
 describe('seededRandom', () => {
   it('draws the same from the same seed, and not from another', () => {
@@ -30,7 +30,7 @@ describe('seededRandom', () => {
 describe('a learner', () => {
   const learner = drawLearner(seededRandom(3), null)
   it('gets better with every coupon, down to a floor', () => {
-    for (const skill of SKILLS) {
+    for (const skill of KNACKS) {
       expect(errorAfter(learner, skill, 0, 1)).toBeCloseTo(learner.start[skill], 12)
       expect(errorAfter(learner, skill, 10, 1)).toBeLessThan(errorAfter(learner, skill, 3, 1))
       expect(errorAfter(learner, skill, 1e9, 1)).toBeGreaterThan(learner.floor[skill])

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import { isFlaw, isReading, isTry, type CouponDocument } from '../coupon'
+import { isFlaw, isGauge, isTry, type CouponDocument } from '../coupon'
 import { DEFAULT_HOUSE_RULES as rules } from '../house'
-import { CAUSES } from '../reading'
+import { CAUSES } from '../diagnosis'
 import { drawTechnique, seededRandom, weldWith, type Technique } from '.'
 
 const COUPONS = 60
@@ -19,7 +19,7 @@ const flaws = (technique: Technique, flaw: string, side?: string) =>
 const faults = (technique: Technique, fault: string) =>
   many(technique).reduce((sum, { marks }) => sum + marks.filter(isTry).filter(mark => mark.fault === fault).length, 0)
 const width = (technique: Technique) => {
-  const read = many(technique).flatMap(({ marks }) => marks.filter(isReading).map(mark => mark.valueMm))
+  const read = many(technique).flatMap(({ marks }) => marks.filter(isGauge).map(mark => mark.valueMm))
   return read.reduce((sum, mm) => sum + mm, 0) / read.length
 }
 

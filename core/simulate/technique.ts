@@ -14,7 +14,7 @@ import {
 } from '../coupon'
 import { EXAMPLE_PLATE, EXAMPLE_STUDENT, aTicket } from '../coupon/example'
 import type { HouseRules } from '../house'
-import type { CauseId } from '../reading'
+import type { CauseId } from '../diagnosis'
 import { currentWindow } from '../setup'
 import { runAs, type DiscontinuityId } from '../trade'
 import type { Random } from './random'

@@ -1,10 +1,10 @@
-import type { Bead, CouponDocument, FlawMark, Mark, Place, ReadingMark, TryMark } from '../coupon'
-import { clampToBead, isPlate, isTry, newFlaw, newReading, readingKinds, setDegree } from '../coupon'
+import type { Bead, CouponDocument, FlawMark, Mark, Place, GaugeMark, TryMark } from '../coupon'
+import { clampToBead, isPlate, isTry, newFlaw, newReading, gaugeKinds, setDegree } from '../coupon'
 import { runAs, type DiscontinuityId, type PositionId } from '../trade'
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../house'
 import { sizeLimit } from '../grading'
 import { currentWindow } from '../setup'
-import { errorAfter, type Learner, type Skill } from './learner'
+import { errorAfter, type Learner, type Knack } from './learner'
 import type { Random } from './random'
 
 /** How much harder a position is than flat. Rough, for the made-up school only. */
@@ -27,8 +27,8 @@ export const DIFFICULTY: Readonly<Record<PositionId, number>> = {
 }
 
 /** The state of the hand while one coupon is welded. */
-interface Technique {
-  readonly error: Readonly<Record<Skill, number>>
+interface Handling {
+  readonly error: Readonly<Record<Knack, number>>
   /** Arc length over the core diameter; 1 is right. */
   readonly arc: number
   /** Current over the middle of the window, in half windows. */
@@ -83,7 +83,7 @@ function gauged(
   const strays = 1 + 0.05 * technique.error.travel * random.normal()
   if (isPlate(document.piece))
     return [newReading(nextId(), 'width', place, tenth(bead.widthMm * (0.92 / technique.travel ** 0.5) * strays))]
-  const { across, over } = readingKinds(document.piece, bead)
+  const { across, over } = gaugeKinds(document.piece, bead)
   return [...across, ...over].flatMap((of): Mark[] => {
     const wanted = wantedOf(document, newReading('', of, place, 0), rules)
     return wanted === null
@@ -100,7 +100,7 @@ function gauged(
 }
 
 interface Welding {
-  readonly technique: Technique
+  readonly technique: Handling
   readonly rules: HouseRules
   readonly random: Random
 }
@@ -109,7 +109,7 @@ interface Welding {
  * What a good weld reads: the middle of what it may be, the least, or well under the most; null where nothing is
  * laid down.
  */
-function wantedOf(document: CouponDocument, reading: ReadingMark, rules: HouseRules): number | null {
+function wantedOf(document: CouponDocument, reading: GaugeMark, rules: HouseRules): number | null {
   const limit = sizeLimit(document, reading, rules)
   if (!limit) return null
   if (limit.highMm === null) return limit.lowMm
@@ -125,14 +125,14 @@ function techniqueOf(
   coupons: number,
   random: Random,
   rules: HouseRules,
-): Technique {
+): Handling {
   const { ticket } = document
   const difficulty = DIFFICULTY[ticket.position]
-  const at = (skill: Skill) =>
+  const at = (skill: Knack) =>
     Math.max(0.02, errorAfter(learner, skill, coupons, difficulty) * (1 + 0.2 * random.normal()))
   const window = currentWindow(ticket.classification, ticket.diameterMm, runAs(ticket.position), rules)
   const half = (window.highA - window.lowA) / 2
-  const error: Record<Skill, number> = {
+  const error: Record<Knack, number> = {
     'strike': at('strike'),
     'restart': at('restart'),
     'crater': at('crater'),
@@ -150,7 +150,7 @@ function techniqueOf(
   }
 }
 
-function tried(mark: TryMark, learner: Learner, technique: Technique, random: Random): TryMark {
+function tried(mark: TryMark, learner: Learner, technique: Handling, random: Random): TryMark {
   const { error } = technique
   const skill = mark.kind === 'start' ? error.strike : mark.kind === 'end' ? error.crater * 0.6 : error.restart
   const poor = Math.min(0.9, 0.62 * skill * (mark.rod === 'stub' ? 1.15 : 1))
@@ -159,7 +159,7 @@ function tried(mark: TryMark, learner: Learner, technique: Technique, random: Ra
   return { ...graded, fault: faultOf(mark, learner, technique, random) }
 }
 
-function faultOf(mark: TryMark, learner: Learner, technique: Technique, random: Random): string {
+function faultOf(mark: TryMark, learner: Learner, technique: Handling, random: Random): string {
   if (mark.kind === 'start') return technique.arc > 1.4 ? 'pinholes' : random.pick(['stuck', 'lump', 'not burnt over'])
   if (mark.kind === 'end') return random.chance(0.7) ? 'crater' : random.pick(['low', 'short of the edge'])
   if (technique.error.line > 0.7 && random.chance(0.3)) return 'off line'
@@ -168,7 +168,7 @@ function faultOf(mark: TryMark, learner: Learner, technique: Technique, random: 
   return random.chance(0.15) ? 'slag' : random.chance(high) ? 'high' : random.pick(['low', 'gap'])
 }
 
-function flawOdds({ error, arc, heat, travel }: Technique): [DiscontinuityId, number][] {
+function flawOdds({ error, arc, heat, travel }: Handling): [DiscontinuityId, number][] {
   const over = Math.max(0, arc - 1.2)
   const hot = Math.max(0, heat - 0.8)
   const cold = Math.max(0, -heat - 0.8)
@@ -190,7 +190,7 @@ function flawOdds({ error, arc, heat, travel }: Technique): [DiscontinuityId, nu
 }
 
 /** What a root shows from its own side. */
-function rootOdds({ error, heat, travel }: Technique): [DiscontinuityId, number][] {
+function rootOdds({ error, heat, travel }: Handling): [DiscontinuityId, number][] {
   return [
     ['incomplete penetration', 0.02 + 0.2 * error.travel + 0.2 * Math.max(0, -heat - 0.3)],
     ['excess penetration', 0.02 + 0.25 * Math.max(0, heat - 0.3) + 0.3 * Math.max(0, 0.9 - travel)],

@@ -7,7 +7,7 @@ export interface ClassificationPart {
   readonly wrong: string | null
 }
 
-export interface ClassificationRead {
+export interface ParsedClassification {
   readonly parts: readonly ClassificationPart[]
   /** True when every part is one of A5.1's. */
   readonly ok: boolean
@@ -54,11 +54,11 @@ const SUFFIXES: readonly (readonly [text: string, means: string, on: RegExp])[] 
  * Reads a classification part by part, as AWS A5.1/A5.1M:2012 builds it (from memory, check your copy).
  * @param text as printed on the rod, like `E7018-1 H4R`; case and spaces do not matter
  * @returns every part with what it means, or what is wrong with it; it never throws
- * @example readClassification('E7018-1 H4R').parts.map(part => part.text) // ['E', '70', '1', '8', '-1', 'H4', 'R']
+ * @example parseClassification('E7018-1 H4R').parts.map(part => part.text) // ['E', '70', '1', '8', '-1', 'H4', 'R']
  */
-export function readClassification(text: string): ClassificationRead {
+export function parseClassification(text: string): ParsedClassification {
   const compact = text.toUpperCase().replace(/\s+/g, '')
-  const wrongWhole = (wrong: string): ClassificationRead => ({
+  const wrongWhole = (wrong: string): ParsedClassification => ({
     parts: [{ text: text.trim(), means: '', wrong }],
     ok: false,
     electrode: null,

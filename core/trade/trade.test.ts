@@ -14,7 +14,7 @@ import {
   POSITIONS,
   positionsFor,
   quadrantAt,
-  readClassification,
+  parseClassification,
   runAs,
   sayClock,
   rodSizeOf,
@@ -22,7 +22,7 @@ import {
 
 describe('classification, as AWS A5.1/A5.1M:2012 builds it (from memory)', () => {
   it('reads E7018-1 H4R part by part', () => {
-    const read = readClassification('e7018-1 h4r')
+    const read = parseClassification('e7018-1 h4r')
     expect(read.ok).toBe(true)
     expect(read.parts.map(part => part.text)).toEqual(['E', '70', '1', '8', '-1', 'H4', 'R'])
     expect(read.parts[1]!.means).toContain('70 ksi (490 MPa)')
@@ -31,12 +31,12 @@ describe('classification, as AWS A5.1/A5.1M:2012 builds it (from memory)', () =>
   })
   it('knows H16 from H1, and M', () =>
     expect(
-      readClassification('E7018M H16')
+      parseClassification('E7018M H16')
         .parts.slice(4)
         .map(part => part.text),
     ).toEqual(['M', 'H16']))
   it('reads a class that is not kept here', () =>
-    expect(readClassification('E7028')).toMatchObject({ ok: true, electrode: null }))
+    expect(parseClassification('E7028')).toMatchObject({ ok: true, electrode: null }))
 
   // ISO 2560-B beside A5.1, from memory.
   it.each([
@@ -46,7 +46,7 @@ describe('classification, as AWS A5.1/A5.1M:2012 builds it (from memory)', () =>
     ['E7018', 'E4918'],
     ['E7024', 'E4924'],
   ])('%s is %s in ISO 2560-B', (aws, iso) => {
-    expect(readClassification(aws).iso2560B).toBe(iso)
+    expect(parseClassification(aws).iso2560B).toBe(iso)
   })
 
   it.each([
@@ -60,10 +60,10 @@ describe('classification, as AWS A5.1/A5.1M:2012 builds it (from memory)', () =>
     ['E308L-16', 'E308L-16', /A5.4/],
     ['rod', 'rod', /like E7018/],
   ])('says which part of %s is wrong', (text, part, wrong) => {
-    const bad = readClassification(text).parts.filter(one => one.wrong !== null)
+    const bad = parseClassification(text).parts.filter(one => one.wrong !== null)
     expect(bad[0]!.text).toBe(part)
     expect(bad[0]!.wrong).toMatch(wrong)
-    expect(readClassification(text)).toMatchObject({ ok: false, electrode: null, iso2560B: null })
+    expect(parseClassification(text)).toMatchObject({ ok: false, electrode: null, iso2560B: null })
   })
 })
 

@@ -8,8 +8,8 @@ import {
   formatLength,
   formatRange,
   inches,
+  lengthWithin,
   parseLength,
-  readLength,
 } from './length'
 
 describe('parseLength', () => {
@@ -62,7 +62,7 @@ it('shows a length with its unit', () => {
   expect(formatLength(152.4, 'mm')).toBe('152 mm')
 })
 
-describe('readLength', () => {
+describe('lengthWithin', () => {
   const rod = { lowMm: inches(1 / 16), highMm: inches(5 / 16) }
   it.each([
     ['3/32', 2.38125],
@@ -70,18 +70,18 @@ describe('readLength', () => {
     ['2.4 mm', 2.4],
     ['2.4', 2.4],
   ])('reads %s in an inch shop as %d mm', (text, mm) => {
-    expect(readLength(text, 'in', rod).mm).toBeCloseTo(mm, 6)
-    expect(readLength(text, 'in', rod).said).toBe('3/32 in (2.4 mm)')
+    expect(lengthWithin(text, 'in', rod).mm).toBeCloseTo(mm, 6)
+    expect(lengthWithin(text, 'in', rod).said).toBe('3/32 in (2.4 mm)')
   })
   it('takes a bare number in the house’s unit when it can be that', () => {
-    expect(readLength('6', 'in', { lowMm: 5, highMm: 600 }).mm).toBeCloseTo(152.4, 9)
-    expect(readLength('6', 'mm', { lowMm: 5, highMm: 600 }).mm).toBe(6)
+    expect(lengthWithin('6', 'in', { lowMm: 5, highMm: 600 }).mm).toBeCloseTo(152.4, 9)
+    expect(lengthWithin('6', 'mm', { lowMm: 5, highMm: 600 }).mm).toBe(6)
   })
   it('says the range in the house’s unit, and takes both of its ends', () => {
-    expect(() => readLength('9 in', 'in', rod)).toThrow('From 1/16 to 5/16 in')
-    expect(() => readLength('90', 'mm', rod)).toThrow('From 1.6 to 7.9 mm')
-    expect(readLength('5/16', 'in', rod).mm).toBe(rod.highMm)
-    expect(readLength('1/16', 'in', rod).mm).toBe(rod.lowMm)
+    expect(() => lengthWithin('9 in', 'in', rod)).toThrow('From 1/16 to 5/16 in')
+    expect(() => lengthWithin('90', 'mm', rod)).toThrow('From 1.6 to 7.9 mm')
+    expect(lengthWithin('5/16', 'in', rod).mm).toBe(rod.highMm)
+    expect(lengthWithin('1/16', 'in', rod).mm).toBe(rod.lowMm)
   })
   it('writes ranges and both units', () => {
     expect(formatRange(25.4, 50.8, 'in')).toBe('1 to 2 in')

@@ -73,7 +73,7 @@ export function formatLength(mm: number, unit: LengthUnit): string {
 }
 
 /** What was typed, as it was understood. */
-export interface LengthRead {
+export interface TypedLength {
   readonly mm: number
   /** How it was read, in both units: `3/32 in (2.4 mm)`. */
   readonly said: string
@@ -85,13 +85,13 @@ export interface LengthRead {
  * `2.4` for a rod is millimetres in an inch shop too.
  * @param range what the field may hold, mm, both ends allowed
  * @throws RangeError that says the range in the house's unit
- * @example readLength('2.4', 'in', { lowMm: 1, highMm: 10 }).said // '3/32 in (2.4 mm)'
+ * @example lengthWithin('2.4', 'in', { lowMm: 1, highMm: 10 }).said // '3/32 in (2.4 mm)'
  */
-export function readLength(
+export function lengthWithin(
   text: string,
   unit: LengthUnit,
   { lowMm, highMm }: { readonly lowMm: number; readonly highMm: number },
-): LengthRead {
+): TypedLength {
   const fits = (mm: number) => mm >= lowMm - ROUNDING_MM && mm <= highMm + ROUNDING_MM
   const first = parseLength(text, unit)
   const second = fits(first) ? first : parseLength(text, unit === 'in' ? 'mm' : 'in')

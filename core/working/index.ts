@@ -3,5 +3,5 @@
  * and their source.
  */
 export * from './sheet'
-export * from './readInput'
+export * from './parseInput'
 export * from './sheets'

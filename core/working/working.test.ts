@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import fc from 'fast-check'
 import { inches } from '../units'
-import { readInput, SHEETS, sheetOf, unitOf, writeInput, type Sheet, type SheetInput, type SheetValues } from '.'
+import { parseInput, SHEETS, sheetOf, unitOf, writeInput, type Sheet, type SheetInput, type SheetValues } from '.'
 
 /** The values a sheet opens with. */
 const startValues = (sheet: Sheet): SheetValues =>
@@ -101,7 +101,7 @@ describe('every sheet', () => {
       expect(sheet.sources.length).toBeGreaterThan(0)
       for (const unit of ['in', 'mm'] as const) {
         for (const input of sheet.inputs)
-          expect(readInput(input, writeInput(input, input.start, unit), unit).value).toSatisfy(
+          expect(parseInput(input, writeInput(input, input.start, unit), unit).value).toSatisfy(
             (value: number | string) =>
               typeof value === 'string' ? value === input.start : Math.abs(value - Number(input.start)) < 0.2,
           )
@@ -139,7 +139,7 @@ describe('every sheet', () => {
   it('is found by its id, or the ids are named', () => expect(() => sheetOf('nothing')).toThrow(/heat-input/))
 })
 
-describe('readInput', () => {
+describe('parseInput', () => {
   it.each([
     ['heat-input', 'current', '0', '10 to 500 A'],
     ['heat-input', 'current', '0 A', '10 to 500 A'],
@@ -152,18 +152,18 @@ describe('readInput', () => {
     ['fillet', 'leg', '9 in', '1/16 to 1 9/16 in'],
     ['deposition', 'rod', 'E9999', 'Choose from'],
   ])('%s %s refuses “%s” and says the range', (sheet, id, text, range) =>
-    expect(() => readInput(inputOf(sheet, id), text, 'in')).toThrow(range),
+    expect(() => parseInput(inputOf(sheet, id), text, 'in')).toThrow(range),
   )
 
   it('takes either unit, with or without it', () => {
     const travel = inputOf('heat-input', 'travel')
-    expect(readInput(travel, '6', 'in').value).toBeCloseTo(152.4, 9)
-    expect(readInput(travel, '152.4 mm/min', 'in').value).toBeCloseTo(152.4, 9)
-    expect(readInput(travel, '6 in/min', 'mm').value).toBeCloseTo(152.4, 9)
-    expect(readInput(travel, '6', 'in').said).toBe('6 in/min (152 mm/min)')
-    expect(readInput(inputOf('preheat', 'now'), '68 F', 'in').value).toBeCloseTo(20, 9)
-    expect(readInput(inputOf('preheat', 'now'), '20 °C', 'in').said).toBe('20 °C (68 °F)')
-    expect(readInput(inputOf('heat-input', 'current'), '125 A', 'in').value).toBe(125)
+    expect(parseInput(travel, '6', 'in').value).toBeCloseTo(152.4, 9)
+    expect(parseInput(travel, '152.4 mm/min', 'in').value).toBeCloseTo(152.4, 9)
+    expect(parseInput(travel, '6 in/min', 'mm').value).toBeCloseTo(152.4, 9)
+    expect(parseInput(travel, '6', 'in').said).toBe('6 in/min (152 mm/min)')
+    expect(parseInput(inputOf('preheat', 'now'), '68 F', 'in').value).toBeCloseTo(20, 9)
+    expect(parseInput(inputOf('preheat', 'now'), '20 °C', 'in').said).toBe('20 °C (68 °F)')
+    expect(parseInput(inputOf('heat-input', 'current'), '125 A', 'in').value).toBe(125)
   })
   it('writes what it reads', () => {
     expect(writeInput(inputOf('fillet', 'leg'), inches(3 / 8), 'in')).toBe('3/8')

@@ -1,6 +1,6 @@
 import type { H3Event } from 'h3'
 import { findMe } from '../store/accounts'
-import type { Reader } from '../store/readings'
+import type { Reader } from '../store/blindReadings'
 import { refuse } from './refuse'
 
 declare module '#auth-utils' {

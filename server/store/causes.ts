@@ -1,4 +1,4 @@
-import type { CauseCounts, CauseId } from '../../core/reading'
+import type { CauseCounts, CauseId } from '../../core/diagnosis'
 import type { CausesSaid } from '../../contract/causes'
 import { database, rows, run, toDateTime, toIso, type Queries } from './database'
 

@@ -1,7 +1,7 @@
 import type { CouponDocument } from '../../core/coupon'
 import { evidenceOf, flawCounts, gradeCoupon, type Evidence, type Grade } from '../../core/grading'
 import type { HouseRules } from '../../core/house'
-import { readCoupon } from '../../core/reading'
+import { diagnose } from '../../core/diagnosis'
 import { electrodeOf } from '../../core/trade'
 import { insertMany, run, type Queries } from './database'
 
@@ -19,7 +19,7 @@ export function summarise(document: CouponDocument, rules: HouseRules): Summary 
   return {
     grade,
     evidence: evidenceOf(document, grade, rules),
-    nextRun: document.nextRun ?? document.advised ?? readCoupon(document, rules).nextRun,
+    nextRun: document.nextRun ?? document.advised ?? diagnose(document, rules).nextRun,
     rodFamily: electrodeOf(document.ticket.classification).family,
   }
 }

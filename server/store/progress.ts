@@ -1,10 +1,10 @@
 import { climb, type ClimbCoupon } from '../../core/ladder'
-import { standingOf, withPractice, type Standing } from '../../core/progress'
+import { standingOf, withHistory, type Standing } from '../../core/progress'
 import type { Board, StudentProgress } from '../../contract/progress'
 import { database, fromJson, rows, run, type Queries } from './database'
 import { currentRules } from './houseRules'
 import { currentLadder } from './ladders'
-import { historyOf } from './practised'
+import { historyOf } from './trials'
 import { curvesAreDue, fitCurves, schoolCurves, type KeptCurves } from './schoolCurves'
 import { pinOf } from './pins'
 import { timetableOf } from './sections'
@@ -72,7 +72,7 @@ async function compute(
   halfLifeDays: number,
 ): Promise<Kept> {
   const { practised, coupons } = await historyOf(studentId)
-  const kept: Kept = { standing: standingOf(curves, withPractice(practised), halfLifeDays), coupons }
+  const kept: Kept = { standing: standingOf(curves, withHistory(practised), halfLifeDays), coupons }
   // A coupon saved meanwhile has raised the serial: what was computed here is then already old, and is not marked
   // as current.
   await run(database(), 'UPDATE student_progress SET computed = ?, curves = ?, kept = ? WHERE student_id = ?', [

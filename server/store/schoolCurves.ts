@@ -1,6 +1,6 @@
-import { fitSchoolCurve, SKILL_ELEMENTS, withPractice, type SchoolCurves } from '../../core/progress'
+import { fitSchoolCurve, SKILL_ELEMENTS, withHistory, type SchoolCurves } from '../../core/progress'
 import { database, fromJson, rows, run, toDateTime, toIso } from './database'
-import { schoolHistory } from './practised'
+import { schoolHistory } from './trials'
 
 /** The school's curves as they were last fitted; version 0 while they never were. */
 export interface KeptCurves {
@@ -48,7 +48,7 @@ export async function curvesAreDue(now: Date): Promise<boolean> {
 
 /** Fits the school's curves to its newest coupons, all elements. */
 export async function fitCurves(now: Date): Promise<void> {
-  const students = (await schoolHistory(FITTED_TO)).map(withPractice)
+  const students = (await schoolHistory(FITTED_TO)).map(withHistory)
   const curves = Object.fromEntries(SKILL_ELEMENTS.map(element => [element, fitSchoolCurve(element, students)]))
   const coupons = new Set(students.flat().map(row => row.couponId)).size
   const { version } = await schoolCurves()

@@ -1,4 +1,4 @@
-import type { Kiosk } from '../../contract/readings'
+import type { Kiosk } from '../../contract/blindReadings'
 import { database, rows, run } from './database'
 
 /** Gives a student the code to read with at the shared tablet. False when there is no such student. */

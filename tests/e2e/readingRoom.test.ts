@@ -1,6 +1,6 @@
 import type { Browser, Page } from 'playwright-core'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { BEAD_CARDS, changeOfCard, nameOfCard, type BeadAnswer } from '../../core/practice'
+import { BEAD_CARDS, changeOfCard, nameOfCard, type BeadAnswer } from '../../core/readingRoom'
 import { addClass, foundTestSchool, type School } from '../school'
 import { ADDRESS } from '../session'
 import { openBrowser, signedIn, teaching } from './browser'
@@ -67,7 +67,7 @@ describe('the reading room', () => {
     await tablet.getByText('1 of the last 2 named').waitFor()
     await tablet.context().close()
 
-    const answers = (await school.instructor.ask<BeadAnswer[]>('GET', `/api/students/${student}/practice`)).body
+    const answers = (await school.instructor.ask<BeadAnswer[]>('GET', `/api/students/${student}/reading-room`)).body
     expect(answers.map(({ card, cause }) => [card, cause === card])).toEqual([
       [first, true],
       [second, false],
@@ -82,13 +82,13 @@ describe('the reading room', () => {
     const page = await signedIn(browser, 'maren')
     await page.goto(`${ADDRESS}/reading-room`)
     await causes(page).getByRole('button').first().click()
-    await page.route('**/api/practice/*', route => route.abort())
+    await page.route('**/api/reading-room/*', route => route.abort())
     await changes(page).getByRole('button').first().click()
     await page.getByRole('alert').getByText('Say it once more').waitFor()
-    await page.unroute('**/api/practice/*')
+    await page.unroute('**/api/reading-room/*')
     await changes(page).getByRole('button').first().click()
     await page.getByRole('status', { name: 'What it was' }).waitFor()
-    expect((await school.lead.ask<BeadAnswer[]>('GET', '/api/practice')).body).toHaveLength(1)
+    expect((await school.lead.ask<BeadAnswer[]>('GET', '/api/reading-room')).body).toHaveLength(1)
     await page.context().close()
   })
 })

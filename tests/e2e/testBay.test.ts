@@ -1,9 +1,9 @@
 import { readFile } from 'node:fs/promises'
 import type { Browser, Page } from 'playwright-core'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import type { TestDocument } from '../../core/qualification'
+import type { WelderTest } from '../../core/welderTest'
 import type { SavedCoupon } from '../../contract/coupon'
-import type { SavedTest, TestBay } from '../../contract/tests'
+import type { SavedWelderTest, TestBay } from '../../contract/welderTests'
 import { addClass, foundTestSchool, type School } from '../school'
 import { ADDRESS } from '../session'
 import { countingKeys, openBrowser, signedIn, teaching } from './browser'
@@ -22,7 +22,7 @@ beforeAll(async () => {
 afterAll(() => browser.close())
 
 const bay = async () => (await school.lead.ask<TestBay>('GET', `/api/students/${student}/tests`)).body.tests
-const testOf = async (id: string) => (await school.lead.ask<SavedTest>('GET', `/api/tests/${id}`)).body.document
+const testOf = async (id: string) => (await school.lead.ask<SavedWelderTest>('GET', `/api/tests/${id}`)).body.document
 const idOf = (page: Page) => new URL(page.url()).pathname.split('/').at(-1)!
 const next = (page: Page) => page.getByRole('region', { name: 'What is next' })
 const step = (page: Page, says: string | RegExp) => next(page).getByRole('button', { name: says }).waitFor()
@@ -197,7 +197,7 @@ describe('a bend', () => {
       .getByRole('region', { name: 'Specimens' })
       .getByText(/root pass/)
       .waitFor()
-    const document: TestDocument = await testOf(id)
+    const document: WelderTest = await testOf(id)
     expect(document.results['root-2']!.openings[0]).toMatchObject({ length: 5 / 32, kind: 'lack of fusion' })
     await expect
       .poll(async () =>

@@ -3,10 +3,10 @@ import type { Browser, Page } from 'playwright-core'
 import { v7 as uuid } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { DEFAULT_HOUSE_RULES } from '../../core/house'
-import { testCoupon, type TestDocument } from '../../core/qualification'
-import { aTest, passedExample } from '../../core/qualification/example'
+import { testCoupon, type WelderTest } from '../../core/welderTest'
+import { aTest, passedExample } from '../../core/welderTest/example'
 import { newFlaw, putMark } from '../../core/coupon'
-import type { SavedTest, TestBay } from '../../contract/tests'
+import type { SavedWelderTest, TestBay } from '../../contract/welderTests'
 import { addClass, foundTestSchool, type School } from '../school'
 import { ADDRESS } from '../session'
 import { choose, openBrowser, teaching } from './browser'
@@ -25,7 +25,7 @@ beforeAll(async () => {
 afterAll(() => browser.close())
 
 /** Keeps a test as it stands, and answers its id. */
-async function kept(document: TestDocument): Promise<string> {
+async function kept(document: WelderTest): Promise<string> {
   const id = uuid()
   expect(
     (await school.lead.ask('PUT', `/api/tests/${id}`, { baseVersion: 0, document: { ...document, couponId: uuid() } }))
@@ -33,7 +33,7 @@ async function kept(document: TestDocument): Promise<string> {
   ).toBe(200)
   return id
 }
-const testOf = async (id: string) => (await school.lead.ask<SavedTest>('GET', `/api/tests/${id}`)).body.document
+const testOf = async (id: string) => (await school.lead.ask<SavedWelderTest>('GET', `/api/tests/${id}`)).body.document
 /** Welded out and read, with an undercut on the cap that is too deep, or without. */
 async function read(undercut: boolean): Promise<string> {
   const id = await kept({ ...passedExample(student), visual: null, results: {} })
@@ -111,7 +111,7 @@ describe('a radiograph in place of bends', () => {
       .toMatchObject({ byHand: 'passes', note: 'slag, 1/16 in, at 3 in' })
     const [file] = await Promise.all([page.waitForEvent('download'), page.keyboard.press('j')])
     const whole = JSON.parse(await readFile(await file.path(), 'utf8')) as {
-      test: TestDocument
+      test: WelderTest
       book: { name: string }
       coupon: { mock: boolean }
     }

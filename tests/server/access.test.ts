@@ -3,7 +3,7 @@ import { fileURLToPath } from 'node:url'
 import { beforeAll, describe, expect, it } from 'vitest'
 import { v7 as uuid } from 'uuid'
 import { aCoupon } from '../../core/coupon/example'
-import { aTest } from '../../core/qualification/example'
+import { aTest } from '../../core/welderTest/example'
 import { foundTestSchool, type School } from '../school'
 import { ADDRESS, PASSWORD, Visitor } from '../session'
 
@@ -24,11 +24,11 @@ const ROUTES: Readonly<Record<string, Who>> = {
   'GET /api/kiosk': 'tablet',
   'POST /api/kiosk/student': 'tablet',
   'DELETE /api/kiosk/student': 'tablet',
-  'GET /api/readings/open': 'tablet',
-  'PUT /api/readings/[id]': 'tablet',
-  'GET /api/practice': 'tablet',
-  'PUT /api/practice/[id]': 'tablet',
-  'GET /api/students/[id]/practice': 'own',
+  'GET /api/blind-readings/open': 'tablet',
+  'PUT /api/blind-readings/[id]': 'tablet',
+  'GET /api/reading-room': 'tablet',
+  'PUT /api/reading-room/[id]': 'tablet',
+  'GET /api/students/[id]/reading-room': 'own',
   'GET /api/students/[id]/progress': 'own',
   'GET /api/students/[id]/tests': 'own',
   'GET /api/tests': 'staff',
@@ -46,11 +46,11 @@ const ROUTES: Readonly<Record<string, Who>> = {
   'PUT /api/sign-offs/[id]': 'staff',
   'POST /api/sign-offs/[id]/take-back': 'staff',
   'POST /api/kiosk': 'staff',
-  'GET /api/readings/agreement': 'staff',
+  'GET /api/blind-readings/agreement': 'staff',
   'GET /api/coupons/[id]/blind': 'staff',
   'PUT /api/students/[id]/code': 'staff',
-  'GET /api/coupons/[id]/readings': 'own',
-  'GET /api/students/[id]/readings': 'own',
+  'GET /api/coupons/[id]/blind-readings': 'own',
+  'GET /api/students/[id]/blind-readings': 'own',
   'GET /api/students/[id]/record': 'own',
   'GET /api/students/[id]/coupons': 'own',
   'GET /api/coupons/[id]': 'own',

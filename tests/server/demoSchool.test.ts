@@ -6,7 +6,7 @@ import { findRecord } from '../../server/store/records'
 import { rebuildDerived } from '../../server/store/rebuild'
 import { listFloor } from '../../server/store/students'
 import { listSections } from '../../server/store/sections'
-import { testBay } from '../../server/store/tests'
+import { testBay } from '../../server/store/welderTests'
 
 const home = process.env.FUSILIS_DB_URL!
 

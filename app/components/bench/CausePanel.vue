@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import type { CouponDocument } from '~~/core/coupon'
-import { CAUSES, signOf, type CauseId, type RankedCause, type Reading } from '~~/core/reading'
+import { CAUSES, signOf, type CauseId, type RankedCause, type Diagnosis } from '~~/core/diagnosis'
 import { useBench } from '~/stores/bench'
 
 /**
  * The likely causes with their odds, what speaks for and against each, the question that tells most, and what the
  * instructor says it was.
  */
-const props = defineProps<{ reading: Reading; document: CouponDocument }>()
+const props = defineProps<{ reading: Diagnosis; document: CouponDocument }>()
 const bench = useBench()
 
 const shown = computed(() => props.reading.causes.slice(0, 3))

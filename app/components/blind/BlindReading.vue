@@ -1,18 +1,18 @@
 <script setup lang="ts">
-import { readingKinds, standsUpright, type ReadingKind } from '~~/core/coupon'
-import type { HandedIn, Stage } from '~~/contract/readings'
+import { gaugeKinds, standsUpright, type GaugeKind } from '~~/core/coupon'
+import type { HandedIn, Stage } from '~~/contract/blindReadings'
 import { useBenchActs } from '~/composables/benchActs'
 import { BLIND_KEYS, useBenchKeys } from '~/composables/benchKeys'
 import type { MarkKind } from '~/components/bench/markKinds'
 import { useBench } from '~/stores/bench'
-import { useReadings } from '~/stores/readings'
+import { useBlindReadings } from '~/stores/blindReadings'
 import { messageOf } from '~/stores/request'
 
 /** The coupon on the bench, read blind: the drawing and the marks, and nobody's verdict beside them. */
 const props = defineProps<{ stage: Stage; heading: string }>()
 const emit = defineEmits<{ done: [handedIn: HandedIn]; leave: [] }>()
 const bench = useBench()
-const readings = useReadings()
+const readings = useBlindReadings()
 const hand = useBenchActs()
 
 type Dialog = 'more' | 'keys' | 'across' | 'over' | null
@@ -24,7 +24,7 @@ const upright = computed(() => bench.document !== null && standsUpright(bench.do
 const gauged = computed(() => {
   const bead = bench.document?.beads.find(lane => lane.id === bench.cursor.beadId)
   return bench.document && bead && (dialog.value === 'across' || dialog.value === 'over')
-    ? readingKinds(bench.document.piece, bead)[dialog.value]
+    ? gaugeKinds(bench.document.piece, bead)[dialog.value]
     : []
 })
 
@@ -35,7 +35,7 @@ function drop(kind: MarkKind) {
   })
 }
 
-function keepReadings(read: readonly { of: ReadingKind; valueMm: number }[]) {
+function keepReadings(read: readonly { of: GaugeKind; valueMm: number }[]) {
   dialog.value = null
   hand.addReadings(read)
 }
@@ -118,7 +118,7 @@ useBenchKeys(
     </aside>
     <MoreMarks v-if="dialog === 'more'" :face="bench.cursorFace" @drop="drop" @close="dialog = null" />
     <KeyList v-if="dialog === 'keys'" :keys="BLIND_KEYS" @close="dialog = null" />
-    <ReadingEntry
+    <GaugeEntry
       v-if="gauged.length > 0"
       :document="bench.document"
       :place="bench.cursor"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Bead, Mark } from '~~/core/coupon'
-import { isFlaw, isReading, isTry } from '~~/core/coupon'
+import { isFlaw, isGauge, isTry } from '~~/core/coupon'
 import { flawShape } from './flawPath'
 import type { Placement } from './placement'
 
@@ -41,7 +41,7 @@ const shape = computed(() => (isFlaw(props.mark) ? flawShape(props.mark, props.b
       />
       <path :d="shape.d" class="flaw" :stroke-width="shape.strokeMm" :class="{ filled: shape.filled }" />
     </template>
-    <g v-else-if="isReading(mark)" :transform="`translate(${center.x} ${center.y})`">
+    <g v-else-if="isGauge(mark)" :transform="`translate(${center.x} ${center.y})`">
       <circle v-if="selected" :r="radius * 1.9" class="halo" />
       <path
         :d="`M0 ${-bead.widthMm * 0.5} V ${bead.widthMm * 0.5} M${-radius * 0.7} ${-bead.widthMm * 0.5} h${radius * 1.4} M${-radius * 0.7} ${bead.widthMm * 0.5} h${radius * 1.4}`"

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { rodAngleViews, type AngleCase } from './rodAngles'
+import { rodAngleViews, type DrawnAngles } from './rodAngles'
 
 /** Rod and plate from the side and from the end, to angle. */
-const props = defineProps<{ wanted: AngleCase }>()
+const props = defineProps<{ wanted: DrawnAngles }>()
 const views = computed(() => rodAngleViews(props.wanted))
 </script>
 

@@ -2,10 +2,10 @@ import { describe, expect, it } from 'vitest'
 import { DEFAULT_HOUSE_RULES } from '../../../core/house'
 import { JOINTS, PASSES, rodAngles } from '../../../core/setup'
 import { PAD_POSITIONS } from '../../../core/trade'
-import { rodAngleViews, viewSvg, type AngleCase, type Shape } from './rodAngles'
+import { rodAngleViews, viewSvg, type DrawnAngles, type Shape } from './rodAngles'
 
-const aCase = (change: Partial<AngleCase & { pass: 'root' }> = {}): AngleCase => {
-  const base = { joint: 'pad', position: '1G', travel: 'left to right', hand: 'right', ...change } as AngleCase
+const aCase = (change: Partial<DrawnAngles & { pass: 'root' }> = {}): DrawnAngles => {
+  const base = { joint: 'pad', position: '1G', travel: 'left to right', hand: 'right', ...change } as DrawnAngles
   return {
     ...base,
     angles: rodAngles(

@@ -16,7 +16,7 @@ export interface View {
   readonly shapes: readonly Shape[]
 }
 
-export interface AngleCase {
+export interface DrawnAngles {
   readonly angles: RodAngles
   readonly joint: Joint
   readonly position: PadPosition
@@ -52,7 +52,7 @@ const WALL_UP: Turn = ([x, y]) => [y - 22, -x - 8]
 const WALL_DOWN: Turn = ([x, y]) => [y - 22, x - 8]
 const WALL: Turn = ([x, y]) => [y - 22, -x - 8]
 
-function sideTurn({ position, travel, hand }: AngleCase): Turn {
+function sideTurn({ position, travel, hand }: DrawnAngles): Turn {
   if (position === '3G') return mirrorFor(hand, travel === 'down' ? WALL_DOWN : WALL_UP)
   const backward = travel === 'right to left'
   if (position === '4G') return backward ? CEILING_MIRRORED : CEILING
@@ -68,7 +68,7 @@ const mirrorFor = (hand: 'right' | 'left', turn: Turn): Turn =>
       }
     : turn
 
-function endTurn({ position, joint, hand }: AngleCase): Turn {
+function endTurn({ position, joint, hand }: DrawnAngles): Turn {
   if (position === '4G') return CEILING
   if (position === '2G' && joint !== 'T' && joint !== 'lap' && joint !== 'outside corner') return mirrorFor(hand, WALL)
   return mirrorFor(hand, FLAT)
@@ -101,7 +101,7 @@ function sweepShapes(tip: Point, fromDegrees: number, toDegrees: number, turn: T
 }
 
 /** Along the weld: which way it travels and how far the rod leans. */
-function sideView(wanted: AngleCase): View {
+function sideView(wanted: DrawnAngles): View {
   const { low, high, lean } = wanted.angles.travel
   const turn = sideTurn(wanted)
   const degrees = ((low + high) / 2) * (lean === 'drag' ? 1 : -1)
@@ -328,7 +328,7 @@ const SECTIONS: Readonly<
 }
 
 /** Across the weld: which way the rod points between the plates. */
-function endView(wanted: AngleCase): View {
+function endView(wanted: DrawnAngles): View {
   const { joint, angles, position } = wanted
   const { plates, bead, tip } = SECTIONS[joint]
   const turn = endTurn(wanted)
@@ -361,7 +361,7 @@ function endView(wanted: AngleCase): View {
  * Rod and plate in two small views, to angle, as they stand in the shop; mirrored for the other hand and the other
  * way of travel.
  */
-export function rodAngleViews(wanted: AngleCase): readonly [side: View, end: View] {
+export function rodAngleViews(wanted: DrawnAngles): readonly [side: View, end: View] {
   return [sideView(wanted), endView(wanted)]
 }
 

@@ -3,7 +3,7 @@ import type { Section } from '~~/contract/people'
 import { today } from '~/composables/classDay'
 import { useFieldErrors } from '~/composables/fieldErrors'
 import { usePeople } from '~/stores/people'
-import { decodeText, readRoster, type RosterPreview } from './rosterFile'
+import { decodeText, parseRoster, type RosterPreview } from './rosterFile'
 
 /** A roster from a CSV file: shown first, with what is wrong line by line; everybody goes in or nobody. */
 const props = defineProps<{ section: Section }>()
@@ -20,7 +20,7 @@ async function take(event: Event) {
   preview.value =
     file.size > MOST_BYTES
       ? { lines: [], problem: 'This file is over 1 MB; a roster is smaller.' }
-      : readRoster(decodeText(await file.arrayBuffer()), today())
+      : parseRoster(decodeText(await file.arrayBuffer()), today())
 }
 
 async function importAll() {

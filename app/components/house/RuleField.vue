@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { readRule, type Between, type HouseRules, type Quantity, type RuleLine } from '~~/core/house'
+import { ruleAt, type Between, type HouseRules, type Quantity, type RuleLine } from '~~/core/house'
 import type { NumberKind, SheetInput } from '~~/core/working'
 
 /** One line of the house rules, to read or to change. Shares are shown in per cent. */
 const props = defineProps<{ line: RuleLine; rules: HouseRules; locked: boolean }>()
 const emit = defineEmits<{ write: [value: unknown]; problem: [path: string, message: string] }>()
 
-const value = computed(() => readRule(props.rules, props.line.path))
+const value = computed(() => ruleAt(props.rules, props.line.path))
 const scale = computed(() => (props.line.kind !== 'choice' && props.line.quantity === 'share' ? 100 : 1))
 const kindOf = (quantity: Quantity): NumberKind => (quantity === 'share' ? 'percent' : quantity)
 function input(name: string): SheetInput {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { studentSchema, type Section, type Student, type StudentFields } from '~~/contract/people'
-import { studentCodeSchema } from '~~/contract/readings'
+import { studentCodeSchema } from '~~/contract/blindReadings'
 import { today } from '~/composables/classDay'
 import { useFieldErrors } from '~/composables/fieldErrors'
 import { usePeople } from '~/stores/people'

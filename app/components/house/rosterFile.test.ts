@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest'
-import { decodeText, readRoster } from './rosterFile'
+import { decodeText, parseRoster } from './rosterFile'
 
 const START = '2026-09-14'
 
-describe('readRoster', () => {
+describe('parseRoster', () => {
   it('reads names, hands, starts and booths; what is not given is right-handed from today', () => {
-    const { lines, problem } = readRoster(
+    const { lines, problem } = parseRoster(
       'Name,Hand,Start,Booth\nDario Venn,left,2026-09-01,4\nNoor Haddix,,,\n',
       START,
     )
@@ -18,11 +18,11 @@ describe('readRoster', () => {
   })
 
   it('reads semicolons, a byte order mark and quoted commas', () => {
-    expect(readRoster('\uFEFFname;hand\n"Venn, Dario";right', START).lines[0]!.student.name).toBe('Venn, Dario')
+    expect(parseRoster('\uFEFFname;hand\n"Venn, Dario";right', START).lines[0]!.student.name).toBe('Venn, Dario')
   })
 
   it('says what is wrong, by line', () => {
-    const { lines } = readRoster(
+    const { lines } = parseRoster(
       'name,hand,start,booth\nA,both,2026-09-01,1\n,left,1826-01-01,x\nOk Person,right,,',
       START,
     )
@@ -33,8 +33,8 @@ describe('readRoster', () => {
   })
 
   it('says when the file is no roster', () => {
-    expect(readRoster('a,b\n1,2', START).problem).toMatch(/name/)
-    expect(readRoster('name\n', START).problem).toMatch(/nobody/)
+    expect(parseRoster('a,b\n1,2', START).problem).toMatch(/name/)
+    expect(parseRoster('name\n', START).problem).toMatch(/nobody/)
   })
 })
 

@@ -39,7 +39,7 @@ export function decodeText(bytes: ArrayBuffer): string {
  * Reads a roster: a heading line with `name`, and if wanted `hand`, `start` and `booth`; comma, semicolon or tab.
  * Every line is checked by the contract; a hand or start that is not given is right-handed from `startDate`.
  */
-export function readRoster(text: string, startDate: string): RosterPreview {
+export function parseRoster(text: string, startDate: string): RosterPreview {
   const { data, meta } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
     header: true,
     skipEmptyLines: 'greedy',

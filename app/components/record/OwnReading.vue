@@ -1,22 +1,22 @@
 <script setup lang="ts">
 import { addTallies, kappa, sayKappa } from '~~/core/agreement'
 import type { CouponDocument } from '~~/core/coupon'
-import { nameOfCard, practiceSummary, type PracticeSummary } from '~~/core/practice'
+import { nameOfCard, answersSummary, type AnswersSummary } from '~~/core/readingRoom'
 import type { LengthUnit } from '~~/core/units'
-import type { ReadingSummary } from '~~/contract/readings'
+import type { BlindReadingSummary } from '~~/contract/blindReadings'
 import { spokenDay } from '~/composables/classDay'
 import { useOutbox } from '~/stores/outbox'
-import { useReadings } from '~/stores/readings'
-import { usePractice } from '~/stores/practice'
+import { useBlindReadings } from '~/stores/blindReadings'
+import { useReadingRoom } from '~/stores/readingRoom'
 import { messageOf } from '~/stores/request'
 
 /** How well a student reads own welds: agreement with the instructor over time, and each reading laid over. */
 const props = defineProps<{ studentId: string; unit: LengthUnit }>()
-const readings = useReadings()
-const practice = usePractice()
-const shownBeads = ref<PracticeSummary | null>(null)
+const readings = useBlindReadings()
+const practice = useReadingRoom()
+const shownBeads = ref<AnswersSummary | null>(null)
 const outbox = useOutbox()
-const own = ref<ReadingSummary[]>([])
+const own = ref<BlindReadingSummary[]>([])
 const problem = ref('')
 const shown = shallowRef<{ title: string; reference: CouponDocument; reading: CouponDocument } | null>(null)
 
@@ -27,7 +27,7 @@ onMounted(async () => {
       practice.ofStudent(props.studentId),
     ])
     own.value = mine
-    shownBeads.value = practiceSummary(answers)
+    shownBeads.value = answersSummary(answers)
   } catch (error) {
     problem.value = messageOf(error)
   }
@@ -50,7 +50,7 @@ const all = computed(() => (own.value.length > 0 ? kappa(addTallies(own.value.ma
 /** Minus one to one, as percent of the line; only from nothing up is drawn. */
 const along = (value: number) => `${Math.max(0, value) * 100}%`
 
-async function show(one: ReadingSummary) {
+async function show(one: BlindReadingSummary) {
   problem.value = ''
   try {
     const [coupon, kept] = await Promise.all([outbox.find(one.couponId), readings.ofCoupon(one.couponId)])

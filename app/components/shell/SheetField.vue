@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { readInput, unitOf, writeInput, type SheetInput } from '~~/core/working'
+import { parseInput, unitOf, writeInput, type SheetInput } from '~~/core/working'
 import type { LengthUnit } from '~~/core/units'
 import { messageOf } from '~/stores/request'
 
@@ -20,7 +20,7 @@ let mine: number | string = props.modelValue
 function type(value: string) {
   text.value = value
   try {
-    const read = readInput(props.input, value, props.unit)
+    const read = parseInput(props.input, value, props.unit)
     said.value = read.said
     problem.value = ''
     mine = read.value

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { CAUSES, schoolPriors } from '~~/core/reading'
+import { CAUSES, schoolPriors } from '~~/core/diagnosis'
 import { useLoader } from '~/composables/loader'
 import { useSaving } from '~/composables/saving'
 import { useCauses } from '~/stores/causes'

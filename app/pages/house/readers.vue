@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { kappa, sayKappa, type AgreementTable } from '~~/core/agreement'
 import { discontinuityOf, type DiscontinuityId } from '~~/core/trade'
-import type { ReadersAgreement } from '~~/contract/readings'
+import type { ReadersAgreement } from '~~/contract/blindReadings'
 import { spokenDay } from '~/composables/classDay'
 import { useLoader } from '~/composables/loader'
-import { useReadings } from '~/stores/readings'
+import { useBlindReadings } from '~/stores/blindReadings'
 
 /** Where the school's instructors read alike and where they differ, and what waits for a second reader. */
-const readings = useReadings()
+const readings = useBlindReadings()
 useHead({ title: 'Readers · Fusilis' })
 const agreement = ref<ReadersAgreement | null>(null)
 const { loading, problem, load } = useLoader(async () => {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useLocalStorage } from '@vueuse/core'
-import { readRulesFile, rulesSaveSchema, writeRulesFile } from '~~/contract/houseRules'
+import { parseRulesFile, rulesSaveSchema, writeRulesFile } from '~~/contract/houseRules'
 import type { RulesVersion } from '~~/contract/record'
 import {
   completeRules,
@@ -24,13 +24,13 @@ const sections = useSections()
 const session = useSession()
 useHead({ title: 'House rules · Fusilis' })
 
-interface Draft {
+interface RulesDraft {
   readonly baseVersion: number
   readonly rules: HouseRules
 }
 /** What is edited and not saved stays in this browser. */
-const draft = useLocalStorage<Draft | null>('fusilis.rules-draft', null, {
-  serializer: { read: text => JSON.parse(text) as Draft | null, write: value => JSON.stringify(value) },
+const draft = useLocalStorage<RulesDraft | null>('fusilis.rules-draft', null, {
+  serializer: { read: text => JSON.parse(text) as RulesDraft | null, write: value => JSON.stringify(value) },
 })
 const { loading, problem, load } = useLoader(async () => {
   await houseRules.load()
@@ -115,7 +115,7 @@ const file = useTemplateRef<HTMLInputElement>('file')
 async function importFile(event: Event) {
   const chosen = (event.target as HTMLInputElement).files?.[0]
   if (!chosen) return
-  const read = await readRulesFile(await chosen.text())
+  const read = await parseRulesFile(await chosen.text())
   if (file.value) file.value.value = ''
   if ('faults' in read) {
     faults.value = read.faults.map(fault => fault.message)

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { useRouteQuery } from '~/composables/routeQuery'
 import { polarityCheck } from '~~/core/setup'
-import { cautionsFor, ELECTRODES, readClassification, type Polarity } from '~~/core/trade'
+import { cautionsFor, ELECTRODES, parseClassification, type Polarity } from '~~/core/trade'
 
 const printed = useRouteQuery('printed', 'E7018-1 H4R')
 const rod = useRouteQuery('rod', 'E7018')
 const polarity = useRouteQuery('polarity', 'DCEN')
 
-const read = computed(() => readClassification(printed.value))
+const read = computed(() => parseClassification(printed.value))
 const known = computed(() => ELECTRODES.find(row => row.classification === rod.value) ?? ELECTRODES[0]!)
 const check = computed(() =>
   polarityCheck(

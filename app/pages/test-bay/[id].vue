@@ -2,12 +2,12 @@
 import { v7 as uuid } from 'uuid'
 import { useLocalStorage } from '@vueuse/core'
 import { holdAgainst, sayAmount } from '~~/core/criteria'
+import { qualifies, unitFor } from '~~/core/qualification'
 import {
   asRetest,
   isBend,
   nextStep,
   originOf,
-  qualifies,
   retestOptions,
   sayStep,
   specimensOf,
@@ -16,15 +16,14 @@ import {
   takeStep,
   testCoupon,
   testStanding,
-  unitFor,
   type HoldPoint,
   type Specimen,
   type SpecimenResult,
-  type TestDocument,
-} from '~~/core/qualification'
+  type WelderTest,
+} from '~~/core/welderTest'
 import { cautionsFor, type CautionTopic } from '~~/core/trade'
 import type { FitUp } from '~~/core/setup'
-import { bookTitle, STATE_WORDS } from '~/components/tests/testHeading'
+import { bookTitle, STATE_WORDS } from '~/components/testBay/testHeading'
 import { spokenDay, today } from '~/composables/classDay'
 import { useLoader } from '~/composables/loader'
 import { usePageKeys } from '~/composables/pageKeys'
@@ -34,15 +33,15 @@ import { useCriteria } from '~/stores/criteria'
 import { useHouseRules } from '~/stores/houseRules'
 import { messageOf } from '~/stores/request'
 import { useSession } from '~/stores/session'
-import { useTestRun } from '~/stores/testRun'
-import { useTests } from '~/stores/tests'
+import { useWelderTest } from '~/stores/welderTest'
+import { useWelderTests } from '~/stores/welderTests'
 
 /**
  * One test, from the checklist to the record: the next step has the one key, everything else can be done out of
  * turn.
  */
-const run = useTestRun()
-const tests = useTests()
+const run = useWelderTest()
+const tests = useWelderTests()
 const criteria = useCriteria()
 const houseRules = useHouseRules()
 const session = useSession()
@@ -192,7 +191,7 @@ async function planRetest(pieces: number) {
   dialog.value = null
   try {
     const ids = await tests.plan(
-      Array.from({ length: pieces }, (): TestDocument =>
+      Array.from({ length: pieces }, (): WelderTest =>
         asRetest(document.value!, { of: testId.value, pieces }, { testDay: today(), couponId: uuid() }),
       ),
     )

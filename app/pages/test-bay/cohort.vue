@@ -1,14 +1,14 @@
 <script setup lang="ts">
-import { firstTimeBy, hasResult, honestyOf } from '~~/core/qualification'
+import { firstTimeBy, hasResult, honestyOf } from '~~/core/welderTest'
 import { useLoader } from '~/composables/loader'
 import { useCodeBooks } from '~/stores/codeBooks'
-import { useTests } from '~/stores/tests'
+import { useWelderTests } from '~/stores/welderTests'
 
 /**
  * The school's tests in figures: passed the first time, by position and rod; and whether the odds that were said
  * came true.
  */
-const tests = useTests()
+const tests = useWelderTests()
 const books = useCodeBooks()
 useHead({ title: 'Tests in figures · Fusilis' })
 const { loading, problem, load } = useLoader(async () => {

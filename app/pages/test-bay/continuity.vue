@@ -1,16 +1,16 @@
 <script setup lang="ts">
-import { lapsing } from '~~/core/qualification'
-import { continuityRows } from '~/components/tests/continuityRows'
-import { lapsesIcs, type Lapse } from '~/components/tests/lapsesIcs'
+import { lapsing } from '~~/core/welderTest'
+import { continuityRows } from '~/components/testBay/continuityRows'
+import { lapsesIcs, type Lapse } from '~/components/testBay/lapsesIcs'
 import { today } from '~/composables/classDay'
 import { useLoader } from '~/composables/loader'
 import { saveFile } from '~/composables/saveFile'
 import { useCodeBooks } from '~/stores/codeBooks'
 import { messageOf } from '~/stores/request'
-import { useTests } from '~/stores/tests'
+import { useWelderTests } from '~/stores/welderTests'
 
 /** What keeps qualifications alive: who used which process when, and what lapses next. */
-const tests = useTests()
+const tests = useWelderTests()
 const books = useCodeBooks()
 useHead({ title: 'Continuity · Fusilis' })
 const { loading, problem, load } = useLoader(async () => {

@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import { sayOdds } from '~~/core/readiness'
-import type { TestSummary } from '~~/contract/tests'
-import { isOpen, STATE_WORDS, urgencyOf } from '~/components/tests/testHeading'
+import type { TestSummary } from '~~/contract/welderTests'
+import { isOpen, STATE_WORDS, urgencyOf } from '~/components/testBay/testHeading'
 import { spokenDay } from '~/composables/classDay'
 import { useLoader } from '~/composables/loader'
 import { usePageKeys } from '~/composables/pageKeys'
 import { useCodeBooks } from '~/stores/codeBooks'
-import { useTests } from '~/stores/tests'
+import { useWelderTests } from '~/stores/welderTests'
 
 /** The school's tests: what wants somebody first, then what came of the others. */
-const tests = useTests()
+const tests = useWelderTests()
 const books = useCodeBooks()
 useHead({ title: 'Test bay · Fusilis' })
 const { loading, problem, load } = useLoader(async () => {

@@ -3,11 +3,7 @@ import { v7 as uuid } from 'uuid'
 import { useLocalStorage } from '@vueuse/core'
 import {
   ALL_WELDED,
-  couponOf,
   fewestTests,
-  needsOf,
-  newTest,
-  NOBODY,
   positionsQualified,
   qualifies,
   takenWith,
@@ -18,12 +14,13 @@ import {
   type TestTaken,
   type Wanted,
 } from '~~/core/qualification'
+import { couponOf, needsOf, newTest, NOBODY } from '~~/core/welderTest'
 import { dayNumber } from '~~/core/progress'
 import { habitsOf, testPlan, type OutlookCase } from '~~/core/readiness'
 import { inches } from '~~/core/units'
 import type { FloorStudent } from '~~/contract/people'
 import type { StudentProgress } from '~~/contract/progress'
-import type { PlannedSet } from '~/components/tests/PlanSets.vue'
+import type { PlannedSet } from '~/components/testBay/PlanSets.vue'
 import { today } from '~/composables/classDay'
 import { useLoader } from '~/composables/loader'
 import { usePageKeys } from '~/composables/pageKeys'
@@ -35,7 +32,7 @@ import { useHouseRules } from '~/stores/houseRules'
 import { useProgress } from '~/stores/progress'
 import { messageOf } from '~/stores/request'
 import { useSections } from '~/stores/sections'
-import { useTests } from '~/stores/tests'
+import { useWelderTests } from '~/stores/welderTests'
 
 /**
  * Plans tests: from what somebody should be qualified for to the fewest pieces, or from pieces to what they would
@@ -46,7 +43,7 @@ const floor = useFloor()
 const houseRules = useHouseRules()
 const progress = useProgress()
 const sections = useSections()
-const tests = useTests()
+const tests = useWelderTests()
 const route = useRoute()
 useHead({ title: 'Plan a test · Fusilis' })
 

@@ -1,5 +1,5 @@
 import { defineEventHandler } from 'h3'
-import type { Kiosk } from '../../../contract/readings'
+import type { Kiosk } from '../../../contract/blindReadings'
 import { requireKiosk } from '../../http/reader'
 import { notFound } from '../../http/refuse'
 import { kioskOf } from '../../store/studentCodes'

@@ -1,5 +1,5 @@
 import { defineEventHandler, sendNoContent } from 'h3'
-import { kioskSchema } from '../../../contract/readings'
+import { kioskSchema } from '../../../contract/blindReadings'
 import { beginSession } from '../../http/beginSession'
 import { requireStaff } from '../../http/access'
 import { readAs } from '../../http/readAs'

@@ -1,11 +1,11 @@
 import { defineEventHandler, getRouterParam, sendNoContent } from 'h3'
 import { uuid } from '../../../contract/fields'
-import { processUseSchema, type ProcessUseSave } from '../../../contract/tests'
+import { processUseSchema, type ProcessUseSave } from '../../../contract/welderTests'
 import { requireStaff } from '../../http/access'
 import { parseAs, readAs } from '../../http/readAs'
 import { refuse } from '../../http/refuse'
 import { findStudent } from '../../store/students'
-import { addProcessUse } from '../../store/tests'
+import { addProcessUse } from '../../store/welderTests'
 
 /** Notes that a student used the process, with a witness. */
 export default defineEventHandler(async event => {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { causeOf } from '~~/core/reading'
+import { causeOf } from '~~/core/diagnosis'
 import { spokenDay } from '~/composables/classDay'
 import { useLoader } from '~/composables/loader'
 import { useHouseRules } from '~/stores/houseRules'

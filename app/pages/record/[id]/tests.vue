@@ -1,19 +1,19 @@
 <script setup lang="ts">
 import type { StudentProgress } from '~~/contract/progress'
-import type { TestBay } from '~~/contract/tests'
-import { continuityRows } from '~/components/tests/continuityRows'
-import { STATE_WORDS } from '~/components/tests/testHeading'
+import type { TestBay } from '~~/contract/welderTests'
+import { continuityRows } from '~/components/testBay/continuityRows'
+import { STATE_WORDS } from '~/components/testBay/testHeading'
 import { spokenDay, today } from '~/composables/classDay'
 import { useLoader } from '~/composables/loader'
 import { useCodeBooks } from '~/stores/codeBooks'
 import { useProgress } from '~/stores/progress'
 import { useSession } from '~/stores/session'
-import { useTests } from '~/stores/tests'
+import { useWelderTests } from '~/stores/welderTests'
 
 /** One student's tests: what came of them, how they stand, and what bends laid open. */
 const route = useRoute()
 const session = useSession()
-const tests = useTests()
+const tests = useWelderTests()
 const books = useCodeBooks()
 const progress = useProgress()
 const studentId = computed(() => String(route.params.id))

@@ -1,5 +1,5 @@
 import { defineEventHandler, getRequestIP, sendNoContent } from 'h3'
-import { kioskStudentSchema } from '../../../../contract/readings'
+import { kioskStudentSchema } from '../../../../contract/blindReadings'
 import { beginSession } from '../../../http/beginSession'
 import { readAs } from '../../../http/readAs'
 import { requireKiosk } from '../../../http/reader'

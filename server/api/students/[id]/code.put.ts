@@ -1,5 +1,5 @@
 import { defineEventHandler, sendNoContent } from 'h3'
-import { studentCodeSchema } from '../../../../contract/readings'
+import { studentCodeSchema } from '../../../../contract/blindReadings'
 import { idIn, requireStaff } from '../../../http/access'
 import { readAs } from '../../../http/readAs'
 import { notFound } from '../../../http/refuse'

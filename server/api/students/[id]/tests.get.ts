@@ -1,6 +1,6 @@
 import { defineEventHandler } from 'h3'
 import { idIn, requireRecordOf } from '../../../http/access'
-import { testBay } from '../../../store/tests'
+import { testBay } from '../../../store/welderTests'
 
 /** One student's tests and uses of the process. */
 export default defineEventHandler(async event => {

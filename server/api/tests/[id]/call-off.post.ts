@@ -1,9 +1,9 @@
 import { defineEventHandler, sendNoContent } from 'h3'
-import { callOffSchema } from '../../../../contract/tests'
+import { callOffSchema } from '../../../../contract/welderTests'
 import { idIn, requireStaff } from '../../../http/access'
 import { readAs } from '../../../http/readAs'
 import { notFound, refuse } from '../../../http/refuse'
-import { callOffTest, findTest } from '../../../store/tests'
+import { callOffTest, findTest } from '../../../store/welderTests'
 
 /** Calls off a test that was only planned, as it was seen: what somebody began meanwhile stays. */
 export default defineEventHandler(async event => {

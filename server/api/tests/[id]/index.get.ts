@@ -1,7 +1,7 @@
 import { defineEventHandler } from 'h3'
 import { idIn, requireStaff } from '../../../http/access'
 import { notFound } from '../../../http/refuse'
-import { findTest } from '../../../store/tests'
+import { findTest } from '../../../store/welderTests'
 
 /** A test, whole. */
 export default defineEventHandler(async event => {

@@ -1,18 +1,19 @@
 import { defineEventHandler } from 'h3'
-import { documentFaults, type CodeBook, type TestDocument } from '../../../../core/qualification'
-import { testSaveSchema, type SavedTest, type TestSave } from '../../../../contract/tests'
+import type { CodeBook } from '../../../../core/qualification'
+import { documentFaults, type WelderTest } from '../../../../core/welderTest'
+import { welderTestSaveSchema, type SavedWelderTest, type WelderTestSave } from '../../../../contract/welderTests'
 import { idIn, requireStaff } from '../../../http/access'
 import { readAs } from '../../../http/readAs'
 import { refuse } from '../../../http/refuse'
 import { findBook } from '../../../store/codeBooks'
 import { findStudent } from '../../../store/students'
-import { saveTest } from '../../../store/tests'
+import { saveTest } from '../../../store/welderTests'
 
 /** Saves a test whole; what is out of order by its book is refused, and nothing of it is kept. */
-export default defineEventHandler(async (event): Promise<SavedTest> => {
+export default defineEventHandler(async (event): Promise<SavedWelderTest> => {
   const me = await requireStaff(event)
   const id = idIn(event, 'test')
-  const save = await readAs<TestSave>(event, testSaveSchema)
+  const save = await readAs<WelderTestSave>(event, welderTestSaveSchema)
   const { document } = save
   if (!(await findStudent(document.studentId))) throw notAccepted('studentId', 'There is no such student')
   const book = await bookOf(document)
@@ -27,7 +28,7 @@ export default defineEventHandler(async (event): Promise<SavedTest> => {
 const notAccepted = (path: string, message: string) =>
   refuse(422, 'Not accepted', `${message}.`, [{ path: `document.${path}`, message }])
 
-async function bookOf({ book }: TestDocument): Promise<CodeBook> {
+async function bookOf({ book }: WelderTest): Promise<CodeBook> {
   try {
     return await findBook(book)
   } catch (error) {

@@ -1,0 +1,98 @@
+import { describe, expect, it } from 'vitest'
+import { ISO_9606, STRUCTURAL } from '~~/core/qualification'
+import { continuityOf, type WelderTest } from '~~/core/welderTest'
+import { passedExample } from '~~/core/welderTest/example'
+import { labelsDocument } from './labelsPdf'
+import { lapsesIcs } from './lapsesIcs'
+import { recordDocument } from './recordPdf'
+
+const seen = { by: 'MH', at: '2026-11-02T18:00:00.000Z' }
+const passed: WelderTest = {
+  ...passedExample(),
+  results: {
+    ...passedExample().results,
+    'face-1': {
+      ...seen,
+      openings: [{ length: 0.05, atMm: 4, corner: false, kind: 'slag', depth: null }],
+      byHand: null,
+      note: '',
+    },
+  },
+}
+/** All the words of a PDF's definition. */
+const words = (of: unknown): string => JSON.stringify(of)
+
+describe('the record on paper', () => {
+  const of = { school: 'Gannet Quay Trades Hall', student: 'Isolde Brack', drawing: null }
+  it('puts what was tested beside what it qualifies, with every specimen, and calls itself a school’s record', () => {
+    const text = words(recordDocument(passed, STRUCTURAL, of))
+    for (const part of [
+      'School test record',
+      'Passed',
+      'IB 3',
+      '3/8 in',
+      'Grooves in plate: flat, horizontal, vertical',
+      '1/8 to 3/4 in',
+      '0.05 in slag',
+      'nothing open',
+      'On the clock 70 min',
+      'Welder, date',
+    ])
+      expect(text).toContain(part)
+    expect(text).not.toMatch(/certified|qualified welder/i)
+    const footer = recordDocument(passed, STRUCTURAL, of).footer as (page: number, pages: number) => { text: string }
+    expect(footer(1, 2).text).toMatch(/not a certificate.*inspector decide.*Page 1 of 2/)
+  })
+  it('says why a test was not passed, and what is not done yet', () => {
+    expect(
+      words(
+        recordDocument(
+          {
+            ...passed,
+            results: {
+              'face-1': {
+                ...passed.results['face-1']!,
+                openings: [{ length: 0.2, atMm: 4, corner: false, kind: 'slag', depth: null }],
+              },
+            },
+          },
+          STRUCTURAL,
+          of,
+        ),
+      ),
+    ).toMatch(/Not passed.*Slag over 1\/8 in/)
+    expect(words(recordDocument({ ...passed, results: {} }, STRUCTURAL, of))).toMatch(/Not finished.*not done/)
+  })
+  it('gives the designation where the book has one', () =>
+    expect(words(recordDocument({ ...passed, test: { ...passed.test, unit: 'mm' } }, ISO_9606, of))).toContain(
+      'ISO 9606-1 111 P BW FM1 B s9.5 PF ss mb ml',
+    ))
+})
+
+it('a label for each specimen, with stamp and number, three in a row', () => {
+  const [grid] = labelsDocument(passed, STRUCTURAL, 'Isolde Brack').content as unknown as [
+    { table: { body: unknown[][] } },
+  ]
+  expect(grid.table.body).toHaveLength(1)
+  expect(grid.table.body[0]).toHaveLength(3)
+  expect(words(grid)).toMatch(/IB 3.*face.*IB 3.*root/)
+})
+
+describe('the calendar of what lapses', () => {
+  const rows = continuityOf([{ book: STRUCTURAL, processes: ['SMAW'], testDay: '2026-08-31' }], [], '2026-11-25').map(
+    row => ({ ...row, studentId: 's1', student: 'Isolde Brack' }),
+  )
+  it('is a whole day, the last on which it stands, with a reminder a month ahead', () => {
+    const text = lapsesIcs(rows).replace(/\r\n[ \t]/g, '')
+    expect(text).toMatch(/^BEGIN:VCALENDAR/)
+    for (const line of [
+      'UID:s1-structural-SMAW@fusilis',
+      'DTSTART;VALUE=DATE:20270228',
+      'DTEND;VALUE=DATE:20270301',
+      'TRIGGER:-PT720H',
+      'SUMMARY:Isolde Brack: SMAW by AWS D1.1 lapses after today',
+    ])
+      expect(text.split('\r\n')).toContain(line)
+  })
+  it('is an empty calendar where nothing lapses', () => expect(lapsesIcs([])).toContain('END:VCALENDAR'))
+})

@@ -1,0 +1,197 @@
+import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
+import {
+  designationOf,
+  qualifies,
+  sayPrinted,
+  sayQualified,
+  unitFor,
+  WHO_DECIDES,
+  type CodeBook,
+} from '~~/core/qualification'
+import {
+  formerFor,
+  holdPointsOf,
+  isBend,
+  minutesRun,
+  specimensOf,
+  specimenVerdict,
+  testStanding,
+  type WelderTest,
+} from '~~/core/welderTest'
+import { formatFraction, formatLength } from '~~/core/units'
+import { makePdf } from '~/composables/makePdf'
+import { wallTime } from '~/composables/wallTime'
+
+const QUIET = '#4c585f'
+const day = (iso: string) =>
+  new Date(`${iso.slice(0, 10)}T12:00:00`).toLocaleDateString('en-GB', {
+    day: 'numeric',
+    month: 'long',
+    year: 'numeric',
+  })
+const head = (text: string): Content => ({ text, bold: true, fontSize: 12, margin: [0, 12, 0, 3] })
+const table = (
+  widths: (string | number)[],
+  heads: readonly string[],
+  body: readonly (readonly string[])[],
+): Content => ({
+  layout: 'lightHorizontalLines',
+  table: {
+    headerRows: 1,
+    widths,
+    body: [heads.map(text => ({ text, color: QUIET, fontSize: 8.5 })), ...body.map(row => row.map(text => ({ text })))],
+  },
+})
+
+export interface RecordHead {
+  readonly school: string
+  readonly student: string
+  /** The drawing of the piece with its specimens, as SVG; none when it could not be had. */
+  readonly drawing: string | null
+}
+
+/** What the test was, beside the range it qualifies: positions, thickness, diameter, fillers, backing, way. */
+function actualBesideQualified(document: WelderTest, book: CodeBook): string[][] {
+  const { test } = document
+  const said = sayQualified(qualifies(book, [test]))
+  const of = (about: (typeof said)[number]['about']) =>
+    said
+      .filter(row => row.about === about)
+      .map(row => row.text)
+      .join('; ') || 'none'
+  const unit = unitFor(book, test)
+  const fillers = test.fillers
+    .map(
+      filler =>
+        `${filler.classification} ${formatLength(filler.depositMm, unit)} in ${filler.layers} layer${filler.layers > 1 ? 's' : ''}${filler.root ? ', root' : ''}`,
+    )
+    .join('; ')
+  return [
+    ['Position', `${test.position}, ${test.form}, ${test.weld}`, of('positions')],
+    ['Thickness', formatLength(test.thicknessMm, unit), of('thickness')],
+    ['Outside diameter', test.outsideMm === null ? 'plate' : formatLength(test.outsideMm, unit), of('diameter')],
+    ['Fillers', fillers, of('fillers')],
+    ['Backing', test.backing ? 'with backing' : 'open root', of('backing')],
+    ['Progression', test.progression ?? 'none', test.progression ? of('progression') : 'as the positions'],
+  ]
+}
+
+/**
+ * A school's record of a test, on paper: what was tested beside what it qualifies, how it came out, and lines for
+ * the pen.
+ */
+export function recordDocument(
+  document: WelderTest,
+  book: CodeBook,
+  { school, student, drawing }: RecordHead,
+): TDocumentDefinitions {
+  const standing = testStanding(document, book)
+  const unit = unitFor(book, document.test)
+  const specimens = specimensOf(document, book)
+  const results = specimens.map((specimen, n) => {
+    const verdict = specimenVerdict(document, specimen, book)
+    const result = document.results[specimen.id]
+    const openings = (result?.openings ?? [])
+      .map(opening => `${opening.length} ${unit} ${opening.kind}${opening.corner ? ', corner' : ''}`)
+      .join('; ')
+    return [
+      `${n + 1}`,
+      specimen.kind,
+      formatLength(specimen.toMm - specimen.fromMm, unit),
+      openings || result?.note || (result ? 'nothing open' : ''),
+      verdict ? `${verdict.outcome}${verdict.outcome === 'passes' ? '' : ` (${verdict.clause})`}` : 'not done',
+      result ? `${result.by}, ${day(result.at)}` : '',
+    ]
+  })
+  const designation = designationOf(book, document.test)
+  const outcome = standing.state === 'passed' ? 'Passed' : standing.state === 'failed' ? 'Not passed' : 'Not finished'
+  return {
+    pageSize: 'A4',
+    pageMargins: [46, 42, 46, 48],
+    defaultStyle: { fontSize: 9.5, lineHeight: 1.15 },
+    info: { title: `School test record, ${student}` },
+    footer: (page, pages) => ({
+      text: `A school’s test record, and not a certificate. ${WHO_DECIDES} Page ${page} of ${pages}`,
+      fontSize: 7.5,
+      color: QUIET,
+      margin: [46, 14, 46, 0],
+    }),
+    content: [
+      { text: school, color: QUIET },
+      {
+        columns: [
+          { text: 'School test record', fontSize: 20, bold: true },
+          { text: outcome, fontSize: 16, bold: true, alignment: 'right' },
+        ],
+      },
+      {
+        text: `${student} · ${document.pieceName} · ${day(document.testDay)} · stamp ${document.stamp || 'none'}`,
+        margin: [0, 2, 0, 0],
+      },
+      {
+        text: `${book.name}, ${book.edition}; from memory, to be checked against the code in force.${designation ? ` ${designation}` : ''}`,
+        color: QUIET,
+      },
+      { text: standing.reasons.join('. '), margin: [0, 4, 0, 0] },
+      head('As tested, and what it qualifies'),
+      table([78, 150, '*'], ['Variable', 'Actual', 'Range'], actualBesideQualified(document, book)),
+      head('Passes'),
+      table(
+        [20, 50, 90, 55, 60, '*'],
+        ['', 'Pass', 'Filler', 'Current', 'Polarity', 'Run'],
+        document.passes.map((pass, n) => {
+          const run = document.runs[pass.id]
+          return [
+            `${n + 1}`,
+            pass.role,
+            `${pass.classification} ${formatFraction(pass.diameterMm, 32)} in`,
+            `${pass.currentA} A`,
+            pass.polarity,
+            run ? `${wallTime(run.from)} to ${run.to ? wallTime(run.to) : '…'}` : '',
+          ]
+        }),
+      ),
+      {
+        text: `On the clock ${Math.round(minutesRun(document, document.endedAt ?? document.startedAt ?? ''))} min; witnessed: ${holdPointsOf(
+          document,
+        )
+          .map(point => `${point} ${document.holds[point]?.by ?? '–'}`)
+          .join(', ')}${document.stops.map(stop => `; stopped ${wallTime(stop.from)}, ${stop.why}`).join('')}`,
+        margin: [0, 4, 0, 0],
+      },
+      head('Visual'),
+      {
+        text: document.visual
+          ? `${document.visual.outcome === 'passes' ? 'Passed' : 'Not passed'}, ${document.visual.by}, ${day(document.visual.at)}. ${[...document.visual.failed, document.visual.why].filter(Boolean).join('. ')}`
+          : 'Not done',
+      },
+      head('Specimens'),
+      ...(specimens.some(one => isBend(one.kind))
+        ? [
+            {
+              text: `Bends over a plunger of ${sayPrinted(formerFor(book, document.yieldMpa).plunger, unit)}, for ${document.yieldMpa} MPa yield.`,
+              color: QUIET,
+              margin: [0, 0, 0, 3],
+            } as Content,
+          ]
+        : []),
+      table([16, 62, 48, '*', 110, 80], ['', 'Kind', 'Width', 'Seen', 'Outcome', 'By'], results),
+      ...(drawing ? [{ svg: drawing, fit: [500, 170], alignment: 'center', margin: [0, 10, 0, 0] } as Content] : []),
+      ...(document.notes ? [head('Notes'), { text: document.notes }] : []),
+      {
+        columns: ['Welder', 'Witness', 'Instructor'].map(who => ({
+          stack: [
+            { canvas: [{ type: 'line', x1: 0, y1: 34, x2: 150, y2: 34, lineWidth: 0.7 }] },
+            { text: `${who}, date`, fontSize: 8, color: QUIET, margin: [0, 3, 0, 0] },
+          ],
+        })),
+        columnGap: 18,
+        margin: [0, 12, 0, 0],
+        unbreakable: true,
+      },
+    ] as Content[],
+  }
+}
+
+export const recordPdf = (document: WelderTest, book: CodeBook, of: RecordHead): Promise<Blob> =>
+  makePdf(recordDocument(document, book, of))

@@ -1,0 +1,55 @@
+import { defineStore } from 'pinia'
+import { v7 as uuid } from 'uuid'
+import type { CouponDocument } from '~~/core/coupon'
+import type {
+  BlindReading,
+  HandedIn,
+  Kiosk,
+  OpenToRead,
+  ReadersAgreement,
+  BlindReadingSave,
+  BlindReadingSummary,
+} from '~~/contract/blindReadings'
+import { request } from './request'
+
+/** Coupons read blind: by students at the shared tablet, and by a second instructor. */
+export const useBlindReadings = defineStore('readings', () => {
+  const kiosk = ref<Kiosk | null>(null)
+  /** One id a coupon and stage, so that a reading that is sent twice is one. */
+  const ids = new Map<string, string>()
+
+  /** Hands this tablet over to the students of a section; nobody is signed in at it then. */
+  const handOver = (sectionId: string) => request('POST', '/api/kiosk', { sectionId })
+
+  /** Finds out whether this is a tablet that was handed over. */
+  async function askKiosk(): Promise<void> {
+    kiosk.value = await request<Kiosk>('GET', '/api/kiosk')
+  }
+
+  async function take(studentId: string, code: string): Promise<void> {
+    await request('POST', '/api/kiosk/student', { studentId, code })
+    await askKiosk()
+  }
+
+  async function giveBack(): Promise<void> {
+    await request('DELETE', '/api/kiosk/student')
+    await askKiosk()
+  }
+
+  const openToRead = () => request<OpenToRead>('GET', '/api/blind-readings/open')
+  const blind = (couponId: string) => request<CouponDocument>('GET', `/api/coupons/${couponId}/blind`)
+  const ofCoupon = (couponId: string) => request<BlindReading[]>('GET', `/api/coupons/${couponId}/blind-readings`)
+  const ofStudent = (studentId: string) =>
+    request<BlindReadingSummary[]>('GET', `/api/students/${studentId}/blind-readings`)
+  const agreement = () => request<ReadersAgreement>('GET', '/api/blind-readings/agreement')
+
+  /** Hands a reading in; the same again, after the server was away, is one reading. */
+  async function handIn(save: BlindReadingSave): Promise<HandedIn> {
+    const key = `${save.couponId} ${save.stage}`
+    const id = ids.get(key) ?? uuid()
+    ids.set(key, id)
+    return request<HandedIn>('PUT', `/api/blind-readings/${id}`, save)
+  }
+
+  return { kiosk, handOver, askKiosk, take, giveBack, openToRead, blind, ofCoupon, ofStudent, agreement, handIn }
+})

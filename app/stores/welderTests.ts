@@ -1,0 +1,40 @@
+import { defineStore } from 'pinia'
+import { v7 as uuid } from 'uuid'
+import type { WelderTest } from '~~/core/welderTest'
+import type { ProcessUseSave, SavedWelderTest, TestBay } from '~~/contract/welderTests'
+import { request } from './request'
+
+/** The school's tests, and the uses of processes that keep what they qualify alive. */
+export const useWelderTests = defineStore('tests', () => {
+  const bay = shallowRef<TestBay | null>(null)
+
+  async function load(): Promise<void> {
+    bay.value = await request<TestBay>('GET', '/api/tests')
+  }
+  const ofStudent = (studentId: string) => request<TestBay>('GET', `/api/students/${studentId}/tests`)
+
+  const find = (id: string) => request<SavedWelderTest>('GET', `/api/tests/${id}`)
+  const put = (id: string, baseVersion: number, document: WelderTest) =>
+    request<SavedWelderTest>('PUT', `/api/tests/${id}`, { baseVersion, document })
+
+  /** Keeps new tests, each under an id of its own. Answers the ids, in their order. */
+  async function plan(documents: readonly WelderTest[]): Promise<string[]> {
+    const ids: string[] = []
+    for (const document of documents) {
+      const id = uuid()
+      await put(id, 0, document)
+      ids.push(id)
+    }
+    return ids
+  }
+
+  const callOff = (id: string, baseVersion: number) => request('POST', `/api/tests/${id}/call-off`, { baseVersion })
+
+  /** One id a use, so that one that is sent twice is one. */
+  async function noteUse(id: string, save: ProcessUseSave): Promise<void> {
+    await request('PUT', `/api/process-uses/${id}`, save)
+    await load()
+  }
+
+  return { bay, load, ofStudent, find, put, plan, callOff, noteUse }
+})

@@ -1,0 +1,151 @@
+import { isPlate, type CouponDocument } from '../coupon'
+import type { HouseRules } from '../house'
+import { CAUSES, type Cause } from './causes'
+import { changeFor } from './change'
+import { posterior, shows } from './network'
+import { NOTHING_KNOWN, priorsFor, type Known } from './priors'
+import { gainOf } from './gain'
+import { bestQuestion, type Question } from './question'
+import { signsOf, type SeenSigns, type Sign } from './signs'
+import { signOf, type SignId } from './signTable'
+
+export interface RankedCause {
+  readonly cause: Cause
+  /** Chance that it is at work, 0 to 1. Several may be at once. */
+  readonly odds: number
+  /** Signs found that it shows, and signs it mostly shows that were looked for and not found. */
+  readonly speaksFor: readonly Sign[]
+  readonly against: readonly SignId[]
+  /** Trouble of the next run that goes away when it is put right, in weighted signs. */
+  readonly gain: number
+}
+
+export interface Diagnosis {
+  readonly seen: SeenSigns
+  /** Causes that something seen speaks for, likeliest first; empty when nothing was seen. */
+  readonly causes: readonly RankedCause[]
+  /** True when the likeliest stands clear of the next. */
+  readonly clear: boolean
+  /** The cause whose change is expected to help most; null when nothing is to be changed. */
+  readonly change: RankedCause | null
+  /** The one change for the next run, in one sentence. */
+  readonly nextRun: string
+  /** Why nothing can be read off this coupon; null when it can. */
+  readonly unreadable: string | null
+}
+
+/**
+ * The likeliest cause stands clear when it is likelier than not, and by this many times than the next. Common
+ * practice.
+ */
+const CLEAR = { odds: 0.5, times: 1.5 } as const
+/** Under this no cause is singled out: nothing is changed for it. Common practice. */
+const SINGLED_OUT = 0.15
+/** A cause that mostly shows a sign: its absence speaks against it. */
+const MOSTLY = 0.4
+/** Beads of a pad that may be crooked or unlapped before nothing else can be read off it. */
+const READABLE = 0.5
+
+/**
+ * Reads a coupon: the exact chance of every cause at work, given what was seen, what was looked for and not seen,
+ * and what ticket, piece, passes and
+ * fit-up say; and the one change that is expected to help most.
+ * @param known what the school's instructors said before, and this student's causes
+ * @example diagnose(soundCoupon, rules).nextRun // 'Same again: hold these settings'
+ */
+export function diagnose(document: CouponDocument, rules: HouseRules, known: Known = NOTHING_KNOWN): Diagnosis {
+  return diagnoseSigns(document, rules, signsOf(document, rules), known)
+}
+
+/**
+ * Reads signs that were found on a coupon, wherever they come from: marks, answers, or a bead described in words.
+ * @example diagnoseSigns(pad, rules, { signs: [{ id: 'crooked', markIds: [], share: 1 }], absent: []
+ *   }).causes[0].cause.id // 'bracing'
+ */
+export function diagnoseSigns(
+  document: CouponDocument,
+  rules: HouseRules,
+  seen: SeenSigns,
+  known: Known = NOTHING_KNOWN,
+): Diagnosis {
+  const priors = priorsFor(document, rules, known)
+  const { odds } = posterior(priors, seen)
+  const nothing = { seen, causes: [], clear: true, change: null, unreadable: null }
+  const setUp = CAUSES.findIndex(
+    (cause, index) => (cause.id === 'polarity' || cause.id === 'rod unfit') && odds[index]! > 0.5,
+  )
+  if (seen.signs.length === 0 && setUp < 0) return { ...nothing, nextRun: 'Same again: hold these settings' }
+  const crooked = unreadable(document, seen)
+  if (crooked)
+    return {
+      ...nothing,
+      clear: false,
+      unreadable: crooked,
+      nextRun: 'Straight lapped beads first: one bead to a soapstone line, then lap it',
+    }
+  const causes = rank(seen, odds)
+  const [first, second] = causes
+  if (!first) return { ...nothing, clear: false, nextRun: 'Same settings; watch the puddle and run one more' }
+  if (first.odds < SINGLED_OUT) {
+    const watched = [...seen.signs].sort((a, b) => b.share * signOf(b.id).weight - a.share * signOf(a.id).weight)[0]!
+    return {
+      ...nothing,
+      causes,
+      clear: false,
+      nextRun: `Nothing is singled out. Same settings; watch for ${signOf(watched.id).says}`,
+    }
+  }
+  const clear = first.odds >= CLEAR.odds && first.odds >= CLEAR.times * (second?.odds ?? 0)
+  // What is wrong with the machine or the rod is put right before anything else is judged.
+  const change =
+    setUp >= 0 ? causes.find(row => row.cause === CAUSES[setUp])! : [...causes].sort((a, b) => b.gain - a.gain)[0]!
+  return {
+    seen,
+    causes,
+    clear,
+    change,
+    unreadable: null,
+    nextRun: `${changeFor(change.cause, document, rules, clear && change === first)}. Then ${change.cause.drill}.`,
+  }
+}
+
+/**
+ * The question that best tells the two likeliest causes of a reading apart; null when one stands clear, nothing was
+ * seen, or none is worth asking.
+ * @example questionFor(document, rules, diagnose(document, rules)).ask // 'Was the arc noisy and fluttering?'
+ */
+export function questionFor(
+  document: CouponDocument,
+  rules: HouseRules,
+  { seen, causes, clear }: Diagnosis,
+  known: Known = NOTHING_KNOWN,
+): Question | null {
+  if (clear || causes.length === 0) return null
+  const priors = priorsFor(document, rules, known)
+  return bestQuestion(priors, seen, posterior(priors, seen).odds)
+}
+
+function rank(seen: SeenSigns, odds: readonly number[]): RankedCause[] {
+  return CAUSES.map((cause, index): RankedCause => ({
+    cause,
+    odds: odds[index]!,
+    gain: gainOf(seen, odds, index),
+    speaksFor: seen.signs.filter(sign => (shows(sign.id).shows[index] ?? 0) > 0),
+    against: seen.absent.filter(id => (cause.shows[id] ?? 0) >= MOSTLY),
+  }))
+    .filter(row => row.speaksFor.length > 0 || row.odds > CLEAR.odds)
+    .sort((a, b) => b.odds - a.odds)
+}
+
+/**
+ * A pad of crooked, unlapped beads: nothing is diagnosed, the student goes back to straight lapped beads first.
+ * Common practice.
+ */
+function unreadable(document: CouponDocument, { signs }: SeenSigns): string | null {
+  if (!isPlate(document.piece) || document.beads.length < 3) return null
+  const share = (id: SignId) => signs.find(sign => sign.id === id)?.share ?? 0
+  const bad = (['crooked', 'lap off'] as const).filter(id => share(id) > READABLE)
+  return bad.length < 2
+    ? null
+    : `Too much of it has ${bad.map(id => signOf(id).says).join(' and ')}: nothing else can be read off it`
+}

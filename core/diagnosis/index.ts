@@ -1,0 +1,14 @@
+/**
+ * From what is seen to the one thing to change on the next run: signs, causes, the exact odds between them, and the
+ * question that tells most.
+ */
+export * from './signTable'
+export * from './signs'
+export * from './causes'
+export * from './inference'
+export * from './network'
+export * from './priors'
+export * from './question'
+export * from './gain'
+export * from './change'
+export * from './diagnose'

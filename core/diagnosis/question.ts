@@ -1,0 +1,46 @@
+import { CAUSES } from './causes'
+import { posterior, shows } from './network'
+import { chanceOf } from './inference'
+import type { SeenSigns } from './signs'
+import { SIGNS, type SignId } from './signTable'
+
+/** The question that tells most, and what it tells, bits. */
+export interface Question {
+  readonly sign: SignId
+  readonly ask: string
+  readonly bits: number
+}
+
+/** Under this a question is not worth the student's time, bits. */
+const WORTH_ASKING = 0.03
+
+const entropy = (chance: number) =>
+  chance <= 0 || chance >= 1 ? 0 : -chance * Math.log2(chance) - (1 - chance) * Math.log2(1 - chance)
+
+/**
+ * The one question that is expected to tell the two likeliest causes apart best: the greatest fall in their entropy
+ * over its answers.
+ * Source: expected information (D. V. Lindley, On a measure of the information provided by an experiment, 1956).
+ * @returns null where no question is worth asking
+ */
+export function bestQuestion(priors: readonly number[], seen: SeenSigns, odds: readonly number[]): Question | null {
+  const top = odds
+    .map((chance, index) => ({ chance, index }))
+    .sort((a, b) => b.chance - a.chance)
+    .slice(0, 2)
+    .map(row => row.index)
+  const doubt = (chances: readonly number[]) => top.reduce((sum, index) => sum + entropy(chances[index]!), 0)
+  const known = new Set<SignId>([...seen.signs.map(sign => sign.id), ...seen.absent])
+  const asked = SIGNS.filter(
+    ({ id, ask }) => ask !== null && !known.has(id) && top.some(index => (CAUSES[index]!.shows[id] ?? 0) > 0),
+  )
+  const before = doubt(odds)
+  const questions = asked.map(({ id, ask }): Question => {
+    const yes = chanceOf(shows(id), odds)
+    const ifYes = posterior(priors, { ...seen, signs: [...seen.signs, { id, markIds: [], share: 1 }] }).odds
+    const ifNo = posterior(priors, { ...seen, absent: [...seen.absent, id] }).odds
+    return { sign: id, ask: ask!, bits: before - yes * doubt(ifYes) - (1 - yes) * doubt(ifNo) }
+  })
+  const best = questions.sort((a, b) => b.bits - a.bits)[0]
+  return best && best.bits >= WORTH_ASKING ? best : null
+}

@@ -1,0 +1,232 @@
+import type { CouponDocument, FlawMark, Mark, TryKind, TryMark } from '../coupon'
+import { beadNumber, isFlaw, isPlate, isGauge, isTry } from '../coupon'
+import { unionLength } from '../grading'
+import { wantedWidth, type HouseRules } from '../house'
+import { inches } from '../units'
+import { SIGNS, signOf, type LookedFor, type SignId } from './signTable'
+
+/** A sign that was found, with the marks that show it. */
+export interface Sign {
+  readonly id: SignId
+  readonly markIds: readonly string[]
+  /** How much of the coupon shows it, 0 to 1: of its beads, or of its tries; 1 for what was answered. */
+  readonly share: number
+}
+
+/** What was looked at: signs that were found, and those looked for and not found. */
+export interface SeenSigns {
+  readonly signs: readonly Sign[]
+  readonly absent: readonly SignId[]
+}
+
+/**
+ * The signs on a coupon, each with the marks that show it, and the answers to what was asked.
+ * A sign is read by its pattern: which toe, at starts or everywhere, on one bead or growing from bead to bead.
+ * Source: common practice.
+ */
+export function signsOf(document: CouponDocument, rules: HouseRules): SeenSigns {
+  const signs = [
+    ...flawSigns(document),
+    ...trySigns(document),
+    ...gaugeSigns(document, rules),
+    ...answered(document, 'yes'),
+  ]
+  const found = new Set(signs.map(sign => sign.id))
+  const denied = new Set(answered(document, 'no').map(sign => sign.id))
+  const looked = lookedAt(document)
+  return {
+    signs,
+    absent: SIGNS.filter(({ id, lookedFor }) => !found.has(id) && (denied.has(id) || looked.has(lookedFor))).map(
+      sign => sign.id,
+    ),
+  }
+}
+
+const laid = (document: CouponDocument) => document.beads.filter(bead => bead.face !== 'root')
+
+/** A sign on some marks, as a share of the beads they are on. */
+function onBeads(document: CouponDocument, id: SignId, marks: readonly Mark[]): Sign[] {
+  if (marks.length === 0) return []
+  return [
+    {
+      id,
+      markIds: marks.map(mark => mark.id),
+      share: Math.min(1, new Set(marks.map(mark => mark.beadId)).size / laid(document).length),
+    },
+  ]
+}
+
+/** One short place on a root is no less than one bead of a six-bead pad. */
+const ONE_PLACE = 1 / 6
+
+/** A sign on the root side, as a share of its length: it is one lane, however many passes lie over it. */
+function alongRoot(document: CouponDocument, id: SignId, marks: readonly FlawMark[]): Sign[] {
+  const lane = document.beads.find(bead => bead.face === 'root')
+  if (!lane || marks.length === 0) return []
+  const covered = unionLength(marks.map(mark => ({ fromMm: mark.atMm, toMm: mark.toMm }))) / (lane.toMm - lane.fromMm)
+  return [{ id, markIds: marks.map(mark => mark.id), share: Math.max(ONE_PLACE, covered) }]
+}
+
+const PLAIN: readonly (readonly [FlawMark['flaw'], SignId])[] = [
+  ['slag', 'slag between'],
+  ['crack', 'crack in crater'],
+  ['melt-through', 'burn-through'],
+  ['crooked', 'crooked'],
+  ['irregular width', 'width uneven'],
+  ['irregular surface', 'rough ripples'],
+  ['excess weld metal', 'too high'],
+  ['underfill', 'too low'],
+  ['sagging', 'sag'],
+  ['arc strike', 'stray strike'],
+  ['lap', 'lap off'],
+]
+const ROOT: readonly (readonly [FlawMark['flaw'], SignId])[] = [
+  ['incomplete penetration', 'root not through'],
+  ['excess penetration', 'root heavy'],
+  ['root concavity', 'root concave'],
+]
+
+function flawSigns(document: CouponDocument): Sign[] {
+  const flaws = document.marks.filter(isFlaw)
+  const of = (flaw: FlawMark['flaw']) => flaws.filter(mark => mark.flaw === flaw)
+  const see = (id: SignId, marks: readonly Mark[]) => onBeads(document, id, marks)
+  const [undercut, overlap, pores, unfused] = [of('undercut'), of('overlap'), of('porosity'), of('incomplete fusion')]
+  const atStarts = pores.filter(mark => isNearTry(document, mark))
+  const heats = [...undercut, ...overlap, ...of('sagging')]
+  const joint = !isPlate(document.piece)
+  return [
+    ...see(
+      'undercut upper',
+      undercut.filter(mark => mark.side === 'upper' || mark.side === 'lower'),
+    ),
+    ...see(
+      'undercut both',
+      undercut.filter(mark => mark.side !== 'upper' && mark.side !== 'lower'),
+    ),
+    ...see(
+      'overlap lower',
+      overlap.filter(mark => mark.side === 'lower'),
+    ),
+    ...see(
+      'overlap any',
+      overlap.filter(mark => mark.side !== 'lower'),
+    ),
+    ...see(atStarts.length === pores.length ? 'porosity at starts' : 'porosity everywhere', pores),
+    ...see(
+      'one wall',
+      unfused.filter(mark => joint && (mark.side === 'upper' || mark.side === 'lower')),
+    ),
+    ...see(
+      'no fusion',
+      unfused.filter(mark => !joint || (mark.side !== 'upper' && mark.side !== 'lower')),
+    ),
+    ...see(
+      'spatter',
+      of('spatter').filter(mark => mark.severity > 1),
+    ),
+    ...PLAIN.flatMap(([flaw, id]) => see(id, of(flaw))),
+    ...ROOT.flatMap(([flaw, id]) => alongRoot(document, id, of(flaw))),
+    ...(grows(document, heats) ? see('growing', heats) : []),
+  ]
+}
+
+const FAULT_SIGNS: readonly (readonly [SignId, readonly TryKind[], readonly string[]])[] = [
+  ['restart high', ['restart', 'tie-in'], ['high']],
+  ['restart low', ['restart', 'tie-in'], ['low', 'gap']],
+  ['restart off line', ['restart', 'tie-in'], ['off line']],
+  ['restart dirty', ['restart', 'tie-in'], ['slag', 'pinholes']],
+  ['start stuck', ['start'], ['stuck', 'cold']],
+  ['start pinholes', ['start'], ['pinholes']],
+  ['start poor', ['start'], ['lump', 'not burnt over']],
+  ['crater', ['end'], ['crater']],
+  ['ends low', ['end'], ['low', 'short of the edge', 'run off']],
+]
+
+function trySigns(document: CouponDocument): Sign[] {
+  const tries = document.marks.filter(isTry)
+  return FAULT_SIGNS.flatMap(([id, kinds, faults]): Sign[] => {
+    const tried = tries.filter((mark): mark is TryMark => kinds.includes(mark.kind))
+    const bad = tried.filter(mark => mark.degree !== 'sound' && faults.includes(mark.fault ?? ''))
+    return bad.length === 0 ? [] : [{ id, markIds: bad.map(mark => mark.id), share: bad.length / tried.length }]
+  })
+}
+
+/** Legs that differ by more than this are uneven, mm. Common practice: 1/16 in. */
+const EVEN_LEGS_MM = inches(1 / 16)
+
+function gaugeSigns(document: CouponDocument, rules: HouseRules): Sign[] {
+  const readings = document.marks.filter(isGauge)
+  const legs = (of: 'upper leg' | 'lower leg') => readings.filter(mark => mark.of === of)
+  const mean = (marks: readonly { valueMm: number }[]) =>
+    marks.reduce((sum, mark) => sum + mark.valueMm, 0) / marks.length
+  const both = [...legs('upper leg'), ...legs('lower leg')]
+  const uneven =
+    legs('upper leg').length > 0 &&
+    legs('lower leg').length > 0 &&
+    Math.abs(mean(legs('upper leg')) - mean(legs('lower leg'))) > EVEN_LEGS_MM + 1e-6
+  const legSigns: Sign[] = uneven ? [{ id: 'uneven legs', markIds: both.map(mark => mark.id), share: 1 }] : []
+  if (!isPlate(document.piece)) return legSigns
+  const { lowMm, highMm } = wantedWidth(rules, document.ticket.diameterMm)
+  const widths = readings.filter(mark => mark.of === 'width')
+  return [
+    ...legSigns,
+    ...onBeads(
+      document,
+      'wide',
+      widths.filter(mark => mark.valueMm > highMm + 1e-6),
+    ),
+    ...onBeads(
+      document,
+      'narrow',
+      widths.filter(mark => mark.valueMm < lowMm - 1e-6),
+    ),
+  ]
+}
+
+const answered = ({ answers = {} }: CouponDocument, wanted: 'yes' | 'no'): Sign[] =>
+  Object.entries(answers)
+    .filter(([, answer]) => answer === wanted)
+    .map(([id]) => ({ id: signOf(id).id, markIds: [], share: 1 }))
+
+/** What there was to look at on this coupon. */
+function lookedAt(document: CouponDocument): ReadonlySet<LookedFor> {
+  const looked = new Set<LookedFor>(['always'])
+  const tried = (...kinds: TryKind[]) => document.marks.some(mark => isTry(mark) && kinds.includes(mark.kind))
+  const read = (...of: string[]) => document.marks.some(mark => isGauge(mark) && of.includes(mark.of))
+  const plate = isPlate(document.piece)
+  if (tried('start')) looked.add('starts')
+  if (tried('restart', 'tie-in')) looked.add('restarts')
+  if (tried('end')) looked.add('ends')
+  if (laid(document).length > 1) looked.add('laps')
+  if (plate && read('width')) looked.add('widths')
+  if (read('upper leg') && read('lower leg')) looked.add('legs')
+  if (plate && document.beads.length >= 4) looked.add('rows')
+  if (!plate) looked.add('joints')
+  if (document.beads.some(bead => bead.face === 'root')) looked.add('root')
+  return looked
+}
+
+/** A pore within half an inch of a start or restart belongs to it, mm. */
+const AT_A_START = 12.7
+
+function isNearTry(document: CouponDocument, flaw: FlawMark): boolean {
+  return document.marks.some(
+    mark =>
+      isTry(mark) &&
+      mark.kind !== 'end' &&
+      mark.beadId === flaw.beadId &&
+      flaw.atMm <= mark.atMm + AT_A_START &&
+      flaw.toMm >= mark.atMm - AT_A_START,
+  )
+}
+
+/** Nothing on the first half of the beads, and three or more on the second: heat builds up. */
+function grows(document: CouponDocument, flaws: readonly FlawMark[]): boolean {
+  const half = document.beads.length / 2
+  return (
+    isPlate(document.piece) &&
+    document.beads.length >= 4 &&
+    flaws.length >= 3 &&
+    flaws.every(flaw => beadNumber(document, flaw.beadId) > half)
+  )
+}

@@ -1,0 +1,245 @@
+import { describe, expect, it } from 'vitest'
+import fc from 'fast-check'
+import type { Ticket } from '../coupon'
+import { aCoupon, aJoint } from '../coupon/example'
+import { DEFAULT_HOUSE_RULES } from '../house'
+import {
+  causeOf,
+  CAUSES,
+  chanceOf,
+  infer,
+  posterior,
+  priorsFor,
+  questionFor,
+  diagnoseSigns,
+  schoolPriors,
+  signOf,
+  SIGNS,
+  type CauseId,
+  type Network,
+  type SeenSigns,
+  type SignId,
+} from '.'
+
+const rules = DEFAULT_HOUSE_RULES
+const seeing = (...ids: SignId[]): SeenSigns => ({ signs: ids.map(id => ({ id, markIds: [], share: 1 })), absent: [] })
+const on = (ticket: Partial<Ticket> = {}) => aCoupon({ ticket })
+const HORIZONTAL = on({ position: '2G' })
+const UP = on({ position: '3G', travel: 'up', currentA: 110 })
+const OVERHEAD = on({ position: '4G' })
+const ranked = (seen: SeenSigns, coupon = on()) => diagnoseSigns(coupon, rules, seen).causes.map(row => row.cause.id)
+
+/** Bead shapes and what they say, row by row. Source: common practice; AWS and training manuals agree, from memory. */
+describe('every bead shape puts its cause first', () => {
+  const ROWS: [string, readonly SignId[], readonly CauseId[], ReturnType<typeof on>?][] = [
+    [
+      'wide, flat, pointed ripples, spatter, undercut, rod glows',
+      ['wide', 'too low', 'rough ripples', 'spatter', 'undercut both', 'rod glows'],
+      ['current high'],
+    ],
+    ['tall, narrow, rod sticks, slag trapped', ['too high', 'narrow', 'start stuck', 'slag between'], ['current low']],
+    [
+      'wide and irregular, spatter, undercut, pinholes, noisy',
+      ['wide', 'width uneven', 'spatter', 'undercut both', 'porosity everywhere', 'arc fluttered'],
+      ['arc long'],
+    ],
+    [
+      'high, uneven, rod stubs, slag and gas trapped',
+      ['too high', 'width uneven', 'rod sticks', 'slag between', 'porosity everywhere'],
+      ['arc short'],
+    ],
+    [
+      'narrow, thin, ripples pointed, undercut both sides',
+      ['narrow', 'too low', 'rough ripples', 'undercut both'],
+      ['travel fast'],
+    ],
+    [
+      'wide, high, rolled over at the toes, melted through',
+      ['wide', 'too high', 'overlap any', 'burn-through'],
+      ['travel slow'],
+    ],
+    ['undercut on the upper toe, bead sags, horizontal', ['undercut upper', 'sag'], ['work angle'], HORIZONTAL],
+    ['rolled over on the lower toe, horizontal', ['overlap lower'], ['travel slow', 'work angle'], HORIZONTAL],
+    ['humped vertical-up bead, drips', ['too high', 'sag'], ['travel angle'], UP],
+    ['crowned, hanging overhead bead', ['too high', 'sag'], ['travel angle', 'current low'], OVERHEAD],
+    ['crooked', ['crooked'], ['bracing']],
+    ['width pulses along the bead', ['width uneven'], ['unsteady feed']],
+    [
+      'rolled over, undercut, pores and a high crown together',
+      ['overlap any', 'undercut both', 'porosity everywhere', 'too high', 'slag between'],
+      ['travel angle'],
+    ],
+    ['arc goes out at intervals', ['arc goes out'], ['current low']],
+    [
+      'whipped ripples too close or too far apart',
+      ['ripples off step'],
+      ['whip'],
+      on({ classification: 'E6010', currentA: 100 }),
+    ],
+    [
+      'puddle on one plate of a T',
+      ['puddle one side'],
+      ['off the joint'],
+      aJoint(undefined, { position: '6G', travel: 'up', currentA: 85 }),
+    ],
+    [
+      'E6013: puddle trails, slow to wet',
+      ['puddle sluggish'],
+      ['current low'],
+      on({ classification: 'E6013', currentA: 115 }),
+    ],
+    ['E6013: puddle churns', ['puddle churns'], ['current high'], on({ classification: 'E6013', currentA: 115 })],
+    ['lump at each restart', ['restart high'], ['too long in crater']],
+    ['dip at each restart', ['restart low'], ['too short in crater']],
+    ['pinholes at starts only', ['porosity at starts', 'start pinholes'], ['damp rod', 'strike']],
+    ['pinholes everywhere', ['porosity everywhere'], ['damp rod', 'arc long']],
+    ['slag lines between beads', ['slag between'], ['not cleaned']],
+    ['slag runs ahead of the puddle', ['slag ran ahead'], ['upright rod']],
+    ['stray strikes', ['stray strike'], ['strike']],
+    ['crater pinhole or star crack', ['crater', 'crack in crater'], ['crater left']],
+    ['arc wanders, one side eaten, end blown out', ['arc wanders', 'undercut upper', 'ends low'], ['arc blow']],
+    ['one wall not fused', ['one wall'], ['off the joint'], aJoint()],
+    ['keyhole too big, root sags inside', ['keyhole grew', 'root heavy'], ['gap wide'], aJoint()],
+    ['no penetration at the root', ['root not through'], ['gap tight'], aJoint()],
+    ['laid too far over, or a groove left between', ['lap off'], ['aim']],
+    ['grows from bead to bead', ['growing', 'wide'], ['plate hot']],
+  ]
+  it.each(ROWS)('%s', (_, signs, causes, coupon) => expect(causes).toContain(ranked(seeing(...signs), coupon)[0]))
+
+  it('uses every cause of the table at least once', () => {
+    const named = new Set(ROWS.flatMap(([, , causes]) => causes))
+    expect(
+      CAUSES.map(cause => cause.id)
+        .filter(id => !named.has(id))
+        .sort(),
+    ).toEqual(['dirty plate', 'ends', 'no pause', 'polarity', 'rod unfit'])
+  })
+})
+
+describe('a setting that contradicts moves the order', () => {
+  const place = (id: CauseId, seen: SeenSigns, currentA: number) => ranked(seen, on({ currentA })).indexOf(id)
+  it('wide, spattered, undercut: the current when it is over its window, the arc when it is under', () => {
+    const seen = seeing('wide', 'spatter', 'undercut both', 'rough ripples')
+    expect(place('current high', seen, 165)).toBe(0)
+    expect(place('arc long', seen, 105)).toBeLessThan(place('current high', seen, 105))
+  })
+  it('tall and narrow: the current when it is under, not when it is over', () => {
+    const seen = seeing('too high', 'narrow')
+    expect(place('current low', seen, 100)).toBe(0)
+    expect(place('current low', seen, 165)).not.toBe(0)
+  })
+  it('width tells pointed ripples apart: hot when wide, fast when narrow', () => {
+    expect(ranked(seeing('rough ripples', 'undercut both', 'wide'))[0]).toBe('current high')
+    expect(ranked(seeing('rough ripples', 'undercut both', 'narrow'))[0]).toBe('travel fast')
+  })
+})
+
+/** Every state of every cause, one by one. */
+function byEnumeration(
+  { priors, signs }: Network,
+  found: readonly { sign: number; seen: boolean; slip: number }[],
+): number[] {
+  const sums = priors.map(() => 0)
+  let total = 0
+  for (let state = 0; state < 1 << priors.length; state++) {
+    let chance = 1
+    priors.forEach((prior, cause) => {
+      chance *= state & (1 << cause) ? prior : 1 - prior
+    })
+    for (const { sign, seen, slip } of found) {
+      const { leak, shows } = signs[sign]!
+      const times = seen ? 1 : 1 - slip
+      const absent = shows.reduce(
+        (product, show, cause) => (state & (1 << cause) ? product * (1 - show * times) : product),
+        1 - leak * times,
+      )
+      chance *= seen ? 1 - absent + slip * absent : absent
+    }
+    total += chance
+    priors.forEach((_, cause) => {
+      if (state & (1 << cause)) sums[cause]! += chance
+    })
+  }
+  return sums.map(sum => sum / total)
+}
+
+describe('the inference is exact', () => {
+  const unit = fc.double({ min: 0.01, max: 0.95, noNaN: true })
+  it('agrees with adding up every state of a small network', () => {
+    const network = fc.record({
+      priors: fc.array(unit, { minLength: 6, maxLength: 6 }),
+      signs: fc.array(fc.record({ leak: unit, shows: fc.array(unit, { minLength: 6, maxLength: 6 }) }), {
+        minLength: 7,
+        maxLength: 7,
+      }),
+    })
+    const found = fc.array(fc.record({ seen: fc.boolean(), slip: fc.double({ min: 0, max: 0.9, noNaN: true }) }), {
+      minLength: 7,
+      maxLength: 7,
+    })
+    fc.assert(
+      fc.property(network, found, (net, looks) => {
+        const findings = looks.map((look, sign) => ({ ...look, sign }))
+        const exact = byEnumeration(net, findings)
+        infer(net, findings).odds.forEach((odds, cause) => expect(odds).toBeCloseTo(exact[cause]!, 7))
+      }),
+      { numRuns: 80 },
+    )
+  })
+  it('leaves the priors alone when nothing was found', () =>
+    expect(posterior([0.2, ...schoolPriors({}).slice(1)], { signs: [], absent: [] }).odds[0]).toBeCloseTo(0.2, 12))
+  it('explains away: once the current is known to be high, undercut speaks less for the arc', () => {
+    const arc = (currentA: number) =>
+      diagnoseSigns(on({ currentA }), rules, seeing('undercut both')).causes.find(row => row.cause.id === 'arc long')!
+        .odds
+    expect(arc(165)).toBeLessThan(arc(130))
+  })
+  it('refuses more signs than it can add up', () => {
+    const many = Array.from({ length: 15 }, () => ({ sign: 0, seen: true, slip: 0 }))
+    expect(() => infer({ priors: [0.1], signs: [{ leak: 0.1, shows: [0.5] }] }, many)).toThrow(/At most 14/)
+  })
+  it('a sign’s chance is a noisy OR', () =>
+    expect(chanceOf({ leak: 0.1, shows: [0.5, 0.2] }, [1, 0])).toBeCloseTo(1 - 0.9 * 0.5, 12))
+})
+
+describe('the question', () => {
+  const asked = (seen: SeenSigns, coupon = on()) => questionFor(coupon, rules, diagnoseSigns(coupon, rules, seen))
+  it('tells the likeliest two apart, and is not asked when one stands clear', () => {
+    const { causes } = diagnoseSigns(on(), rules, seeing('undercut both'))
+    const question = asked(seeing('undercut both'))!
+    expect(signOf(question.sign).ask).toBe(question.ask)
+    const moves = (answer: Partial<SeenSigns>) =>
+      diagnoseSigns(on(), rules, {
+        signs: [...seeing('undercut both').signs, ...(answer.signs ?? [])],
+        absent: answer.absent ?? [],
+      })
+    const yes = moves(seeing(question.sign))
+    expect(yes.causes[0]!.odds).toBeGreaterThan(causes[0]!.odds)
+    expect(yes.causes.map(row => row.cause.id)).not.toEqual(
+      moves({ absent: [question.sign] }).causes.map(row => row.cause.id),
+    )
+    expect(asked(seeing('undercut both', 'spatter', 'wide', 'rod glows'), on({ currentA: 170 }))).toBeNull()
+    expect(asked(seeing())).toBeNull()
+  })
+  it('is about something not yet known', () => {
+    for (const sign of SIGNS.filter(row => row.ask !== null))
+      expect(asked({ ...seeing('undercut both'), absent: [sign.id] })?.sign).not.toBe(sign.id)
+  })
+})
+
+describe('what instructors said', () => {
+  it('moves the odds, and no more than it should', () => {
+    const shipped = causeOf('unsteady feed').prior
+    const after = (n: number) =>
+      schoolPriors({ 'unsteady feed': n })[CAUSES.findIndex(cause => cause.id === 'unsteady feed')]!
+    expect(after(0)).toBeCloseTo(shipped, 12)
+    expect(after(5)).toBeGreaterThan(after(1))
+    expect(after(1) / shipped).toBeLessThan(2)
+    expect(schoolPriors({ 'unsteady feed': 50 })[0]).toBeLessThan(CAUSES[0]!.prior)
+  })
+  it('the student’s own causes come first among equals', () => {
+    const odds = (student: Partial<Record<CauseId, number>>) =>
+      priorsFor(on(), rules, { school: {}, student })[CAUSES.findIndex(cause => cause.id === 'travel angle')]!
+    expect(odds({ 'travel angle': 4 })).toBeGreaterThan(1.5 * odds({}))
+  })
+})

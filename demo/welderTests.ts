@@ -1,0 +1,130 @@
+import { holdAgainst, sayAmount, SHIPPED_SETS } from '../core/criteria'
+import type { CouponDocument } from '../core/coupon'
+import { unitFor, type CodeBook } from '../core/qualification'
+import {
+  isBend,
+  nextStep,
+  specimensOf,
+  takeStep,
+  testCoupon,
+  testStanding,
+  type Opening,
+  type Signature,
+  type SpecimenResult,
+  type WelderTest,
+} from '../core/welderTest'
+import { DIFFICULTY, errorAfter, weldCoupon, type Learner, type Random } from '../core/simulate'
+import { SCHOOL_RULES } from './gannetQuay'
+
+/** How far a made-up test has come. */
+export type TakenTo = 'welded' | 'seen' | 'result'
+
+/** A test as it was taken, with its coupon as it was read. */
+export interface DemoTest {
+  readonly document: WelderTest
+  readonly coupon: CouponDocument
+  readonly savedAt: Date
+}
+
+const WITNESS = 'TK'
+/** Minutes between two steps at a test. */
+const BETWEEN = 4
+const wall = (moment: string) => moment.slice(11, 16)
+
+/** Welds, reads, cuts and bends a planned test as a learner would, an evening long. */
+export function takeTest(
+  planned: WelderTest,
+  book: CodeBook,
+  { learner, practised }: { readonly learner: Learner; readonly practised: number },
+  random: Random,
+  to: TakenTo = 'result',
+): DemoTest {
+  let minute = 0
+  const at = () =>
+    new Date(
+      Date.parse(`${planned.testDay}T18:05:00.000Z`) + 60_000 * (minute += BETWEEN + Math.floor(3 * random.uniform())),
+    ).toISOString()
+  const seen = (): Signature => ({ by: WITNESS, at: at() })
+  let now: WelderTest = { ...planned, stamp: `G${100 + Math.floor(900 * random.uniform())}` }
+  for (let step = nextStep(now, book, true); step.is !== 'visual'; step = nextStep(now, book, true))
+    now = takeStep(now, step, seen())
+  const coupon = weldCoupon(testCoupon(now, SCHOOL_RULES, wall), learner, practised, random, SCHOOL_RULES)
+  if (to !== 'welded') now = { ...now, visual: visualOf(coupon, now, book, seen()) }
+  if (to === 'result' && now.visual!.outcome === 'passes')
+    for (const specimen of specimensOf(now, book)) {
+      now = {
+        ...now,
+        results: {
+          ...now.results,
+          [specimen.id]: {
+            ...(isBend(specimen.kind)
+              ? bent(
+                  now,
+                  book,
+                  specimen.toMm - specimen.fromMm,
+                  specimen.kind === 'side',
+                  errorOf(learner, practised, now),
+                  random,
+                )
+              : byHand(random)),
+            ...seen(),
+          },
+        },
+      }
+      if (testStanding(now, book).state === 'failed') break
+    }
+  return { document: now, coupon, savedAt: new Date(at()) }
+}
+
+function visualOf(coupon: CouponDocument, { test }: WelderTest, book: CodeBook, seen: Signature): WelderTest['visual'] {
+  const unit = unitFor(book, test)
+  const failed = holdAgainst(
+    coupon,
+    SHIPPED_SETS.find(set => set.id === book.criteriaId)!,
+    unit,
+  ).rows.filter(row => row.outcome === 'fail')
+  const outcome = failed.length > 0 ? ('fails' as const) : ('passes' as const)
+  return {
+    ...seen,
+    computed: outcome,
+    outcome,
+    why: '',
+    failed: failed.map(
+      row =>
+        `${row.name}: ${sayAmount(row.criterion.observed, row.measured, unit)}, at most ${row.limit === 0 ? 'none' : sayAmount(row.criterion.observed, row.limit, unit)} (${row.criterion.clause})`,
+    ),
+  }
+}
+
+const errorOf = (learner: Learner, practised: number, { test }: WelderTest) =>
+  errorAfter(learner, 'cleaning', practised, DIFFICULTY[test.position])
+
+/** A bend: now and then something opens, the oftener the less was cleaned; seldom beyond the limit. */
+function bent(
+  { test }: WelderTest,
+  book: CodeBook,
+  widthMm: number,
+  side: boolean,
+  error: number,
+  random: Random,
+): Pick<SpecimenResult, 'openings' | 'byHand' | 'note'> {
+  const unit = unitFor(book, test)
+  const openings: Opening[] = random.chance(0.8 * error)
+    ? [
+        {
+          length: unit === 'in' ? random.pick([1 / 32, 1 / 16, 3 / 32, 5 / 32, 3 / 16]) : random.pick([1, 1.5, 4, 5]),
+          atMm: Math.round(widthMm * random.uniform() * 10) / 10,
+          corner: random.chance(0.2),
+          kind: random.pick(['slag', 'slag', 'lack of fusion', 'porosity']),
+          depth: side ? Math.round(100 * random.uniform()) / 100 : null,
+        },
+      ]
+    : []
+  return { openings, byHand: null, note: '' }
+}
+
+const byHand = (random: Random): Pick<SpecimenResult, 'openings' | 'byHand' | 'note'> => ({
+  openings: [],
+  byHand: random.chance(0.9) ? 'passes' : 'fails',
+  note: 'broken at the notch, looked at under a glass',
+})

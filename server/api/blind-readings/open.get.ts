@@ -1,0 +1,11 @@
+import { defineEventHandler } from 'h3'
+import { requireStudentReader } from '../../http/reader'
+import { notFound } from '../../http/refuse'
+import { openToRead } from '../../store/blindReadings'
+
+/** What the student at the tablet may read, without the instructor's marks. */
+export default defineEventHandler(async event => {
+  const open = await openToRead(await requireStudentReader(event), new Date())
+  if (!open) throw notFound('student')
+  return open
+})

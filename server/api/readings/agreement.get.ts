@@ -1,9 +1,0 @@
-import { defineEventHandler } from 'h3'
-import { requireStaff } from '../../http/access'
-import { readersAgreement } from '../../store/readings'
-
-/** How the school's instructors agree with one another. */
-export default defineEventHandler(async event => {
-  const me = await requireStaff(event)
-  return readersAgreement(me.id)
-})

@@ -1,0 +1,109 @@
+import type { ClimbCoupon } from '../../core/ladder'
+import { elementOf, type ElementId } from '../../core/grading'
+import { dayNumber, isOtherWay, lieOf, MM_PER_TRY, SKILL_ELEMENTS, type Tried } from '../../core/progress'
+import { positionOf, type PositionId, type RodFamily, type Travel, type Work } from '../../core/trade'
+import type { Verdict } from '../../core/coupon'
+import { database, rows } from './database'
+
+interface EvidenceRow {
+  student_id: string
+  coupon_id: string
+  class_day: string
+  rung: string | null
+  verdict: Verdict
+  hand: 'right' | 'left' | null
+  travel: Travel | null
+  mock: number | null
+  usual_hand: 'right' | 'left'
+  work: Work
+  position: PositionId
+  rod_family: RodFamily
+  element: ElementId
+  tried: number
+  sound: number
+  workable: number
+}
+
+const COLUMNS = `evidence.student_id, evidence.coupon_id, evidence.class_day, coupon.rung, coupon.verdict, coupon.hand, coupon.travel, coupon.mock, student.hand AS usual_hand,
+  evidence.work, evidence.position, evidence.rod_family, evidence.element, evidence.tried, evidence.sound, evidence.workable`
+const JOINED = 'evidence JOIN coupon ON coupon.id = evidence.coupon_id JOIN student ON student.id = evidence.student_id'
+
+/** What one student practised, and the coupons as the ladder sees them, oldest first. */
+export interface History {
+  readonly practised: readonly Tried[]
+  readonly coupons: readonly ClimbCoupon[]
+}
+
+/** How far back progress looks: a hand is not what it was five hundred coupons ago. */
+const MOST_COUPONS = 500
+
+/** A student's newest coupons, counted. */
+export async function historyOf(studentId: string): Promise<History> {
+  const found = await rows<EvidenceRow>(
+    database(),
+    `
+    SELECT ${COLUMNS} FROM (SELECT id FROM coupon WHERE student_id = ? ORDER BY class_day DESC, id DESC LIMIT ${MOST_COUPONS}) AS newest
+    STRAIGHT_JOIN coupon ON coupon.id = newest.id JOIN evidence ON evidence.student_id = coupon.student_id AND evidence.coupon_id = coupon.id JOIN student ON student.id = coupon.student_id
+    ORDER BY evidence.class_day, evidence.coupon_id, evidence.element`,
+    [studentId],
+  )
+  return { practised: found.flatMap(toPractised), coupons: toCoupons(found) }
+}
+
+/** Trial of the whole school of late, a list a student: what its curves are fitted to. */
+export async function schoolHistory(mostCoupons: number): Promise<Tried[][]> {
+  const found = await rows<EvidenceRow>(
+    database(),
+    `
+    SELECT ${COLUMNS} FROM ${JOINED}
+    WHERE coupon.id >= COALESCE((SELECT id FROM coupon ORDER BY id DESC LIMIT 1 OFFSET ${Math.round(mostCoupons)}), '00000000-0000-0000-0000-000000000000')
+    ORDER BY evidence.student_id, evidence.class_day, evidence.coupon_id, evidence.element`,
+  )
+  const students = new Map<string, Tried[]>()
+  for (const row of found) students.set(row.student_id, [...(students.get(row.student_id) ?? []), ...toPractised(row)])
+  return [...students.values()]
+}
+
+function toPractised(row: EvidenceRow): Tried[] {
+  if (!SKILL_ELEMENTS.includes(row.element)) return []
+  const perTry = elementOf(row.element).counted === 'mm' ? MM_PER_TRY : 1
+  const hand = row.hand ?? row.usual_hand
+  const usual = positionOf(row.position).travel[0]!
+  return [
+    {
+      couponId: row.coupon_id,
+      day: dayNumber(row.class_day),
+      element: row.element,
+      lie: lieOf(row.position),
+      work: row.work,
+      rodFamily: row.rod_family,
+      otherHand: hand !== row.usual_hand,
+      otherWay: row.travel !== null && isOtherWay(row.travel, usual, hand),
+      mock: row.mock === 1,
+      tried: row.tried / perTry,
+      sound: row.sound / perTry,
+      workable: row.workable / perTry,
+    },
+  ]
+}
+
+function toCoupons(found: readonly EvidenceRow[]): ClimbCoupon[] {
+  const coupons = new Map<
+    string,
+    { rung: string; classDay: string; good: boolean; tries: Record<string, { tried: number; sound: number }> }
+  >()
+  for (const row of found) {
+    const coupon = coupons.get(row.coupon_id) ?? {
+      rung: row.rung ?? '',
+      classDay: row.class_day,
+      good: row.verdict === 'move on',
+      tries: {},
+    }
+    if (elementOf(row.element).counted === 'tries') {
+      const before = coupon.tries[row.element] ?? { tried: 0, sound: 0 }
+      coupon.tries[row.element] = { tried: before.tried + row.tried, sound: before.sound + row.sound }
+    }
+    coupons.set(row.coupon_id, coupon)
+  }
+  return [...coupons.values()]
+}

@@ -1,0 +1,248 @@
+import { processesOf, type CodeBook, type TestPosition } from '../../core/qualification'
+import { bendsOf, testStanding, withOpenings, type WelderTest, type TestState } from '../../core/welderTest'
+import type { Process } from '../../core/trade'
+import type {
+  KeptUse,
+  ProcessUseSave,
+  SavedWelderTest,
+  TestBay,
+  WelderTestSave,
+  TestSummary,
+} from '../../contract/welderTests'
+import { amendCoupon, type Saver } from './coupons'
+import { database, fromJson, inTransaction, isDuplicate, rows, run, toDateTime, toIso, type Queries } from './database'
+
+interface TestRow {
+  id: string
+  version: number
+  document: unknown
+  student: string
+  saved_at: string
+  saved_by: string
+}
+
+const SELECT_TEST = `SELECT test_record.id, version, document, student.name AS student, saved_at, account.name AS saved_by
+  FROM test_record JOIN student ON student.id = test_record.student_id JOIN account ON account.id = test_record.saved_by`
+const toTest = (row: TestRow): SavedWelderTest => ({
+  id: row.id,
+  version: row.version,
+  document: fromJson(row.document),
+  student: row.student,
+  savedAt: toIso(row.saved_at),
+  savedBy: row.saved_by,
+})
+
+export async function findTest(id: string, on: Queries = database()): Promise<SavedWelderTest | null> {
+  const [row] = await rows<TestRow>(on, `${SELECT_TEST} WHERE test_record.id = ?`, [id])
+  return row ? toTest(row) : null
+}
+
+interface Before {
+  version: number
+  document: unknown
+  saved_at: string
+  saved_by: string
+}
+
+/**
+ * Saves a test whole; the one before it is kept, and what its bends laid open is marked on its coupon in the same
+ * transaction.
+ * @returns null when somebody saved a newer version; the same save again is one save
+ */
+export async function saveTest(
+  id: string,
+  { baseVersion, document }: WelderTestSave,
+  book: CodeBook,
+  by: Saver,
+): Promise<SavedWelderTest | null> {
+  const text = JSON.stringify(document)
+  try {
+    return await inTransaction(database(), async on => {
+      const [before] = await rows<Before>(
+        on,
+        'SELECT version, document, saved_at, saved_by FROM test_record WHERE id = ? FOR UPDATE',
+        [id],
+      )
+      if (before && JSON.stringify(fromJson(before.document)) === text) return findTest(id, on)
+      if ((before?.version ?? 0) !== baseVersion) return null
+      if (before)
+        await run(
+          on,
+          'INSERT INTO test_revision (test_id, version, document, saved_at, saved_by) VALUES (?, ?, ?, ?, ?)',
+          [id, before.version, JSON.stringify(fromJson(before.document)), before.saved_at, before.saved_by],
+        )
+      await write(on, { id, document, text, book, version: baseVersion + 1 }, by)
+      await amendCoupon(
+        on,
+        document.couponId,
+        coupon => withOpenings(coupon, document, book),
+        'what the bends of its test laid open',
+        by,
+      )
+      return findTest(id, on)
+    })
+  } catch (error) {
+    if (isDuplicate(error)) return null
+    throw error
+  }
+}
+
+async function write(
+  on: Queries,
+  {
+    id,
+    document,
+    text,
+    book,
+    version,
+  }: { id: string; document: WelderTest; text: string; book: CodeBook; version: number },
+  by: Saver,
+): Promise<void> {
+  const { test, ticket } = document
+  const { bent, opened } = bendsOf(document)
+  const values = [
+    document.studentId,
+    document.book.id,
+    document.book.version,
+    test.position,
+    document.pieceName,
+    ticket.classification,
+    processesOf(test).join(' '),
+    document.testDay,
+    testStanding(document, book).state,
+    document.odds,
+    document.retest?.of ?? null,
+    document.retest?.pieces ?? null,
+    bent,
+    opened,
+    version,
+    text,
+    toDateTime(by.now),
+    by.id,
+    id,
+  ] as const
+  if (version === 1)
+    await run(
+      on,
+      `INSERT INTO test_record (student_id, book_id, book_version, position, piece_name, classification, processes, test_day, state, odds, retest_of, retest_pieces, bent, opened, version, document, saved_at, saved_by, id)
+    VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+      values,
+    )
+  else
+    await run(
+      on,
+      `UPDATE test_record SET student_id = ?, book_id = ?, book_version = ?, position = ?, piece_name = ?, classification = ?, processes = ?, test_day = ?, state = ?, odds = ?, retest_of = ?, retest_pieces = ?, bent = ?, opened = ?,
+    version = ?, document = ?, saved_at = ?, saved_by = ? WHERE id = ?`,
+      values,
+    )
+}
+
+/**
+ * Calls a test off that was only planned. False when there is no such version, or it has begun: what was welded is
+ * kept.
+ */
+export async function callOffTest(id: string, version: number): Promise<boolean> {
+  return inTransaction(database(), async on => {
+    const [row] = await rows<{ state: TestState; version: number }>(
+      on,
+      'SELECT state, version FROM test_record WHERE id = ? FOR UPDATE',
+      [id],
+    )
+    if (row?.state !== 'planned' || row.version !== version) return false
+    await run(on, 'DELETE FROM test_revision WHERE test_id = ?', [id])
+    await run(on, 'DELETE FROM test_record WHERE id = ?', [id])
+    return true
+  })
+}
+
+interface SummaryRow {
+  id: string
+  student_id: string
+  student: string
+  book_id: string
+  book_version: number
+  piece_name: string
+  position: TestPosition
+  classification: string
+  processes: string
+  test_day: string
+  state: TestState
+  odds: number | null
+  retest_of: string | null
+  retest_pieces: number | null
+  bent: number
+  opened: number
+}
+const toSummary = (row: SummaryRow): TestSummary => ({
+  id: row.id,
+  studentId: row.student_id,
+  student: row.student,
+  book: { id: row.book_id, version: row.book_version },
+  pieceName: row.piece_name,
+  position: row.position,
+  classification: row.classification,
+  processes: row.processes.split(' ') as Process[],
+  testDay: row.test_day,
+  state: row.state,
+  odds: row.odds,
+  retest: row.retest_of === null ? null : { of: row.retest_of, pieces: row.retest_pieces ?? 1 },
+  bent: row.bent,
+  opened: row.opened,
+})
+
+interface UseRow {
+  id: string
+  student_id: string
+  student: string
+  process: Process
+  kind: KeptUse['kind']
+  used_on: string
+  witness: string
+}
+
+/** More tests than a school takes in its years of records. */
+const MOST = 20_000
+
+/** Tests and uses, newest first; of one student when that is asked. */
+export async function testBay(studentId: string | null): Promise<TestBay> {
+  const [where, values] = studentId === null ? ['', []] : ['WHERE student.id = ?', [studentId]]
+  const [tests, uses] = await Promise.all([
+    rows<SummaryRow>(
+      database(),
+      `SELECT test_record.id, student_id, student.name AS student, book_id, book_version, piece_name, position, classification, processes, test_day, state, odds, retest_of, retest_pieces, bent, opened
+      FROM test_record JOIN student ON student.id = test_record.student_id ${where} ORDER BY test_day DESC, test_record.id DESC LIMIT ${MOST}`,
+      values,
+    ),
+    rows<UseRow>(
+      database(),
+      `SELECT process_use.id, student_id, student.name AS student, process, kind, used_on, witness
+      FROM process_use JOIN student ON student.id = process_use.student_id ${where} ORDER BY used_on DESC LIMIT ${MOST}`,
+      values,
+    ),
+  ])
+  return {
+    tests: tests.map(toSummary),
+    uses: uses.map((row): KeptUse => ({
+      id: row.id,
+      studentId: row.student_id,
+      student: row.student,
+      process: row.process,
+      kind: row.kind,
+      usedOn: row.used_on,
+      witness: row.witness,
+    })),
+  }
+}
+
+/** Notes a use of a process; the same again is one use. */
+export async function addProcessUse(
+  id: string,
+  { studentId, process, kind, usedOn, witness }: ProcessUseSave,
+  by: { name: string; now: Date },
+): Promise<void> {
+  await run(
+    database(),
+    'INSERT IGNORE INTO process_use (id, student_id, process, kind, used_on, witness, noted_by, noted_at) VALUES (?, ?, ?, ?, ?, ?, ?, ?)',
+    [id, studentId, process, kind, usedOn, witness, by.name, toDateTime(by.now)],
+  )
+}

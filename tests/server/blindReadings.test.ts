@@ -1,0 +1,181 @@
+import { beforeAll, describe, expect, it } from 'vitest'
+import { v7 as uuid } from 'uuid'
+import { isTry, type CouponDocument } from '../../core/coupon'
+import { aCoupon, aFlaw, exampleRead } from '../../core/coupon/example'
+import { DEFAULT_HOUSE_RULES } from '../../core/house'
+import type { FloorStudent } from '../../contract/people'
+import type { HandedIn, Kiosk, OpenToRead, ReadersAgreement, BlindReadingSummary } from '../../contract/blindReadings'
+import { addClass, foundTestSchool, type School } from '../school'
+import { Visitor } from '../session'
+
+let school: School
+let section: string
+let student: string
+beforeAll(async () => {
+  school = await foundTestSchool()
+  const made = await addClass(school, 'Evening V readings', 'Mirela Stroud')
+  section = made.section.id
+  student = made.student.id
+})
+
+const today = new Date().toISOString().slice(0, 10)
+const own = (): CouponDocument => ({ ...exampleRead(DEFAULT_HOUSE_RULES), studentId: student, classDay: today })
+const save = (id: string, document: CouponDocument) =>
+  school.instructor.ask('PUT', `/api/coupons/${id}`, { baseVersion: 0, why: '', document })
+const tablet = async () => {
+  const visitor = await new Visitor().signIn('tobias')
+  expect((await visitor.ask('POST', '/api/kiosk', { sectionId: section })).status).toBe(204)
+  return visitor
+}
+const hand = (visitor: Visitor, couponId: string, document: CouponDocument, stage = 'after chipping', id = uuid()) =>
+  visitor.ask<HandedIn>('PUT', `/api/blind-readings/${id}`, { couponId, stage, document })
+
+describe('the tablet', () => {
+  it('is handed over: nobody is signed in at it, and names are all it shows', async () => {
+    const visitor = await tablet()
+    expect((await visitor.ask('GET', `/api/students/${student}/record`)).status).toBe(401)
+    expect((await visitor.ask('GET', '/api/sections')).status).toBe(401)
+    expect((await visitor.ask('GET', '/api/blind-readings/open')).status).toBe(401)
+    const { body } = await visitor.ask<Kiosk>('GET', '/api/kiosk')
+    expect(body).toEqual({
+      section: 'Evening V readings',
+      students: [{ id: student, name: 'Mirela Stroud', hasCode: false }],
+      studentId: null,
+    })
+  })
+  it('lets a student in by the code, and nobody by a wrong one or with another section’s student', async () => {
+    expect((await school.instructor.ask('PUT', `/api/students/${student}/code`, { code: '12a4' })).body.errors).toEqual(
+      [{ path: 'code', message: 'code is four digits' }],
+    )
+    expect((await school.instructor.ask('PUT', `/api/students/${student}/code`, { code: '4711' })).status).toBe(204)
+    const visitor = await tablet()
+    const enter = (studentId: string, code: string) => visitor.ask('POST', '/api/kiosk/student', { studentId, code })
+    expect((await enter(student, '4712')).body).toMatchObject({ detail: 'That is not your code.' })
+    await school.instructor.ask('PUT', `/api/students/${school.other.id}/code`, { code: '4711' })
+    expect((await enter(school.other.id, '4711')).status).toBe(422)
+    expect((await enter(student, '4711')).status).toBe(204)
+    expect((await visitor.ask<Kiosk>('GET', '/api/kiosk')).body.studentId).toBe(student)
+    expect((await visitor.ask('DELETE', '/api/kiosk/student')).status).toBe(204)
+    expect((await visitor.ask('GET', '/api/blind-readings/open')).status).toBe(401)
+  })
+  it('is taken back by signing in, and then nobody reads at it as a student', async () => {
+    const visitor = await tablet()
+    await visitor.ask('POST', '/api/kiosk/student', { studentId: student, code: '4711' })
+    await visitor.signIn('tobias')
+    expect((await visitor.ask('GET', '/api/kiosk')).status).toBe(401)
+    expect((await visitor.ask('GET', '/api/blind-readings/open')).status).toBe(403)
+    expect((await visitor.ask('GET', '/api/sections')).status).toBe(200)
+  })
+  it('shuts a name after eight wrong codes', async () => {
+    const target = (await addClass(school, 'Evening V codes', 'Dario Venn')).student.id
+    const visitor = await new Visitor().signIn('tobias')
+    const there = (
+      await school.lead.ask<{ sectionId: string }[]>(
+        'GET',
+        `/api/sections/${(await school.lead.ask<{ id: string; name: string }[]>('GET', '/api/sections')).body.find(one => one.name === 'Evening V codes')!.id}/students`,
+      )
+    ).body[0]!
+    await school.instructor.ask('PUT', `/api/students/${target}/code`, { code: '1111' })
+    await visitor.ask('POST', '/api/kiosk', { sectionId: there.sectionId })
+    for (let n = 0; n < 8; n++)
+      expect((await visitor.ask('POST', '/api/kiosk/student', { studentId: target, code: '0000' })).status).toBe(422)
+    expect((await visitor.ask('POST', '/api/kiosk/student', { studentId: target, code: '1111' })).status).toBe(429)
+  })
+})
+
+describe('a student reads the own coupon', () => {
+  const reader = async () => {
+    const visitor = await tablet()
+    await visitor.ask('POST', '/api/kiosk/student', { studentId: student, code: '4711' })
+    return visitor
+  }
+  it('before the instructor, who gets the same coupon without the marks; afterwards both are laid over each other', async () => {
+    const visitor = await reader()
+    const couponId = uuid()
+    const first = await hand(visitor, couponId, own())
+    expect(first.status).toBe(200)
+    expect(first.body.reference).toBeNull()
+    const floor = (await school.instructor.ask<FloorStudent[]>('GET', `/api/sections/${section}/floor`)).body
+    const waiting = floor.find(one => one.id === student)!.selfRead!
+    expect(waiting.couponId).toBe(couponId)
+    expect(waiting.document.marks.every(mark => isTry(mark) && mark.degree === 'sound')).toBe(true)
+    expect((await school.instructor.ask('GET', `/api/coupons/${couponId}/blind-readings`)).status).toBe(404)
+
+    await save(couponId, { ...own(), marks: [...own().marks, aFlaw({ id: 'missed', beadId: 'b5' })] })
+    expect(
+      (await school.instructor.ask<FloorStudent[]>('GET', `/api/sections/${section}/floor`)).body.find(
+        one => one.id === student,
+      )!.selfRead,
+    ).toBeNull()
+    const [summary] = (
+      await school.instructor.ask<BlindReadingSummary[]>('GET', `/api/students/${student}/blind-readings`)
+    ).body
+    expect(summary).toMatchObject({ couponId, outcomes: { found: 4, missed: 1, imagined: 0, misjudged: 0 } })
+  })
+  it('is one reading when it is sent twice, and cannot be read twice', async () => {
+    const visitor = await reader()
+    const [couponId, id] = [uuid(), uuid()]
+    const once = await hand(visitor, couponId, own(), 'before chipping', id)
+    expect((await hand(visitor, couponId, own(), 'before chipping', id)).body).toEqual(once.body)
+    expect((await hand(visitor, couponId, own(), 'before chipping')).status).toBe(409)
+    const open = (await visitor.ask<OpenToRead>('GET', '/api/blind-readings/open')).body
+    expect(open.coupons[0]).toMatchObject({ couponId, read: ['before chipping'] })
+    expect((await hand(visitor, couponId, own())).status).toBe(200)
+    expect(
+      (await visitor.ask<OpenToRead>('GET', '/api/blind-readings/open')).body.coupons.some(
+        coupon => coupon.couponId === couponId,
+      ),
+    ).toBe(false)
+  })
+  it('not another student’s', async () => {
+    const visitor = await reader()
+    expect((await hand(visitor, uuid(), aCoupon({ studentId: school.other.id }))).status).toBe(403)
+    const others = uuid()
+    await save(others, aCoupon({ studentId: school.other.id }))
+    expect((await hand(visitor, others, own())).status).toBe(422)
+    expect((await school.student.ask('GET', `/api/students/${student}/blind-readings`)).status).toBe(403)
+  })
+  it('sees coupons of late without what the instructor saw', async () => {
+    const visitor = await reader()
+    const couponId = uuid()
+    await save(couponId, { ...own(), notes: 'too hot' })
+    const { coupons } = (await visitor.ask<OpenToRead>('GET', '/api/blind-readings/open')).body
+    const found = coupons.find(coupon => coupon.couponId === couponId)!
+    expect(JSON.stringify(found)).not.toMatch(/too hot|"poor"|"flaw"/)
+    expect((await hand(visitor, couponId, found.document, 'before chipping')).body.reference).toBeNull()
+    expect((await hand(visitor, couponId, found.document)).body.reference!.notes).toBe('too hot')
+  })
+})
+
+describe('a second reader', () => {
+  it('reads blind what another read, and the school sees how they agree', async () => {
+    const couponId = uuid()
+    await save(couponId, own())
+    const blind = (await school.lead.ask<CouponDocument>('GET', `/api/coupons/${couponId}/blind`)).body
+    expect(blind.marks.every(mark => isTry(mark) && mark.degree === 'sound')).toBe(true)
+    expect(
+      (await school.lead.ask<ReadersAgreement>('GET', '/api/blind-readings/agreement')).body.waiting.map(
+        one => one.couponId,
+      ),
+    ).toContain(couponId)
+    expect((await hand(school.instructor, couponId, blind)).body).toMatchObject({
+      detail: 'You read this coupon yourself; somebody else reads it blind.',
+    })
+    expect((await hand(school.lead, couponId, own())).status).toBe(200)
+    const { pairs, waiting } = (await school.lead.ask<ReadersAgreement>('GET', '/api/blind-readings/agreement')).body
+    expect(waiting.map(one => one.couponId)).not.toContain(couponId)
+    expect(pairs.find(pair => pair.second === 'Maren Holt')).toMatchObject({
+      first: 'tobias',
+      coupons: 1,
+      tally: {
+        flaws: {
+          undercut: [
+            [expect.any(Number), 0],
+            [0, expect.any(Number)],
+          ],
+        },
+      },
+    })
+    expect((await hand(school.lead, uuid(), own())).status).toBe(404)
+  })
+})
