@@ -1,3 +1,4 @@
+import { over, under } from '../core/units'
 import { array, boolean, lazy, mixed, number, object, string, type Schema } from 'yup'
 import type { CouponDocument, Degree, Mark, TryKind, Verdict } from '../core/coupon'
 import { FAULTS, isPlate, MOST_PASSES, GAUGE_KINDS, refusals, stripOf } from '../core/coupon'
@@ -200,8 +201,6 @@ export const couponSchema = object({
       : true
   })
 
-const ROUNDING = 1e-6
-
 interface Wrong {
   path: string
   message: string
@@ -241,7 +240,7 @@ function misplaced(document: CouponDocument): Wrong | null {
   for (const [index, bead] of beads.entries()) {
     const path = `beads[${index}]`
     if (bead.toMm <= bead.fromMm) return { path: `${path}.toMm`, message: `Bead ${index + 1} ends before it begins` }
-    if (bead.toMm > strip.lengthMm + ROUNDING)
+    if (over(bead.toMm, strip.lengthMm))
       return {
         path: `${path}.toMm`,
         message: `Bead ${index + 1} runs off the ${what}, which is ${sizeOf(strip.lengthMm)} mm ${strip.round ? 'round' : 'long'}`,
@@ -260,7 +259,7 @@ function misplaced(document: CouponDocument): Wrong | null {
     ids.add(mark.id)
     const bead = lanes.get(mark.beadId)
     if (!bead) return { path: `${path}.beadId`, message: 'This mark is on no bead of the coupon' }
-    if (mark.atMm < bead.fromMm - ROUNDING || mark.atMm > bead.toMm + ROUNDING)
+    if (under(mark.atMm, bead.fromMm) || over(mark.atMm, bead.toMm))
       return {
         path: `${path}.atMm`,
         message: `${mark.atMm} mm is not on its bead, which runs from ${bead.fromMm} to ${bead.toMm} mm`,
@@ -269,9 +268,9 @@ function misplaced(document: CouponDocument): Wrong | null {
     const { on, name } = DISCONTINUITIES.find(row => row.id === mark.flaw) ?? { on: 'both', name: '' }
     if (on !== 'both' && (bead.face === 'root') !== (on === 'root'))
       return { path: `${path}.flaw`, message: `${name} is read on the ${on === 'root' ? 'root side' : 'face'}` }
-    if (mark.toMm < mark.atMm - ROUNDING)
+    if (under(mark.toMm, mark.atMm))
       return { path: `${path}.toMm`, message: 'The span is turned round: it ends before it begins' }
-    if (mark.toMm > bead.toMm + ROUNDING)
+    if (over(mark.toMm, bead.toMm))
       return { path: `${path}.toMm`, message: `The span runs past the end of its bead at ${bead.toMm} mm` }
   }
   return null

@@ -1,6 +1,6 @@
 import { blindCopy } from '../core/agreement'
 import { isFlaw, isTry, moveMark, newFlaw, setDegree, type CouponDocument, type Mark } from '../core/coupon'
-import type { Random } from '../core/simulate'
+import type { Random } from '../core/statistics'
 import { inches } from '../core/units'
 
 /**

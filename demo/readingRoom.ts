@@ -1,5 +1,5 @@
 import { choicesFor, nextCard, type BeadAnswer } from '../core/readingRoom'
-import type { Random } from '../core/simulate'
+import type { Random } from '../core/statistics'
 
 /** How a class of the made-up school reads shown beads: a few each day, naming more as it goes. */
 const PRACTICE = { everyDays: 6, aSitting: 7, named: { first: 0.45, last: 0.88 }, changedToo: 0.85 }

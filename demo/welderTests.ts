@@ -13,7 +13,8 @@ import {
   type SpecimenResult,
   type WelderTest,
 } from '../core/welderTest'
-import { DIFFICULTY, errorAfter, weldCoupon, type Learner, type Random } from '../core/simulate'
+import { DIFFICULTY, errorAfter, weldCoupon, type Learner } from '../core/simulate'
+import type { Random } from '../core/statistics'
 import { SCHOOL_RULES } from './gannetQuay'
 
 /** How far a made-up test has come. */

@@ -53,6 +53,10 @@ usePageKeys(
   },
   () => handing.value,
 )
+function askToHandOver() {
+  handing.value = true
+  refused.value = ''
+}
 </script>
 
 <template>
@@ -63,15 +67,7 @@ usePageKeys(
         <p>{{ meetings }}</p>
       </div>
       <div class="push"><SectionChooser /></div>
-      <v-btn
-        v-if="queue[0]"
-        variant="outlined"
-        @click="
-          handing = true
-          refused = ''
-        "
-        >Hand over tablet</v-btn
-      >
+      <v-btn v-if="queue[0]" variant="outlined" @click="askToHandOver">Hand over tablet</v-btn>
       <v-btn v-if="queue[0]" color="primary" :to="{ path: '/bench', query: { student: queue[0].id } }"
         >Next coupon <kbd class="key">N</kbd></v-btn
       >

@@ -45,6 +45,12 @@ async function loadOpen() {
   open.value = await readings.openToRead()
 }
 
+function choose(student: { id: string; name: string } | null) {
+  chosen.value = student
+  refused.value = ''
+  code.value = ''
+}
+
 async function enter() {
   if (!chosen.value || busy.value) return
   if (!/^\d{4}$/.test(code.value)) {
@@ -178,15 +184,7 @@ async function nextStudent() {
       <PageState v-if="readings.kiosk.students.length === 0" empty="Nobody is in this section." />
       <ul v-else class="choices">
         <li v-for="student in readings.kiosk.students" :key="student.id">
-          <button
-            type="button"
-            class="choice"
-            :disabled="!student.hasCode"
-            @click="
-              chosen = student
-              refused = ''
-            "
-          >
+          <button type="button" class="choice" :disabled="!student.hasCode" @click="choose(student)">
             <b>{{ student.name }}</b><span v-if="!student.hasCode">no code yet: ask your instructor</span>
           </button>
         </li>
@@ -200,10 +198,7 @@ async function nextStudent() {
       :message="refused"
       :width="360"
       @submit="enter"
-      @close="
-        chosen = null
-        code = ''
-      "
+      @close="choose(null)"
     >
       <v-text-field
         v-model="code"

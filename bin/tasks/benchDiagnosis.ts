@@ -1,7 +1,8 @@
 import { DEFAULT_HOUSE_RULES as rules } from '../../core/house'
 import { CAUSES, posterior, priorsFor, questionFor, diagnose, signsOf, SIGNS, type CauseId } from '../../core/diagnosis'
-import { COMMONEST, drawTechnique, seededRandom, weldWith } from '../../core/simulate'
-import { ms, quantile, timed } from './quantile'
+import { COMMONEST, drawTechnique, weldWith } from '../../core/simulate'
+import { seededRandom, quantile } from '../../core/statistics'
+import { ms, timed } from './timed'
 
 /**
  * Causes inferred from coupons whose technique is known: hits, Brier score and reliability, beside two simpler

@@ -1,3 +1,4 @@
+import { quantile } from '../../core/statistics'
 import { v7 as uuid } from 'uuid'
 import { addPass, layOutAgain, putMark, type CouponDocument } from '../../core/coupon'
 import { DEFAULT_HOUSE_RULES } from '../../core/house'
@@ -5,7 +6,7 @@ import { aCoupon, aFlaw, aJoint } from '../../core/coupon/example'
 import { DEMO_PASSWORD } from '../../server/demoAccounts'
 import { closeDatabase, database, rows } from '../../server/store/database'
 import { openChromium } from './chromium'
-import { ms, quantile, times } from './quantile'
+import { ms, times } from './timed'
 
 const ADDRESS = process.env.FUSILIS_URL!
 const FRAME_MS = 1000 / 60

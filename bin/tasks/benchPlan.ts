@@ -1,8 +1,9 @@
+import { quantile } from '../../core/statistics'
 import { planPad, planStack, type StackPlanner } from '../../core/deposit'
 import { DEFAULT_HOUSE_RULES } from '../../core/house'
 import { rodSizeOf } from '../../core/trade'
 import { inches } from '../../core/units'
-import { ms, quantile, timed, times } from './quantile'
+import { ms, timed, times } from './timed'
 
 const FRAME_MS = 1000 / 60
 const AIM_MS = 50

@@ -11,9 +11,10 @@ import {
 } from '../../core/progress'
 import { testPieceOf } from '../../core/qualification'
 import { beginOutlook, testPlan, USUAL_HABITS, type OutlookCase } from '../../core/readiness'
-import { drawCohort, seededRandom, type CohortPlan } from '../../core/simulate'
+import { drawCohort, type CohortPlan } from '../../core/simulate'
+import { seededRandom, quantile } from '../../core/statistics'
 import { growSchool, SCHOOL_RULES } from '../../demo/gannetQuay'
-import { ms, quantile, timed } from './quantile'
+import { ms, timed } from './timed'
 
 /**
  * Predictions of each next coupon's restarts beside three simple averages, on seeds that nothing was fitted to;

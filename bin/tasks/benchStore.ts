@@ -3,14 +3,15 @@ import { aCoupon } from '../../core/coupon/example'
 import { gradeCoupon } from '../../core/grading'
 import { DEFAULT_HOUSE_RULES } from '../../core/house'
 import { diagnose } from '../../core/diagnosis'
-import { drawLearner, seededRandom, weldCoupon } from '../../core/simulate'
+import { drawLearner, weldCoupon } from '../../core/simulate'
+import { seededRandom, quantile } from '../../core/statistics'
 import { closeDatabase, database, openDatabase, rows, run } from '../../server/store/database'
 import { migrate } from '../../server/store/migrate'
 import { saveCoupon } from '../../server/store/coupons'
 import { boardOf } from '../../server/store/progress'
 import { fitCurves } from '../../server/store/schoolCurves'
 import { findRecord } from '../../server/store/records'
-import { ms, quantile, timed, times } from './quantile'
+import { ms, timed, times } from './timed'
 
 const random = seededRandom(1)
 const home = process.env.FUSILIS_DB_URL!

@@ -3,7 +3,8 @@ import { isTry, setDegree, type CouponDocument, type Mark, type TryMark } from '
 import { aCoupon, aFlaw, exampleRead } from '../coupon/example'
 import { DEFAULT_HOUSE_RULES } from '../house'
 import { inches } from '../units'
-import { addTallies, blindCopy, compareReadings, kappa, sayKappa, tallyOf, type AgreementTable } from '.'
+import { addTallies, blindCopy, compareReadings, tallyOf } from '.'
+import { kappa, sayKappa, type AgreementTable } from '../statistics'
 
 const COHEN: AgreementTable = [
   [88, 14, 18],

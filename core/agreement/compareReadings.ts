@@ -1,6 +1,6 @@
 import { isFlaw, isTry, type CouponDocument, type FlawMark, type TryMark } from '../coupon'
 import { discontinuityOf } from '../trade'
-import { inches } from '../units'
+import { inches, over } from '../units'
 
 /** How a mark of one reading stands in the other. */
 export type Outcome = 'found' | 'missed' | 'imagined' | 'misjudged'
@@ -76,7 +76,7 @@ const apart = (one: TryMark | FlawMark, other: TryMark | FlawMark) =>
   Math.max(0, one.atMm - endOf(other), other.atMm - endOf(one))
 
 function near(one: TryMark | FlawMark, other: TryMark | FlawMark): boolean {
-  return one.beadId === other.beadId && apart(one, other) <= SAME_PLACE_MM + 1e-6
+  return one.beadId === other.beadId && !over(apart(one, other), SAME_PLACE_MM)
 }
 
 const nearest = <T extends TryMark | FlawMark>(mark: TryMark | FlawMark, found: readonly T[]): T | undefined =>

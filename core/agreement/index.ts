@@ -4,5 +4,4 @@
  */
 export * from './blindCopy'
 export * from './compareReadings'
-export * from './kappa'
 export * from './tally'

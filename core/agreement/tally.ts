@@ -1,9 +1,9 @@
 import { isFlaw, isTry, type Bead, type CouponDocument, type Degree, type TryKind } from '../coupon'
 import { unionLength } from '../grading'
 import type { DiscontinuityId } from '../trade'
-import { inches } from '../units'
+import { inches, wholeSteps } from '../units'
 import { sameTry } from './compareReadings'
-import type { AgreementTable } from './kappa'
+import type { AgreementTable } from '../statistics'
 
 /**
  * Tables of agreement of one or many pairs of readings, the reference in rows. What is counted is each try, and
@@ -72,7 +72,7 @@ interface Cell {
 
 /** Inches of a bead; what is left at its end is of the last. */
 function cellsOf({ fromMm, toMm }: Bead): readonly Cell[] {
-  const count = Math.max(1, Math.floor((toMm - fromMm) / CELL_MM + 1e-6))
+  const count = Math.max(1, wholeSteps(toMm - fromMm, CELL_MM))
   return Array.from({ length: count }, (_, n) => ({
     fromMm: fromMm + n * CELL_MM,
     toMm: n === count - 1 ? toMm : fromMm + (n + 1) * CELL_MM,

@@ -1,3 +1,4 @@
+import { under } from '../units'
 import type { HouseRules } from '../house'
 import { wantedWidth } from '../house'
 import { burnRods } from '../deposit'
@@ -103,7 +104,7 @@ export function expectedMarks(laid: Laid, rules: HouseRules): TryMark[] {
 function endsOf({ piece, ticket }: Laid, bead: Bead): ['start' | 'tie-in', 'end' | 'tie-in'] {
   if (!isPipe(piece)) return ['start', 'end']
   if (!isFixedPipe(ticket.position)) return ['start', 'tie-in']
-  return bead.fromMm >= seamLength(piece) / 2 - 1e-6 ? ['tie-in', 'tie-in'] : ['start', 'end']
+  return !under(bead.fromMm, seamLength(piece) / 2) ? ['tie-in', 'tie-in'] : ['start', 'end']
 }
 
 const plateRestarts = (

@@ -1,6 +1,6 @@
 import { filletThroat } from '../deposit'
 import { hasGroove, isFilletPiece, isPlate, stripOf, thicknessOf, type CouponDocument } from '../coupon'
-import { heldLength, inches, type LengthUnit } from '../units'
+import { heldLength, inches, type LengthUnit, over } from '../units'
 import { limitOf, type CriteriaSet, type Criterion, type Sizes } from './criteriaSet'
 import { observe, observedOf } from './observed'
 
@@ -20,9 +20,6 @@ export interface Held {
   readonly outcome: 'pass' | 'fail' | 'not gauged'
 }
 
-/** A limit met exactly is met; a millionth of a millimetre is rounding, not metal. */
-const SLACK_MM = 1e-6
-
 /**
  * A coupon held against a set of criteria, line by line. Lines that its weld or its thickness has nothing to do
  * with are left out.
@@ -37,7 +34,7 @@ export function holdAgainst(document: CouponDocument, set: CriteriaSet, unit: Le
     .map((criterion): HeldRow => {
       const { value, markIds } = observe(document, criterion.observed)
       const limit = limitFor(criterion, sizes, unit)
-      const outcome = value === null ? 'not gauged' : value > limit + SLACK_MM ? 'fail' : 'pass'
+      const outcome = value === null ? 'not gauged' : over(value, limit) ? 'fail' : 'pass'
       return {
         criterion,
         name: observedOf(criterion.observed).name,
@@ -75,10 +72,7 @@ function applies(
 ): boolean {
   if (weld === 'groove' && !hasGroove(piece) && piece.kind !== 'square butt') return false
   if (weld === 'fillet' && !isFilletPiece(piece)) return false
-  return (
-    (overMm === undefined || thicknessMm > overMm + SLACK_MM) &&
-    (upToMm === undefined || thicknessMm <= upToMm + SLACK_MM)
-  )
+  return (overMm === undefined || over(thicknessMm, overMm)) && (upToMm === undefined || !over(thicknessMm, upToMm))
 }
 
 /**

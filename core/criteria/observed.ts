@@ -1,3 +1,4 @@
+import { mean } from '../statistics'
 import { filletThroat } from '../deposit'
 import {
   isFilletPiece,
@@ -11,7 +12,7 @@ import {
   type FlawMark,
   type GaugeKind,
 } from '../coupon'
-import { inches } from '../units'
+import { inches, over, under } from '../units'
 import type { DiscontinuityId } from '../trade'
 import { mostCovered, mostSpots, type MostIn, type Spot, type Stretch } from './windows'
 
@@ -188,12 +189,12 @@ export function observe(document: CouponDocument, id: ObservedId): Observed {
       return worst(flaws('porosity'))
     case 'pores in 1 in':
       return summed(
-        flaws('porosity').filter(mark => (mark.sizeMm ?? 0) >= DEEP_MM - 1e-6),
+        flaws('porosity').filter(mark => !under(mark.sizeMm ?? 0, DEEP_MM)),
         INCH,
       )
     case 'pores in 12 in':
       return summed(
-        flaws('porosity').filter(mark => (mark.sizeMm ?? 0) >= DEEP_MM - 1e-6),
+        flaws('porosity').filter(mark => !under(mark.sizeMm ?? 0, DEEP_MM)),
         FOOT,
       )
     case 'undercut depth':
@@ -202,7 +203,7 @@ export function observe(document: CouponDocument, id: ObservedId): Observed {
       return covered(flaws('undercut'), FOOT)
     case 'deep undercut in 12 in':
       return covered(
-        flaws('undercut').filter(mark => (mark.sizeMm ?? 0) > DEEP_MM + 1e-6),
+        flaws('undercut').filter(mark => over(mark.sizeMm ?? 0, DEEP_MM)),
         FOOT,
       )
     case 'undercut in 100 mm':
@@ -251,7 +252,6 @@ function legsDiffer(
   lower: readonly { id: string; valueMm: number }[],
 ): Observed {
   if (upper.length === 0 || lower.length === 0) return { value: null, markIds: [] }
-  const mean = (marks: readonly { valueMm: number }[]) =>
-    marks.reduce((sum, mark) => sum + mark.valueMm, 0) / marks.length
-  return { value: Math.abs(mean(upper) - mean(lower)), markIds: idsOf([...upper, ...lower]) }
+  const length = (legs: readonly { valueMm: number }[]) => mean(legs.map(mark => mark.valueMm))
+  return { value: Math.abs(length(upper) - length(lower)), markIds: idsOf([...upper, ...lower]) }
 }

@@ -1,3 +1,4 @@
+import { over, under } from '../units'
 /** Something at a place along a seam, with its size, mm. */
 export interface Spot {
   readonly atMm: number
@@ -20,7 +21,7 @@ export interface MostIn {
 
 const NOTHING: MostIn = { mm: 0, markIds: [] }
 const most = (found: readonly MostIn[]): MostIn =>
-  found.reduce((best, one) => (one.mm > best.mm + 1e-9 ? one : best), NOTHING)
+  found.reduce((best, one) => (over(one.mm, best.mm) ? one : best), NOTHING)
 
 /**
  * Greatest sum of sizes in any window of a length, wherever it is laid: exact, not by the inches of a ruler. Both
@@ -31,7 +32,7 @@ const most = (found: readonly MostIn[]): MostIn =>
 export function mostSpots(spots: readonly Spot[], windowMm: number): MostIn {
   return most(
     spots.map(({ atMm }) => {
-      const inside = spots.filter(spot => spot.atMm >= atMm - 1e-9 && spot.atMm <= atMm + windowMm + 1e-9)
+      const inside = spots.filter(spot => !under(spot.atMm, atMm) && !over(spot.atMm, atMm + windowMm))
       return { mm: inside.reduce((sum, spot) => sum + spot.sizeMm, 0), markIds: inside.map(spot => spot.markId) }
     }),
   )

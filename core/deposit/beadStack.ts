@@ -1,3 +1,5 @@
+import { mean } from '../statistics'
+import { stepsToCover } from '../units'
 import type { PadPosition } from '../trade'
 import { jointSection, type JointSection, type JointShape } from './jointSection'
 import { layBead, type LaidBead, type Surface } from './layBead'
@@ -180,7 +182,7 @@ function fillGroove(state: State): State {
 
 /** Beads that span a width, each lapping the last. */
 function beadsAcross(widthMm: number, beadMm: number, overlap: number): number {
-  return Math.max(1, 1 + Math.ceil((widthMm - beadMm) / (beadMm * (1 - overlap)) - 1e-9))
+  return Math.max(1, 1 + stepsToCover(widthMm - beadMm, beadMm * (1 - overlap)))
 }
 
 function capGroove(state: State): State {
@@ -253,8 +255,10 @@ const LEVELLING = 0.12
  * left, is run a little cooler.
  */
 function levelled(metal: readonly number[], tops: readonly number[]): number[] {
-  const mean = tops.reduce((sum, top) => sum + top, 0) / tops.length
-  const moved = metal.map((area, index) => area * Math.min(1.15, Math.max(0.85, 1 + LEVELLING * (mean - tops[index]!))))
+  const level = mean(tops)
+  const moved = metal.map(
+    (area, index) => area * Math.min(1.15, Math.max(0.85, 1 + LEVELLING * (level - tops[index]!))),
+  )
   const scale = metal.reduce((sum, area) => sum + area, 0) / moved.reduce((sum, area) => sum + area, 0)
   return moved.map(area => area * scale)
 }

@@ -1,3 +1,4 @@
+import { stepsToCover } from '../units'
 import type { RodSize } from '../trade'
 import { electrodeOf } from '../trade'
 import { burnRods, depositedArea, rodSeconds, runOut } from './burnOff'
@@ -16,7 +17,7 @@ import { weldWeight } from './weldMetal'
 export function beadsToCover(coverMm: number, beadMm: number, overlap: number): number {
   if (!(beadMm > 0)) throw new RangeError('A bead is wider than 0 mm')
   if (!(overlap >= 0 && overlap < 1)) throw new RangeError('Overlap is a share from 0 to under 1')
-  return 1 + Math.max(0, Math.ceil((coverMm - beadMm) / (beadMm * (1 - overlap)) - 1e-9))
+  return 1 + Math.max(0, stepsToCover(coverMm - beadMm, beadMm * (1 - overlap)))
 }
 
 /** A pad to be welded: beads along its length, lapped across its width. Lengths mm, travel mm/min, overlap a share. */

@@ -1,8 +1,9 @@
+import { mean } from '../statistics'
 import type { CouponDocument, FlawMark, Mark, TryKind, TryMark } from '../coupon'
 import { beadNumber, isFlaw, isPlate, isGauge, isTry } from '../coupon'
 import { unionLength } from '../grading'
 import { wantedWidth, type HouseRules } from '../house'
-import { inches } from '../units'
+import { inches, over, under } from '../units'
 import { SIGNS, signOf, type LookedFor, type SignId } from './signTable'
 
 /** A sign that was found, with the marks that show it. */
@@ -157,13 +158,12 @@ const EVEN_LEGS_MM = inches(1 / 16)
 function gaugeSigns(document: CouponDocument, rules: HouseRules): Sign[] {
   const readings = document.marks.filter(isGauge)
   const legs = (of: 'upper leg' | 'lower leg') => readings.filter(mark => mark.of === of)
-  const mean = (marks: readonly { valueMm: number }[]) =>
-    marks.reduce((sum, mark) => sum + mark.valueMm, 0) / marks.length
+  const lengthOf = (of: 'upper leg' | 'lower leg') => mean(legs(of).map(mark => mark.valueMm))
   const both = [...legs('upper leg'), ...legs('lower leg')]
   const uneven =
     legs('upper leg').length > 0 &&
     legs('lower leg').length > 0 &&
-    Math.abs(mean(legs('upper leg')) - mean(legs('lower leg'))) > EVEN_LEGS_MM + 1e-6
+    over(Math.abs(lengthOf('upper leg') - lengthOf('lower leg')), EVEN_LEGS_MM)
   const legSigns: Sign[] = uneven ? [{ id: 'uneven legs', markIds: both.map(mark => mark.id), share: 1 }] : []
   if (!isPlate(document.piece)) return legSigns
   const { lowMm, highMm } = wantedWidth(rules, document.ticket.diameterMm)
@@ -173,12 +173,12 @@ function gaugeSigns(document: CouponDocument, rules: HouseRules): Sign[] {
     ...onBeads(
       document,
       'wide',
-      widths.filter(mark => mark.valueMm > highMm + 1e-6),
+      widths.filter(mark => over(mark.valueMm, highMm)),
     ),
     ...onBeads(
       document,
       'narrow',
-      widths.filter(mark => mark.valueMm < lowMm - 1e-6),
+      widths.filter(mark => under(mark.valueMm, lowMm)),
     ),
   ]
 }

@@ -1,6 +1,6 @@
 import { isGauge, type CouponDocument, type Verdict } from '../coupon'
 import type { HouseRules } from '../house'
-import { formatLength } from '../units'
+import { formatLength, over, under, SAME_SHARE } from '../units'
 import { elementOf, type ElementId } from './elements'
 import type { Measures } from './measures'
 import { offSize, sayLimit, sizeLimit } from './sizeLimits'
@@ -22,9 +22,6 @@ const SHARES: readonly { element: ElementId; rule: PassKey; say: (bad: number, t
   { element: 'ends', rule: 'ends', say: (bad, tried) => `${bad} of ${tried} ends not sound` },
 ]
 
-/** A limit met exactly is met; a billionth of a share is rounding. */
-const SLACK = 1e-9
-
 /**
  * What the house's criteria find against a coupon, heaviest first; empty when there is nothing.
  * A crack or a hole means starting over; everything else, running it again.
@@ -41,7 +38,7 @@ export function judge(measures: Measures, document: CouponDocument, rules: House
   for (const { element, rule, say } of SHARES) {
     const measure = measures.elements.find(row => row.element === element)!
     const share = measure.tried === 0 ? 1 : measure.sound / measure.tried
-    if (share < rules.pass[rule] - SLACK)
+    if (under(share, rules.pass[rule], SAME_SHARE))
       reasons.push(
         again(
           elementOf(element).weight * (1 - share),
@@ -57,7 +54,7 @@ export function judge(measures: Measures, document: CouponDocument, rules: House
   ] as const) {
     const measure = measures.elements.find(row => row.element === element)!
     const share = measure.tried === 0 ? 1 : measure.sound / measure.tried
-    if (share < rules.pass[rule] - SLACK)
+    if (under(share, rules.pass[rule], SAME_SHARE))
       reasons.push(
         again(
           elementOf(element).weight * (1 - share),
@@ -129,7 +126,7 @@ function sizes(document: CouponDocument, rules: HouseRules): Reason[] {
 
 function undercut(measures: Measures, document: CouponDocument, rules: HouseRules): Reason[] {
   const marks = document.marks.filter(mark => mark.kind === 'flaw' && mark.flaw === 'undercut')
-  const deep = marks.filter(mark => mark.kind === 'flaw' && (mark.sizeMm ?? 0) > rules.undercutDepthMm + 1e-6)
+  const deep = marks.filter(mark => mark.kind === 'flaw' && over(mark.sizeMm ?? 0, rules.undercutDepthMm))
   if (deep.length > 0)
     return [
       again(
@@ -138,7 +135,7 @@ function undercut(measures: Measures, document: CouponDocument, rules: HouseRule
         deep.map(mark => mark.id),
       ),
     ]
-  if (measures.undercutMm > rules.undercutShare * measures.weldedMm + 1e-6)
+  if (over(measures.undercutMm, rules.undercutShare * measures.weldedMm))
     return [
       again(
         1,

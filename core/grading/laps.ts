@@ -1,3 +1,4 @@
+import { mean } from '../statistics'
 import { isPlate, isGauge, type Bead, type CouponDocument } from '../coupon'
 import { pieceOf } from '../trade'
 import { toeReadings } from './straightness'
@@ -10,8 +11,6 @@ export interface Lap {
   readonly share: number
   readonly markIds: readonly string[]
 }
-
-const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length
 
 /**
  * The overlap of each pair of beads on a pad whose near toes were gauged: what still shows of the bead before, from

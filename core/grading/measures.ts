@@ -1,3 +1,5 @@
+import { mean } from '../statistics'
+import { over } from '../units'
 import type { Bead, CouponDocument, Degree, FlawMark, TryKind } from '../coupon'
 import { isFlaw, isPlate, isGauge, isTry, weldedLength } from '../coupon'
 import type { HouseRules } from '../house'
@@ -139,7 +141,7 @@ function rootMeasure({ beads }: CouponDocument, flaws: readonly FlawMark[]): Omi
   const lane = beads.find(bead => bead.face === 'root')
   if (!lane) return { tried: 0, sound: 0, workable: 0, markIds: [] }
   const spoiling = flaws.filter(
-    flaw => flaw.beadId === lane.id && (flaw.sizeMm === null || exceeds(flaw.sizeMm, ALLOWED_MM[flaw.flaw] ?? 0)),
+    flaw => flaw.beadId === lane.id && (flaw.sizeMm === null || over(flaw.sizeMm, ALLOWED_MM[flaw.flaw] ?? 0)),
   )
   const tried = lane.toMm - lane.fromMm
   return {
@@ -180,12 +182,12 @@ interface GaugedOff {
 
 const offLine = (document: CouponDocument, rules: HouseRules): GaugedOff[] =>
   straightness(document, rules)
-    .filter(row => exceeds(row.offMm, rules.straight.offMm))
+    .filter(row => over(row.offMm, rules.straight.offMm))
     .map(({ bead, markIds }) => ({ beadId: bead.id, markIds }))
 
 const offLaps = (document: CouponDocument, { overlap }: HouseRules): GaugedOff[] =>
   laps(document)
-    .filter(row => exceeds(overlap.low, row.share) || exceeds(row.share, overlap.high))
+    .filter(row => over(overlap.low, row.share) || over(row.share, overlap.high))
     .map(({ bead, markIds }) => ({ beadId: bead.id, markIds }))
 
 function beadMeasure(
@@ -216,12 +218,12 @@ function widthMeasure(
   const readings = document.marks
     .filter(isGauge)
     .filter(mark => mark.of === 'width' && (plate || laidBeads(document).some(bead => bead.id === mark.beadId)))
-  const mean = readings.reduce((sum, mark) => sum + mark.valueMm, 0) / (readings.length || 1)
+  const usual = readings.length > 0 ? mean(readings.map(mark => mark.valueMm)) : 0
   const off = readings.filter(
     mark =>
-      exceeds(Math.abs(mark.valueMm - mean), rules.widthEvenMm) ||
-      exceeds(lowMm, mark.valueMm) ||
-      exceeds(mark.valueMm, highMm),
+      over(Math.abs(mark.valueMm - usual), rules.widthEvenMm) ||
+      over(lowMm, mark.valueMm) ||
+      over(mark.valueMm, highMm),
   )
   const uneven = flaws.filter(flaw => flaw.flaw === 'irregular width')
   const beads = new Set([...off, ...uneven].map(mark => mark.beadId))
@@ -234,11 +236,6 @@ function sizeMeasure(document: CouponDocument, rules: HouseRules): Omit<Measure,
   const judged = document.marks.filter(isGauge).filter(mark => sizeLimit(document, mark, rules) !== null)
   const off = judged.filter(mark => offSize(document, mark, rules))
   return { tried: judged.length, sound: judged.length - off.length, workable: 0, markIds: off.map(mark => mark.id) }
-}
-
-/** A limit is kept when it is met exactly; a millionth of a millimetre is rounding, not metal. */
-function exceeds(value: number, limit: number): boolean {
-  return value - limit > 1e-6
 }
 
 function cleanUpMeasure(cleanUp: Degree, flaws: readonly FlawMark[]): Omit<Measure, 'element'> {

@@ -12,7 +12,7 @@ import {
 import type { HouseRules } from '../house'
 import { HOUSE_WINDOW } from '../setup'
 import type { Source } from '../trade'
-import { formatLength, inches, type LengthUnit } from '../units'
+import { formatLength, inches, type LengthUnit, over, under } from '../units'
 
 /** What a reading may be, mm; an open end has no limit. */
 export interface SizeLimit {
@@ -61,7 +61,7 @@ export function stepOf(steps: readonly WidthStep[], widthMm: number, unit: Lengt
   const step =
     steps.find(one => {
       const to = one.to === null ? Infinity : unit === 'in' ? inches(one.to.in) : one.to.mm
-      return one.under ? widthMm < to - 1e-6 : widthMm <= to + 1e-6
+      return one.under ? under(widthMm, to) : !over(widthMm, to)
     }) ?? steps.at(-1)!
   return unit === 'in' ? inches(step.in) : step.mm
 }

@@ -1,3 +1,4 @@
+import { over } from '../units'
 import { isGauge, type Bead, type CouponDocument, type GaugeMark } from '../coupon'
 import type { HouseRules } from '../house'
 
@@ -52,7 +53,7 @@ export function straightness(document: CouponDocument, rules: Pick<HouseRules, '
     const read = toeReadings(document, bead.id)
     if (read.length < 3) return []
     const windows = read.map(first =>
-      read.filter(mark => mark.atMm >= first.atMm && mark.atMm <= first.atMm + rules.straight.perMm + 1e-6),
+      read.filter(mark => mark.atMm >= first.atMm && !over(mark.atMm, first.atMm + rules.straight.perMm)),
     )
     const offMm = Math.max(...windows.map(marks => offStraight(marks.map(mark => ({ x: mark.atMm, y: mark.valueMm })))))
     return [{ bead, offMm, markIds: read.map(mark => mark.id) }]

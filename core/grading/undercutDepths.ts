@@ -1,5 +1,5 @@
 import { isFlaw, type CouponDocument } from '../coupon'
-import { inches } from '../units'
+import { inches, over } from '../units'
 
 /** Undercut of one class of depth, mm. */
 export interface UndercutDepth {
@@ -17,7 +17,7 @@ const CLASSES: readonly (number | null)[] = [inches(1 / 64), inches(1 / 32), inc
  */
 export function undercutDepths(document: CouponDocument): readonly UndercutDepth[] {
   const undercuts = document.marks.filter(isFlaw).filter(mark => mark.flaw === 'undercut')
-  const classOf = (mm: number) => CLASSES.findIndex(limit => limit === null || mm <= limit + 1e-6)
+  const classOf = (mm: number) => CLASSES.findIndex(limit => limit === null || !over(mm, limit))
   return CLASSES.map((toMm, index) => {
     const marks = undercuts.filter(mark => classOf(mark.sizeMm ?? 0) === index)
     return {

@@ -314,3 +314,32 @@ describe('where a student stands', () => {
     ).toBeUndefined()
   })
 })
+
+describe('so many of the last few', () => {
+  /** Every run of coupons, one by one. */
+  function byEnumeration(good: number, last: number, rate: number, within: number): number {
+    let through = 0
+    for (let run = 0; run < 1 << within; run++) {
+      const coupons = Array.from({ length: within }, (_, n) => Boolean(run & (1 << n)))
+      const met = coupons.some((_, n) => coupons.slice(Math.max(0, n - last + 1), n + 1).filter(Boolean).length >= good)
+      if (met) through += coupons.reduce((chance, one) => chance * (one ? rate : 1 - rate), 1)
+    }
+    return through
+  }
+  it.each([
+    [4, 5, 0.7, 10],
+    [2, 6, 0.3, 9],
+    [3, 3, 0.9, 12],
+  ])('%d of the last %d at %d within %d, as by counting every run', (good, last, rate, within) => {
+    expect(signOffChance({ by: 'of the last', good, last }, rate, within, 3)).toBeCloseTo(
+      byEnumeration(good, last, rate, within),
+      12,
+    )
+  })
+  it('a long window is reckoned, and one too long is refused', () => {
+    const chance = signOffChance({ by: 'of the last', good: 12, last: 15 }, 0.7, 40, 3)
+    expect(chance).toBeGreaterThan(0.5)
+    expect(chance).toBeLessThan(1)
+    expect(() => signOffChance({ by: 'of the last', good: 12, last: 17 }, 0.7, 40, 3)).toThrow(/last 16/)
+  })
+})

@@ -1,3 +1,4 @@
+import { under, SAME_SHARE } from '../units'
 /** A learning curve that is watched: failure rates that are acceptable and not, and the height at which it says so. */
 export interface LcCusum {
   readonly acceptable: number
@@ -23,7 +24,8 @@ export function lcCusumScores(watch: LcCusum, tries: readonly boolean[]): number
   const { success, failure } = lcCusumSteps(watch)
   let score = 0
   return tries.map(
-    sound => (score = score >= watch.limit - 1e-9 ? score : Math.max(0, score + (sound ? success : failure))),
+    sound =>
+      (score = !under(score, watch.limit, SAME_SHARE) ? score : Math.max(0, score + (sound ? success : failure))),
   )
 }
 
@@ -46,7 +48,7 @@ export function lcCusumChance(watch: LcCusum, failureRate: number, within: numbe
         [failure, failureRate],
       ] as const) {
         const reached = Math.max(0, score + step)
-        if (reached >= watch.limit - 1e-9) signalled += chance * share
+        if (!under(reached, watch.limit, SAME_SHARE)) signalled += chance * share
         else {
           const there = next.get(keyOf(reached))
           next.set(keyOf(reached), { score: reached, chance: (there?.chance ?? 0) + chance * share })

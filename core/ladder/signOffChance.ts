@@ -1,4 +1,4 @@
-import { chanceAbove } from '../progress'
+import { chanceAbove } from '../statistics'
 import { lcCusumChance } from './lcCusum'
 import type { SignOffRule } from './signOffRule'
 
@@ -24,13 +24,7 @@ export function signOffChance(rule: SignOffRule, rate: number, within: number, i
       )
     }
     case 'of the last':
-      return recursion<string>(
-        '',
-        within,
-        rate,
-        (last, good) => `${last}${good ? '1' : '0'}`.slice(-rule.last),
-        last => [...last].filter(one => one === '1').length >= rule.good,
-      )
+      return ofTheLast(rule.good, rule.last, rate, within)
     case 'enough evidence':
       return recursion<string>(
         '0/0',
@@ -73,4 +67,39 @@ function recursion<State>(
     states = next
   }
   return through
+}
+
+/** A window of more than this is not reckoned: its states double with each coupon. */
+export const LONGEST_WINDOW = 16
+
+/**
+ * The chance that some window of so many holds enough good ones. The state is the window itself, a bit each, in one
+ * array of chances: what falls out of the window is dropped, what is met leaves.
+ */
+function ofTheLast(good: number, last: number, rate: number, within: number): number {
+  if (last > LONGEST_WINDOW) throw new RangeError(`At most the last ${LONGEST_WINDOW} are looked at`)
+  const size = 1 << last
+  let states = new Float64Array(size)
+  states[0] = 1
+  let through = 0
+  for (let n = 0; n < within; n++) {
+    const next = new Float64Array(size)
+    for (let state = 0; state < size; state++) {
+      const chance = states[state]!
+      if (chance === 0) continue
+      const older = (state << 1) & (size - 1)
+      next[older]! += chance * (1 - rate)
+      if (goodIn(older | 1) >= good) through += chance * rate
+      else next[older | 1]! += chance * rate
+    }
+    states = next
+  }
+  return through
+}
+
+/** Bits that are set. */
+function goodIn(window: number): number {
+  let count = 0
+  for (let rest = window; rest > 0; rest &= rest - 1) count++
+  return count
 }

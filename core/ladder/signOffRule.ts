@@ -1,5 +1,6 @@
+import { under, SAME_SHARE } from '../units'
 import { elementOf, type ElementId } from '../grading'
-import { chanceAbove } from '../progress'
+import { chanceAbove } from '../statistics'
 import { lcCusumScores, type LcCusum } from './lcCusum'
 
 /** When a rung may be signed off. An instructor's name goes on it in any case. */
@@ -70,7 +71,7 @@ export function signOffState(rule: SignOffRule, coupons: readonly RungCoupon[], 
       const scores = lcCusumScores(rule, inOrder(coupons, rule.element))
       const score = scores.at(-1) ?? 0
       return {
-        met: score >= rule.limit - 1e-9,
+        met: !under(score, rule.limit, SAME_SHARE),
         share: Math.min(1, score / rule.limit),
         says: `${nameOf(rule.element, true)}: score ${score.toFixed(2)} of ${rule.limit.toFixed(2)} (LC-CUSUM)`,
       }

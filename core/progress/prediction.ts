@@ -1,4 +1,4 @@
-import { fitLogistic } from './logisticFit'
+import { fitLogistic } from '../statistics'
 import { withHistory, type Tried, type Trial } from './trials'
 import { fitSchoolCurve, type SchoolCurve } from './schoolCurve'
 import { skillFrom, skillRate } from './skill'

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import jstat from 'jstat'
-import { binomialInterval, rateInWords, rateOf } from '.'
+import { rateInWords, rateOf } from '.'
+import { binomialInterval } from '../statistics'
 
 // Exact intervals by arithmetic, and Newcombe 1998 (Stat. Med. 17:857) for the last three.
 it.each([

@@ -1,5 +1,5 @@
 import { elementOf, type ElementId } from '../grading'
-import { binomialInterval, type Interval } from './binomialInterval'
+import { binomialInterval, type Interval } from '../statistics'
 
 /** A rate as it may be shown: never bare, always with its count and, for counted tries, its interval. */
 export interface Rate {

@@ -1,5 +1,5 @@
 import type { ElementId } from '../grading'
-import { fitLogistic } from './logisticFit'
+import { fitLogistic } from '../statistics'
 import { LIES, type Trial, type SkillCell } from './trials'
 
 /** What had been practised when something is tried. */

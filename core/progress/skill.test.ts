@@ -1,17 +1,14 @@
 import { describe, expect, it } from 'vitest'
 import fc from 'fast-check'
-import { drawCohort, seededRandom, type CohortPlan } from '../simulate'
+import { drawCohort, type CohortPlan } from '../simulate'
+import { seededRandom, chanceAbove, cholesky, fitLogistic, logistic } from '../statistics'
 import {
   alike,
-  chanceAbove,
-  cholesky,
   drawSkill,
   features,
-  fitLogistic,
   fitSchoolCurve,
   isOtherWay,
   lieOf,
-  logistic,
   logitOf,
   predictNext,
   score,

@@ -1,4 +1,4 @@
-import { cholesky, fitLogistic, logistic, type LogisticBelief } from './logisticFit'
+import { cholesky, fitLogistic, logistic, type LogisticBelief } from '../statistics'
 import { LIES, type Trial, type SkillCell } from './trials'
 import { alike, features, type SchoolCurve, type When } from './schoolCurve'
 

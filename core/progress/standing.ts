@@ -1,5 +1,5 @@
 import { elementOf, ELEMENTS, type ElementId } from '../grading'
-import type { LogisticBelief } from './logisticFit'
+import type { LogisticBelief } from '../statistics'
 import { LIES, type Lie, type Trial } from './trials'
 import { startingCurve, type SchoolCurve, type When } from './schoolCurve'
 import { skillFrom, skillRate, type Skill } from './skill'

@@ -1,3 +1,4 @@
+import { over, under } from '../units'
 import type { CodeBook, Welded } from './codeBook'
 import { isOver, isWithin, sizeIn } from './printedSize'
 import { diameterQualified } from './qualifiedDiameter'
@@ -66,7 +67,7 @@ function thickEnough(book: CodeBook, test: TestTaken, wanted: Wanted): boolean {
   if (test.weld === 'fillet' || book.thicknessOf === 'coupon') return rows.some(row => isWithin(inUnit, row.range))
   const most = rows.reduce((sum, { range }) => sum + (range.most ?? Infinity), 0)
   return (
-    inUnit.value <= most + 1e-6 && rows.every(({ range }) => range.least === null || inUnit.value >= range.least - 1e-6)
+    !over(inUnit.value, most) && rows.every(({ range }) => range.least === null || !under(inUnit.value, range.least))
   )
 }
 

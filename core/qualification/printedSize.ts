@@ -1,4 +1,4 @@
-import { formatFraction, inches, MM_PER_INCH, round, type LengthUnit } from '../units'
+import { formatFraction, inches, MM_PER_INCH, round, type LengthUnit, over, under } from '../units'
 
 /**
  * A limit as a code prints it, in inches and in millimetres: rounded apart, and never one worked out from the
@@ -42,13 +42,10 @@ export const printed = (inch: number, mm: number): Printed => ({ in: inch, mm })
 /** A length kept in millimetres as it is measured in a unit. */
 export const sizeIn = (mm: number, unit: LengthUnit): Size => ({ unit, value: unit === 'mm' ? mm : mm / MM_PER_INCH })
 
-/** Less than any gauge reads; the rounding of a 64th of an inch in millimetres is under it. */
-const CLOSE = 1e-6
-
 /** Whether a size is over a limit, in the size's own unit. At the limit it is not. */
-export const isOver = (size: Size, limit: Printed): boolean => size.value > limit[size.unit] + CLOSE
+export const isOver = (size: Size, limit: Printed): boolean => over(size.value, limit[size.unit])
 /** Whether a size is under a limit. At the limit it is not. */
-export const isUnder = (size: Size, limit: Printed): boolean => size.value < limit[size.unit] - CLOSE
+export const isUnder = (size: Size, limit: Printed): boolean => under(size.value, limit[size.unit])
 
 /** Whether a size is one that a row is of. A plate has no diameter (null): only a row that asks for none is of it. */
 export function meets(size: Size | null, { from, over, below, upTo }: SizeTest): boolean {
@@ -70,7 +67,7 @@ export const boundFor = (bound: Bound, own: Size): number | null =>
 
 /** Whether a size lies in a range, ends included. */
 export const isWithin = ({ value }: Size, { least, most }: SizeRange): boolean =>
-  (least === null || value >= least - CLOSE) && (most === null || value <= most + CLOSE)
+  (least === null || !under(value, least)) && (most === null || !over(value, most))
 
 /** A size in words: inches by a 64th where it is one, else by thousandths. @example saySize(0.125, 'in') // '1/8' */
 export function saySize(value: number, unit: LengthUnit): string {

@@ -1,6 +1,6 @@
 import type { ElementId } from '../grading'
-import { logistic } from '../progress'
-import type { Random } from '../simulate'
+import { logistic } from '../statistics'
+import type { Random } from '../statistics'
 import type { TestPlan, TestTask } from './testTasks'
 
 /** What becomes of unsound work under test terms. Shares 0 to 1, lengths mm. */

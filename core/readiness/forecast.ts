@@ -1,4 +1,5 @@
-import { beginOutlook, quantile, type OutlookCase } from './outlook'
+import { beginOutlook, type OutlookCase } from './outlook'
+import { quantile } from '../statistics'
 
 /**
  * Coupons still to run until the odds wanted: as the quicker, the middling and the slower of the students whom the

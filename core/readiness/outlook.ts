@@ -9,7 +9,7 @@ import {
   type When,
   whenNext,
 } from '../progress'
-import { seededRandom } from '../simulate'
+import { seededRandom, mean, quantile } from '../statistics'
 import { attempt, type Failure, type TestHabits, type TestStage } from './attempt'
 import type { TestPlan } from './testTasks'
 
@@ -134,12 +134,12 @@ function count(failures: Map<string, FailureCount>, { stage, task, atMm }: Failu
 function summary(means: readonly number[], failures: readonly FailureCount[]): Outlook {
   const attempts = means.length * EACH
   if (attempts === 0) return { attempts, odds: 0, low: 0, high: 1, failures: [], spread: [] }
-  const odds = means.reduce((sum, mean) => sum + mean, 0) / means.length
-  const variance = means.reduce((sum, mean) => sum + (mean - odds) ** 2, 0) / Math.max(1, means.length - 1)
+  const odds = mean(means)
+  const variance = means.reduce((sum, own) => sum + (own - odds) ** 2, 0) / Math.max(1, means.length - 1)
   // Twenty attempts are few: what of the spread is their own chance is taken out again.
-  const chance = means.reduce((sum, mean) => sum + mean * (1 - mean), 0) / means.length / (EACH - 1)
+  const chance = mean(means.map(own => own * (1 - own))) / (EACH - 1)
   const kept = variance > 0 ? Math.sqrt(Math.max(0, variance - chance) / variance) : 0
-  const spread = means.map(mean => Math.min(1, Math.max(0, odds + kept * (mean - odds)))).sort((a, b) => a - b)
+  const spread = means.map(own => Math.min(1, Math.max(0, odds + kept * (own - odds)))).sort((a, b) => a - b)
   return {
     attempts,
     odds,
@@ -149,7 +149,3 @@ function summary(means: readonly number[], failures: readonly FailureCount[]): O
     spread,
   }
 }
-
-/** A quantile of sorted values. */
-export const quantile = (sorted: readonly number[], share: number): number =>
-  sorted[Math.min(sorted.length - 1, Math.max(0, Math.round(share * (sorted.length - 1))))]!

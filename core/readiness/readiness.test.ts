@@ -2,7 +2,6 @@ import { describe, expect, it } from 'vitest'
 import { DEFAULT_HOUSE_RULES } from '../house'
 import { climb, FULL_LADDER, rungNamed } from '../ladder'
 import {
-  logistic,
   logitOf,
   skillFrom,
   standingOf,
@@ -13,8 +12,8 @@ import {
   type SkillCell,
   type When,
 } from '../progress'
+import { logistic, seededRandom } from '../statistics'
 import { testPieceOf, testPieces } from '../qualification'
-import { seededRandom } from '../simulate'
 import { inches } from '../units'
 import {
   attempt,

@@ -1,4 +1,4 @@
-import { binomialInterval, type Interval } from '../progress'
+import { binomialInterval, type Interval } from '../statistics'
 import { knew, type BeadAnswer } from './schedule'
 import type { BeadCardId } from './beadCards'
 

@@ -1,5 +1,6 @@
 import { causeOf, type CauseId } from '../diagnosis'
-import { seededRandom, shownBead, type RightBead, type ShownBead, type Technique } from '../simulate'
+import { shownBead, type RightBead, type ShownBead, type Technique } from '../simulate'
+import { seededRandom } from '../statistics'
 
 /** Something to recognise: one cause that shows on a single bead, or nothing wrong. */
 export type BeadCardId = CauseId | 'right'

@@ -1,5 +1,5 @@
 import { causeOf } from '../diagnosis'
-import { seededRandom, type Random } from '../simulate'
+import { seededRandom, type Random } from '../statistics'
 import { BEAD_CARDS, seedOf, type BeadCardId, type Showing } from './beadCards'
 
 /** How many answers a bead is given with. */

@@ -1,3 +1,4 @@
+import { mean } from '../statistics'
 import { RIGHT_BOW, type RightBead, type ShownBead, type Station } from '../simulate'
 import { formatLength, type LengthUnit } from '../units'
 import { positionOfCard, type BeadCardId } from './beadCards'
@@ -19,7 +20,6 @@ export interface BeadLook {
 }
 
 const LUMP_MM = 12
-const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length
 
 /**
  * Measures a shown bead as a gauge would, clear of its ends and its restart.

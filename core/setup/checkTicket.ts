@@ -1,6 +1,6 @@
 import type { HouseRules } from '../house'
 import { electrodeOf, positionOf, type PositionId, type Polarity, type Travel } from '../trade'
-import { formatLength } from '../units'
+import { formatLength, under } from '../units'
 import { currentWindow } from './currentWindow'
 import { leastPlate } from './plateFit'
 
@@ -101,7 +101,7 @@ function rodRemarks(
 ): TicketRemark[] {
   const remarks: TicketRemark[] = []
   const least = leastPlate(classification, diameterMm)
-  if (thicknessMm < least - 1e-6)
+  if (under(thicknessMm, least))
     remarks.push(remark('plate', 'plate thin', `This rod wants ${formatLength(least, rules.unit)} of plate or more`))
   if (hoursOut !== undefined && hoursOut > rules.exposureHours && electrodeOf(classification).family === 'low hydrogen')
     remarks.push(

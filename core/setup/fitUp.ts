@@ -1,4 +1,4 @@
-import { formatLength, inches, type LengthUnit } from '../units'
+import { formatLength, inches, type LengthUnit, over, under } from '../units'
 
 /** A root opening gauged at both ends, mm. */
 export interface GaugedGap {
@@ -81,7 +81,6 @@ const ANGLE_TELLS = 5
  * on a test.
  */
 const OUT_OF_LINE_MM = inches(1 / 16)
-const ROUNDING = 1e-6
 
 /**
  * What is off in a fit-up, and what it will do, in the order in which it is put right. Source: common practice.
@@ -128,7 +127,7 @@ export function checkFitUp(fitUp: FitUp, wanted: FitUpWanted, unit: LengthUnit):
         )
       : []),
   ]
-  if (fitUp.misalignmentMm > OUT_OF_LINE_MM + ROUNDING)
+  if (over(fitUp.misalignmentMm, OUT_OF_LINE_MM))
     findings.push({
       fault: 'out of line',
       text: `Plates out of line by ${say(fitUp.misalignmentMm)}`,
@@ -165,21 +164,21 @@ function edgeFindings(
     })
   if (bevelDegrees && wanted.includedDegrees !== null) {
     const off = bevelDegrees.left + bevelDegrees.right - wanted.includedDegrees
-    if (Math.abs(off) >= ANGLE_TELLS - ROUNDING)
+    if (!under(Math.abs(off), ANGLE_TELLS))
       found.push({
         fault: off < 0 ? 'angle tight' : 'angle wide',
         text: `Included angle ${Math.abs(off)}° ${off < 0 ? 'tight' : 'wide'}`,
         then: off < 0 ? 'The rod will not reach the root: bevel again' : 'More metal to lay, and more pull: expect it',
       })
     const differ = Math.abs(bevelDegrees.left - bevelDegrees.right)
-    if (differ >= ANGLE_TELLS - ROUNDING)
+    if (!under(differ, ANGLE_TELLS))
       found.push({
         fault: 'bevels differ',
         text: `Bevels differ by ${differ}°`,
         then: 'Point the rod at the steeper wall',
       })
   }
-  if (landMm !== null && wanted.landMm !== null && Math.abs(landMm - wanted.landMm) >= TELLS_MM - ROUNDING) {
+  if (landMm !== null && wanted.landMm !== null && !under(Math.abs(landMm - wanted.landMm), TELLS_MM)) {
     const thick = landMm > wanted.landMm
     found.push({
       fault: thick ? 'land thick' : 'land thin',
@@ -217,7 +216,7 @@ function gapFindings(
     ] as const
   ).flatMap(([end, mm]): FitUpFinding[] => {
     const off = mm - wantedMm
-    if (Math.abs(off) < TELLS_MM - ROUNDING) return []
+    if (under(Math.abs(off), TELLS_MM)) return []
     return [
       {
         fault: off < 0 ? 'gap tight' : 'gap wide',
@@ -232,7 +231,7 @@ function gapFindings(
 function drawnShut({ afterFirstTack, afterSecondTack }: FitUp, say: (mm: number) => string): FitUpFinding[] {
   if (!afterFirstTack || !afterSecondTack) return []
   const drawn = afterFirstTack.rightMm - afterSecondTack.rightMm
-  if (drawn < TELLS_MM - ROUNDING) return []
+  if (under(drawn, TELLS_MM)) return []
   return [
     {
       fault: 'drawn shut',

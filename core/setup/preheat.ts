@@ -1,5 +1,5 @@
 import type { Source } from '../trade'
-import { inches } from '../units'
+import { inches, over, under } from '../units'
 
 export const PREHEAT_SOURCE: Source = {
   name: 'AWS D1.1:2015 Table 3.3, 2020 Table 5.8',
@@ -35,6 +35,6 @@ const TABLE: Readonly<Record<PreheatCategory, readonly Preheat[]>> = {
  * @example leastPreheat('B: low-hydrogen SMAW, common steels', 25.4) // { fahrenheit: 50, celsius: 10 }
  */
 export function leastPreheat(category: PreheatCategory, thicknessMm: number): Preheat {
-  if (!(thicknessMm >= inches(1 / 8) - 1e-6)) throw new RangeError('The table begins at 1/8 in (3 mm)')
-  return TABLE[category][THICKNESS_MM.findIndex(limit => thicknessMm <= limit + 1e-6)]!
+  if (!(thicknessMm > 0) || under(thicknessMm, inches(1 / 8))) throw new RangeError('The table begins at 1/8 in (3 mm)')
+  return TABLE[category][THICKNESS_MM.findIndex(limit => !over(thicknessMm, limit))]!
 }

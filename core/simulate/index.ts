@@ -2,7 +2,6 @@
  * The forward model: technique makes a bead, a bead shows marks; students who learn; chance comes in as a seeded
  * generator.
  */
-export * from './random'
 export * from './learner'
 export * from './weldCoupon'
 export * from './technique'

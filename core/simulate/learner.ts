@@ -1,4 +1,4 @@
-import type { Random } from './random'
+import type { Random } from '../statistics'
 
 /** What a hand has to learn. Each is an error that practice wears down; 1 is a beginner's, 0 none. */
 export const KNACKS = ['strike', 'restart', 'crater', 'arc length', 'travel', 'angle', 'line', 'cleaning'] as const

@@ -1,6 +1,6 @@
 import type { Tried } from '../progress'
 import { drawLearner, errorAfter, type Learner } from './learner'
-import type { Random } from './random'
+import type { Random } from '../statistics'
 import { DIFFICULTY } from './weldCoupon'
 
 /** How a made-up student learns: by a power law, or hardly at all until something clicks. */

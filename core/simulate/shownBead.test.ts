@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { CauseId } from '../diagnosis'
-import { beadFigures, seededRandom, shownBead, SHOWN_LENGTH_MM, type ShownBead } from '.'
+import { beadFigures, shownBead, SHOWN_LENGTH_MM, type ShownBead } from '.'
+import { seededRandom } from '../statistics'
 
 const RIGHT = { widthMm: 6, heightMm: 2.4, level: true }
 const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length

@@ -1,5 +1,5 @@
 import { beadFigures, type BeadFigures } from './beadFigures'
-import type { Random } from './random'
+import type { Random } from '../statistics'
 import type { Technique } from './technique'
 
 /** A place on a bead: along it, and above its centre line, mm. */

@@ -3,7 +3,8 @@ import { isFlaw, isTry } from '../coupon'
 import { aCoupon } from '../coupon/example'
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../house'
 import { inches } from '../units'
-import { drawLearner, errorAfter, seededRandom, KNACKS, weldCoupon, type Learner } from '.'
+import { drawLearner, errorAfter, KNACKS, weldCoupon, type Learner } from '.'
+import { seededRandom } from '../statistics'
 
 describe('seededRandom', () => {
   it('draws the same from the same seed, and not from another', () => {

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest'
 import { isFlaw, isGauge, isTry, type CouponDocument } from '../coupon'
 import { DEFAULT_HOUSE_RULES as rules } from '../house'
 import { CAUSES } from '../diagnosis'
-import { drawTechnique, seededRandom, weldWith, type Technique } from '.'
+import { drawTechnique, weldWith, type Technique } from '.'
+import { seededRandom } from '../statistics'
 
 const COUPONS = 60
 const many = (technique: Technique): CouponDocument[] => {

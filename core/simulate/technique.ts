@@ -1,3 +1,4 @@
+import { logistic } from '../statistics'
 import {
   beadNumber,
   isTry,
@@ -17,7 +18,7 @@ import type { HouseRules } from '../house'
 import type { CauseId } from '../diagnosis'
 import { currentWindow } from '../setup'
 import { runAs, type DiscontinuityId } from '../trade'
-import type { Random } from './random'
+import type { Random } from '../statistics'
 
 /**
  * How a coupon was run, as departures from right: 0 is right, 1 plainly off, up to about 1.6. Each is one thing
@@ -65,8 +66,6 @@ export function drawTechnique(random: Random): Technique {
   }
   return drawn
 }
-
-const sigmoid = (x: number) => 1 / (1 + Math.exp(-x))
 
 /** Of what shows on a bead the instructor marks most, not all. */
 const MARKED = 0.75
@@ -143,35 +142,35 @@ function onBead(
   const long = off('arc long')
   const lean = off('travel angle')
   return [
-    ['undercut', sigmoid(-3.6 + 2.3 * hot + 1.9 * long + 2 * Math.max(0, speed) + 1.3 * lean), 'both'],
-    ['undercut', sigmoid(-3.8 + 3.4 * off('work angle') + 0.6 * hot), 'upper'],
-    ['overlap', sigmoid(-4 + 2.6 * Math.max(0, -speed) + 1.8 * lean + 0.9 * cold), 'both'],
-    ['sagging', sigmoid(-4.2 + 1.6 * off('work angle') + 1.6 * lean + 0.9 * hot), 'lower'],
-    ['porosity', sigmoid(-4 + 2 * long + 2.8 * off('damp rod') + 1.1 * lean), null],
-    ['spatter', sigmoid(-3.6 + 2.9 * long + 1.9 * hot), null],
-    ['slag', sigmoid(-3.8 + 3.6 * off('not cleaned') + 1.4 * cold + 1.2 * lean + 0.9 * off('arc short')), null],
+    ['undercut', logistic(-3.6 + 2.3 * hot + 1.9 * long + 2 * Math.max(0, speed) + 1.3 * lean), 'both'],
+    ['undercut', logistic(-3.8 + 3.4 * off('work angle') + 0.6 * hot), 'upper'],
+    ['overlap', logistic(-4 + 2.6 * Math.max(0, -speed) + 1.8 * lean + 0.9 * cold), 'both'],
+    ['sagging', logistic(-4.2 + 1.6 * off('work angle') + 1.6 * lean + 0.9 * hot), 'lower'],
+    ['porosity', logistic(-4 + 2 * long + 2.8 * off('damp rod') + 1.1 * lean), null],
+    ['spatter', logistic(-3.6 + 2.9 * long + 1.9 * hot), null],
+    ['slag', logistic(-3.8 + 3.6 * off('not cleaned') + 1.4 * cold + 1.2 * lean + 0.9 * off('arc short')), null],
     [
       'excess weld metal',
-      sigmoid(-3.8 + 2.6 * cold + 1.8 * Math.max(0, -speed) + 1.9 * off('arc short') + 1.6 * lean),
+      logistic(-3.8 + 2.6 * cold + 1.8 * Math.max(0, -speed) + 1.9 * off('arc short') + 1.6 * lean),
       null,
     ],
-    ['underfill', sigmoid(-4 + 2.6 * Math.max(0, speed) + 1.2 * hot), null],
+    ['underfill', logistic(-4 + 2.6 * Math.max(0, speed) + 1.2 * hot), null],
     [
       'irregular width',
-      sigmoid(-3.8 + 3.5 * off('unsteady feed') + 1.8 * long + 1.1 * off('arc short') + 0.8 * off('bracing')),
+      logistic(-3.8 + 3.5 * off('unsteady feed') + 1.8 * long + 1.1 * off('arc short') + 0.8 * off('bracing')),
       null,
     ],
-    ['irregular surface', sigmoid(-4 + 2.1 * hot + 1.5 * Math.max(0, speed) + 1 * long), null],
-    ['crooked', sigmoid(-3.6 + 3.6 * off('bracing')), null],
-    ['lap', sigmoid(-3.6 + 3.6 * off('aim') + 0.8 * off('bracing')), null],
-    ['arc strike', sigmoid(-3.6 + 2.6 * off('strike')), null],
-    ['crack', sigmoid(-7 + 2 * off('crater left')), null],
-    ['incomplete fusion', sigmoid(-5.4 + 2 * cold + 0.8 * Math.max(0, speed)), null],
+    ['irregular surface', logistic(-4 + 2.1 * hot + 1.5 * Math.max(0, speed) + 1 * long), null],
+    ['crooked', logistic(-3.6 + 3.6 * off('bracing')), null],
+    ['lap', logistic(-3.6 + 3.6 * off('aim') + 0.8 * off('bracing')), null],
+    ['arc strike', logistic(-3.6 + 2.6 * off('strike')), null],
+    ['crack', logistic(-7 + 2 * off('crater left')), null],
+    ['incomplete fusion', logistic(-5.4 + 2 * cold + 0.8 * Math.max(0, speed)), null],
   ]
 }
 
 function tried(mark: TryMark, { off, heat, random }: Made): TryMark {
-  const chances = FAULT_LAWS[mark.kind].map(([fault, law]) => [fault, sigmoid(law(off, heat))] as const)
+  const chances = FAULT_LAWS[mark.kind].map(([fault, law]) => [fault, logistic(law(off, heat))] as const)
   for (const [fault, chance] of chances)
     if (random.chance(chance * MARKED)) return { ...(setDegree(mark, 3) as TryMark), fault }
   return mark

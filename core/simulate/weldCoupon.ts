@@ -5,7 +5,7 @@ import { DEFAULT_HOUSE_RULES, type HouseRules } from '../house'
 import { sizeLimit } from '../grading'
 import { currentWindow } from '../setup'
 import { errorAfter, type Learner, type Knack } from './learner'
-import type { Random } from './random'
+import type { Random } from '../statistics'
 
 /** How much harder a position is than flat. Rough, for the made-up school only. */
 export const DIFFICULTY: Readonly<Record<PositionId, number>> = {

@@ -4,3 +4,4 @@
  */
 export * from './length'
 export * from './weld'
+export * from './tolerance'

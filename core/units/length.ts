@@ -1,3 +1,4 @@
+import { over, under } from './tolerance'
 /** The unit that a school's rulers and screens show. Documents always hold millimetres. */
 export type LengthUnit = 'in' | 'mm'
 
@@ -92,16 +93,13 @@ export function lengthWithin(
   unit: LengthUnit,
   { lowMm, highMm }: { readonly lowMm: number; readonly highMm: number },
 ): TypedLength {
-  const fits = (mm: number) => mm >= lowMm - ROUNDING_MM && mm <= highMm + ROUNDING_MM
+  const fits = (mm: number) => !under(mm, lowMm) && !over(mm, highMm)
   const first = parseLength(text, unit)
   const second = fits(first) ? first : parseLength(text, unit === 'in' ? 'mm' : 'in')
   const mm = fits(second) ? second : first
   if (!fits(mm)) throw new RangeError(`From ${formatRange(lowMm, highMm, unit)}`)
   return { mm, said: bothUnits(mm) }
 }
-
-/** A metric range rounded to its inch fraction still takes that fraction. */
-const ROUNDING_MM = 1e-6
 
 /**
  * A range of lengths in the house's unit.

@@ -1,4 +1,4 @@
-import { MM_PER_INCH } from '../units'
+import { MM_PER_INCH, over } from '../units'
 import {
   BEND_KINDS,
   type BendKind,
@@ -93,7 +93,7 @@ export function specimenPlan(
     kind === 'fillet break' ? Math.min(widthOf(book, test, kind), usable - others) : widthOf(book, test, kind),
   )
   const total = widths.reduce((sum, width) => sum + width, 0)
-  if (total > usable + 1e-6 || widths.some(width => width <= 0))
+  if (over(total, usable) || widths.some(width => width <= 0))
     throw new RangeError(
       `The specimens take ${Math.ceil(Math.max(total, others + 1))} mm of weld, and there are ${Math.floor(usable)}: a longer piece is wanted`,
     )

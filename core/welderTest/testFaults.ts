@@ -1,3 +1,4 @@
+import { over } from '../units'
 import { seamLength } from '../coupon'
 import { isBend } from './specimens'
 import type { CodeBook } from '../qualification/codeBook'
@@ -106,7 +107,7 @@ function resultFaults(document: WelderTest, book: CodeBook): TestFault[] {
     if (specimen.kind === 'radiograph' && result.note.trim() === '')
       say('Say what the film shows, or that it shows nothing')
     if (result.openings.some(opening => !(opening.length > 0))) say('An opening has a length')
-    if (result.openings.some(opening => opening.atMm < 0 || opening.atMm > specimen.toMm - specimen.fromMm + 1e-6))
+    if (result.openings.some(opening => opening.atMm < 0 || over(opening.atMm, specimen.toMm - specimen.fromMm)))
       say('An opening lies on its specimen')
   }
   return faults

@@ -1,4 +1,5 @@
-import { binomialInterval, type Interval } from '../progress'
+import { over, SAME_SHARE } from '../units'
+import { binomialInterval, type Interval, mean } from '../statistics'
 import type { Retest } from './welderTest'
 
 /** A test that has a result, as far as the section's figures go. */
@@ -121,9 +122,9 @@ const TWO_SIDED_95 = 1.96
 
 /** Which way a mean of paired differences lies, when it is further from nought than its standard error allows. */
 function beyondChance(differences: readonly number[]): Honesty['against'] {
-  const mean = differences.reduce((sum, one) => sum + one, 0) / differences.length
+  const middle = mean(differences)
   const error = Math.sqrt(
-    differences.reduce((sum, one) => sum + (one - mean) ** 2, 0) / (differences.length - 1) / differences.length,
+    differences.reduce((sum, one) => sum + (one - middle) ** 2, 0) / (differences.length - 1) / differences.length,
   )
-  return Math.abs(mean) <= TWO_SIDED_95 * error + 1e-12 ? 'no telling' : mean > 0 ? 'better' : 'worse'
+  return !over(Math.abs(middle), TWO_SIDED_95 * error, SAME_SHARE) ? 'no telling' : middle > 0 ? 'better' : 'worse'
 }

@@ -1,4 +1,15 @@
-import { formatFraction, formatRange, formatSpeed, inches, lengthWithin, round, type LengthUnit } from '../units'
+import {
+  formatFraction,
+  formatRange,
+  formatSpeed,
+  inches,
+  lengthWithin,
+  round,
+  type LengthUnit,
+  over,
+  under,
+  SAME_SHARE,
+} from '../units'
 import type { NumberKind, SheetInput } from './sheet'
 
 /** What was typed into a field, understood. */
@@ -52,7 +63,8 @@ export function parseInput(input: SheetInput, text: string, unit: LengthUnit): P
         ? readCelsius(text)
         : readPlain(text, SUFFIXES[quantity].taken)
   if (Number.isNaN(value)) throw new RangeError(`“${text.trim()}” is not a number: from ${rangeOf(input, unit)}`)
-  if (!(value >= lowest - 1e-9 && value <= highest + 1e-9)) throw new RangeError(`From ${rangeOf(input, unit)}`)
+  if (under(value, lowest, SAME_SHARE) || over(value, highest, SAME_SHARE))
+    throw new RangeError(`From ${rangeOf(input, unit)}`)
   if (quantity === 'speed') return { value, said: `${formatSpeed(value, 'in')} (${formatSpeed(value, 'mm')})` }
   return { value, said: quantity === 'celsius' ? `${round(value, 0)} °C (${round(value * 1.8 + 32, 0)} °F)` : '' }
 }

@@ -9,7 +9,7 @@ import {
   weldWeight,
 } from '../deposit'
 import { COMMON_PRACTICE, electrodeOf, PIPE_SIZES, PIPE_SOURCE, pipeOf, rodSizeOf, type Source } from '../trade'
-import { exactLength, formatLength, formatWeight, inches, round } from '../units'
+import { exactLength, formatLength, formatWeight, inches, round, over } from '../units'
 import { areaText } from './heatSheets'
 import { choice, length, numbers, numeric, type Sheet } from './sheet'
 
@@ -43,7 +43,7 @@ export const FILLET: Sheet = {
   work: (values, unit) => {
     const of = numbers(values)
     const areaMm2 = filletArea(of('leg'), of('convexity') / 100)
-    const least = LEAST_LEGS.find(([upTo]) => of('plate') <= upTo + 1e-6)!
+    const least = LEAST_LEGS.find(([upTo]) => !over(of('plate'), upTo))!
     return [
       {
         name: 'Throat',

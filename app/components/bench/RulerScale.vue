@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { MM_PER_INCH, type LengthUnit } from '~~/core/units'
+import { MM_PER_INCH, type LengthUnit, wholeSteps } from '~~/core/units'
 import type { Placement } from '../drawing/placement'
 
 /** A ruler along the beads, in the house's unit. */
@@ -14,7 +14,7 @@ const ticks = computed(() => {
   const inch = props.unit === 'in'
   const step = inch ? MM_PER_INCH / 8 : 5
   const perLabel = inch ? 8 : 4
-  const count = Math.floor(props.lengthMm / step + 1e-6)
+  const count = wholeSteps(props.lengthMm, step)
   return Array.from({ length: count + 1 }, (_, index) => {
     const long = index % perLabel === 0
     const half = index % (perLabel / 2) === 0

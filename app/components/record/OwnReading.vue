@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { addTallies, kappa, sayKappa } from '~~/core/agreement'
+import { addTallies } from '~~/core/agreement'
+import { kappa, sayKappa } from '~~/core/statistics'
 import type { CouponDocument } from '~~/core/coupon'
 import { nameOfCard, answersSummary, type AnswersSummary } from '~~/core/readingRoom'
 import type { LengthUnit } from '~~/core/units'

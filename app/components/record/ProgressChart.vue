@@ -2,7 +2,7 @@
 import type { ApexOptions } from 'apexcharts'
 import type { DayPoint } from '~~/contract/record'
 import { elementOf, ELEMENTS, type ElementId } from '~~/core/grading'
-import { binomialInterval } from '~~/core/progress'
+import { binomialInterval } from '~~/core/statistics'
 import { useShopTheme } from '~/composables/shopTheme'
 
 /**

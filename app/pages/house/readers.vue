@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { kappa, sayKappa, type AgreementTable } from '~~/core/agreement'
+import { kappa, sayKappa, type AgreementTable } from '~~/core/statistics'
 import { discontinuityOf, type DiscontinuityId } from '~~/core/trade'
 import type { ReadersAgreement } from '~~/contract/blindReadings'
 import { spokenDay } from '~/composables/classDay'

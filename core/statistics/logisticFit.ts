@@ -1,3 +1,6 @@
+import { cholesky, solveByFactor } from './cholesky'
+import { logistic } from './logistic'
+
 /**
  * Tries at one place of a model: so many tried, so many sound (fractions are weights), and what the chance of a
  * sound one depends on.
@@ -16,9 +19,6 @@ export interface LogisticBelief {
 
 const STEPS = 25
 const SETTLED = 1e-8
-
-/** The logistic function. @example logistic(0) // 0.5 */
-export const logistic = (x: number): number => 1 / (1 + Math.exp(-x))
 
 /**
  * Logistic regression with independent normal priors, by Newton's method; the posterior is taken as normal at its mode.
@@ -54,7 +54,7 @@ export function fitLogistic(
     }
     for (let i = 0; i < size; i++) for (let j = 0; j < i; j++) hessian[j]![i] = hessian[i]![j]!
     factor = cholesky(hessian)
-    const move = solve(factor, gradient)
+    const move = solveByFactor(factor, gradient)
     // A step of more than two on the logit scale is too far to trust the curve.
     const longest = Math.max(...move.map(Math.abs))
     const scale = longest > 2 ? 2 / longest : 1
@@ -62,38 +62,10 @@ export function fitLogistic(
     if (longest < SETTLED) break
   }
   const covariance = mean.map((_, i) =>
-    solve(
+    solveByFactor(
       factor,
       mean.map((_, j) => (i === j ? 1 : 0)),
     ),
   )
   return { mean, covariance }
-}
-
-/** Lower triangle whose product with its transpose is the matrix. @throws RangeError when the matrix is not positive */
-export function cholesky(matrix: readonly (readonly number[])[]): number[][] {
-  const lower = matrix.map(row => row.map(() => 0))
-  for (let i = 0; i < matrix.length; i++) {
-    for (let j = 0; j <= i; j++) {
-      let sum = matrix[i]![j]!
-      for (let k = 0; k < j; k++) sum -= lower[i]![k]! * lower[j]![k]!
-      if (i === j && !(sum > 0)) throw new RangeError('The matrix is not positive')
-      lower[i]![j] = i === j ? Math.sqrt(sum) : sum / lower[j]![j]!
-    }
-  }
-  return lower
-}
-
-/** Solves the system of a matrix given by its Cholesky factor. */
-function solve(lower: readonly (readonly number[])[], right: readonly number[]): number[] {
-  const y = [...right]
-  for (let i = 0; i < y.length; i++) {
-    for (let k = 0; k < i; k++) y[i]! -= lower[i]![k]! * y[k]!
-    y[i]! /= lower[i]![i]!
-  }
-  for (let i = y.length - 1; i >= 0; i--) {
-    for (let k = i + 1; k < y.length; k++) y[i]! -= lower[k]![i]! * y[k]!
-    y[i]! /= lower[i]![i]!
-  }
-  return y
 }
