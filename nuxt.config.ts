@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { fusilisThemes } from './app/assets/themes'
+import { workerScripts } from './bin/workerScripts.mjs'
 
 const { version } = JSON.parse(readFileSync(new URL('package.json', import.meta.url), 'utf8')) as { version: string }
 
@@ -33,6 +34,7 @@ export default defineNuxtConfig({
   nitro: {
     errorHandler: '~~/server/http/errorHandler.ts',
     compressPublicAssets: { gzip: true, brotli: true },
+    virtual: workerScripts(['fitCurves']),
     esbuild: { options: { target: 'node20' } },
   },
   vuetify: {

@@ -2,10 +2,9 @@ import { object } from 'yup'
 import type { CauseCounts } from '../core/diagnosis'
 import { label } from './fields'
 
-/** What instructors said was the cause, counted: of the whole school, and of each student. */
+/** What instructors said was the cause, counted over the whole school. */
 export interface CausesSaid {
   readonly school: CauseCounts
-  readonly students: Readonly<Record<string, CauseCounts>>
   /** When the school last began to count anew; null when it never did. */
   readonly reset: { readonly at: string; readonly by: string; readonly why: string } | null
 }

@@ -18,6 +18,7 @@ const verdict = () => oneOf<Verdict>(['move on', 'run it again', 'start over'], 
 
 export const ticketSchema = object({
   rung: label(80),
+  rungId: string().strict().optional().min(1).max(64),
   position: oneOf(
     POSITIONS.map(row => row.id),
     'a position',

@@ -9,7 +9,7 @@ import { closeDatabase, database, openDatabase, rows, run } from '../../server/s
 import { migrate } from '../../server/store/migrate'
 import { saveCoupon } from '../../server/store/coupons'
 import { boardOf } from '../../server/store/progress'
-import { fitCurves } from '../../server/store/schoolCurves'
+import { fitHere, keepCurves } from '../../server/store/schoolCurves'
 import { findRecord } from '../../server/store/records'
 import { ms, timed, times } from './timed'
 
@@ -141,7 +141,7 @@ const BOARD_AIM_MS = 150
  */
 async function benchBoard(url: string, sections: number): Promise<void> {
   process.env.FUSILIS_DB_URL = url
-  await fitCurves(new Date())
+  await keepCurves(new Date(), fitHere)
   const [first, again]: [number[], number[]] = [[], []]
   for (let n = 0; n < 30; n++) {
     const id = `01900000-0000-7001-8000-${(1 + Math.floor(random.uniform() * (sections - 1))).toString(16).padStart(12, '0')}`

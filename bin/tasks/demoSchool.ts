@@ -11,10 +11,10 @@ import { DEMO_ACCOUNTS, DEMO_PASSWORD } from '../../server/demoAccounts'
 import { fillTests, type Enrolled } from './demoTests'
 import { addAccount, foundSchool } from '../../server/store/accounts'
 import { saveCoupon } from '../../server/store/coupons'
-import { addRules } from '../../server/store/houseRules'
-import { addLadder } from '../../server/store/ladders'
+import { keepRules } from '../../server/store/houseRules'
+import { keepLadder } from '../../server/store/ladder'
 import { boardOf, progressOf } from '../../server/store/progress'
-import { fitCurves } from '../../server/store/schoolCurves'
+import { fitHere, keepCurves } from '../../server/store/schoolCurves'
 import { addSignOff } from '../../server/store/signOffs'
 import { keepBeadAnswer } from '../../server/store/readingRoom'
 import { addSection } from '../../server/store/sections'
@@ -33,12 +33,12 @@ export async function fillDemo(seed: number, lastDay: string): Promise<void> {
   const head = await foundSchool(SCHOOL_NAME, lead, password)
   if (!head) throw new Error('There is a school in this database already')
   const teacher = await addAccount({ ...instructor, studentId: null, active: true }, password)
-  await addRules(2, SCHOOL_RULES, {
+  await keepRules(1, SCHOOL_RULES, {
     by: head.name,
     why: 'one bead width for all small rods',
     now: new Date(`${lastDay}T00:00:00Z`),
   })
-  await addLadder(2, SCHOOL_LADDER, {
+  await keepLadder(1, SCHOOL_LADDER, {
     by: head.name,
     why: 'fewer joints, then straight to grooves and pipe',
     now: new Date(`${lastDay}T00:00:00Z`),
@@ -69,7 +69,7 @@ export async function fillDemo(seed: number, lastDay: string): Promise<void> {
     }
   }
   await atOnce(jobs)
-  await fitCurves(new Date(`${lastDay}T12:00:00Z`))
+  await keepCurves(new Date(`${lastDay}T12:00:00Z`), fitHere)
   for (const id of sections)
     await atOnce(
       (await boardOf(id)).rows.map(

@@ -12,6 +12,8 @@ export type TryKind = 'start' | 'restart' | 'tie-in' | 'end'
 export interface Ticket {
   /** The rung of the school's ladder this coupon is run for, in the school's words. */
   readonly rung: string
+  /** Its id on that ladder: a rung that is renamed keeps its coupons. Absent for a rung of no ladder. */
+  readonly rungId?: string
   readonly position: PositionId
   readonly classification: string
   readonly diameterMm: number

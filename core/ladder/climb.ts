@@ -1,11 +1,14 @@
 import type { Ladder, LadderRung } from './ladder'
 import { rungsInUse } from './ladder'
+import { rungFinder } from './rungFinder'
 import { signOffState, type RungCoupon, type SignOffState } from './signOffRule'
 
 /** A coupon as the ladder sees it. */
 export interface ClimbCoupon extends RungCoupon {
-  /** The rung of its ticket, in the school's words. */
+  /** The rung of its ticket, in the school's words of that day. */
   readonly rung: string
+  /** The rung's id, where the ticket says it. */
+  readonly rungId?: string
   /** Local date, ISO 8601. */
   readonly classDay: string
 }
@@ -40,11 +43,10 @@ export const outOfTurn = ({ met, since }: Pick<RungState, 'met' | 'since'>): 'ea
   !met ? 'early' : since >= LATE ? 'late' : null
 
 /**
- * Where a student stands on every rung in use, in the ladder's order. A coupon counts for the rung of its ticket;
- * on a stub day (`…, stubs`) for the
- * plain rung too when the ladder has none of that name.
+ * Where a student stands on every rung in use, in the ladder's order. A coupon counts for the rung of its ticket.
  * @param coupons oldest first
  * @param inARow how many the house rules want in a row
+ * @param former the ladders there were before, newest first: rungs as they were once called
  * @example climb(FULL_LADDER, [], [], 3)[0].status // 'open'
  */
 export function climb(
@@ -52,14 +54,20 @@ export function climb(
   coupons: readonly ClimbCoupon[],
   signedOff: readonly SignedOff[],
   inARow: number,
+  former: readonly Ladder[] = [],
 ): RungState[] {
   const signed = new Set(signedOff.map(row => row.rungId))
-  const names = new Set(ladder.rungs.map(rung => rung.name))
-  const runFor = (rung: string) => (names.has(rung) ? rung : rung.replace(/, (stubs|other hand)$/, ''))
+  const rungOf = rungFinder(ladder, former)
   const byRung = new Map<string, ClimbCoupon[]>()
-  for (const coupon of coupons) byRung.set(runFor(coupon.rung), [...(byRung.get(runFor(coupon.rung)) ?? []), coupon])
+  for (const coupon of coupons) {
+    const id = rungOf(coupon)
+    if (id === null) continue
+    const own = byRung.get(id) ?? []
+    own.push(coupon)
+    byRung.set(id, own)
+  }
   return rungsInUse(ladder).map(rung => {
-    const own = byRung.get(rung.name) ?? []
+    const own = byRung.get(rung.id) ?? []
     const state = signOffState(rung.signOff, own, inARow)
     const status = statusOf(rung, state, own.length > 0, signed)
     return {

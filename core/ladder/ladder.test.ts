@@ -343,3 +343,38 @@ describe('so many of the last few', () => {
     expect(() => signOffChance({ by: 'of the last', good: 12, last: 17 }, 0.7, 40, 3)).toThrow(/last 16/)
   })
 })
+
+describe('a rung that is called otherwise', () => {
+  const plain = FULL_LADDER
+  const renamed = {
+    ...plain,
+    rungs: plain.rungs.map(rung => (rung.id === 'flat-pad' ? { ...rung, name: 'first pad' } : rung)),
+  }
+  const run = (rung: string, rungId?: string) => ({
+    rung,
+    ...(rungId ? { rungId } : {}),
+    classDay: '2026-10-05',
+    good: true,
+    tries: {},
+  })
+  const onFlatPad = (coupons: Parameters<typeof climb>[1], former = [plain]) =>
+    climb(renamed, coupons, [], 3, former).find(state => state.rungId === 'flat-pad')!.coupons
+
+  it('keeps its coupons: those whose ticket says its id, and those that name it as it was', () => {
+    expect(onFlatPad([run('flat pad', 'flat-pad'), run('flat pad'), run('first pad')])).toBe(3)
+  })
+  it('does not take the coupons of a rung that has its old name now', () => {
+    const reused = {
+      ...renamed,
+      rungs: [...renamed.rungs, { ...plain.rungs[0]!, id: 'new-flat-pad', name: 'flat pad' }],
+    }
+    const of = (id: string) =>
+      climb(reused, [run('flat pad', 'flat-pad'), run('flat pad')], [], 3, [plain]).find(one => one.rungId === id)!
+    expect(of('flat-pad').coupons).toBe(1)
+    expect(of('new-flat-pad').coupons).toBe(1)
+  })
+  it('a rung of no ladder counts nowhere, and an id that is gone falls back on the name', () => {
+    expect(climb(renamed, [run('moon pad')], [], 3).every(state => state.coupons === 0)).toBe(true)
+    expect(onFlatPad([run('flat pad', 'long-gone')])).toBe(1)
+  })
+})

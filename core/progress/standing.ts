@@ -1,7 +1,7 @@
 import { elementOf, ELEMENTS, type ElementId } from '../grading'
 import type { LogisticBelief } from '../statistics'
 import { LIES, type Lie, type Trial } from './trials'
-import { startingCurve, type SchoolCurve, type When } from './schoolCurve'
+import { fitSchoolCurve, startingCurve, type SchoolCurve, type When } from './schoolCurve'
 import { skillFrom, skillRate, type Skill } from './skill'
 
 /** The elements that skill is kept of: all but what is judged once a coupon. */
@@ -122,3 +122,7 @@ export const whenNext = ({ coupons, here, lastDay }: Standing, lie: Lie, today: 
 
 /** A local date as days since 1970 began. @example dayNumber('1970-01-02') // 1 */
 export const dayNumber = (classDay: string): number => Math.round(Date.parse(`${classDay}T00:00:00Z`) / 86_400_000)
+
+/** The curves of all elements that a school shares, by element. */
+export const fitCurves = (students: readonly (readonly Trial[])[]): SchoolCurves =>
+  Object.fromEntries(SKILL_ELEMENTS.map(element => [element, fitSchoolCurve(element, students)]))

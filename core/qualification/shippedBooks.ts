@@ -28,6 +28,8 @@ export function bookFor(
   { id, version }: { readonly id: string; readonly version: number },
   kept: readonly KeptBook[],
 ): CodeBook {
+  if (version === 0) return shippedBook(id)
   const own = kept.find(one => one.book.id === id && one.version === version)
-  return own ? own.book : shippedBook(id)
+  if (!own) throw new RangeError(`There is no version ${version} of this code book`)
+  return own.book
 }

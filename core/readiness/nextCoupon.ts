@@ -46,7 +46,7 @@ export function gainPerHour(rung: LadderRung, helps: readonly Help[], test: Test
   return (near * helps.reduce((sum, help) => sum + help.gain * trained(help.element), 0)) / hoursOf(rung)
 }
 
-/** A class day of a student, and what was run on it. */
+/** A class day of a student, and the ids of the rungs that were run on it. */
 export interface RunLately {
   readonly classDay: string
   readonly rungs: readonly string[]
@@ -77,7 +77,7 @@ export function proposals(wanted: NextWanted): Proposal[] {
     climb.some(state => state.rungId === rung.id && (state.status === 'open' || state.status === 'ready')),
   )
   const days = lately.slice(-sameDrillDays)
-  const tired = (rung: LadderRung) => days.length === sameDrillDays && days.every(day => day.rungs.includes(rung.name))
+  const tired = (rung: LadderRung) => days.length === sameDrillDays && days.every(day => day.rungs.includes(rung.id))
   const fresh = open.filter(rung => !tired(rung))
   return (fresh.length > 0 ? fresh : open)
     .map((rung, place) => ({ rung, place, gainPerHour: gainPerHour(rung, wanted.helps, wanted.test) }))

@@ -359,7 +359,11 @@ describe('the next coupon', () => {
     )
   })
   it('is not the same more than the days allowed running, while there is another', () => {
-    const days = (...rungs: string[][]) => rungs.map((run, n) => ({ classDay: `2026-10-0${n + 1}`, rungs: run }))
+    const days = (...rungs: string[][]) =>
+      rungs.map((run, n) => ({
+        classDay: `2026-10-0${n + 1}`,
+        rungs: run.map(name => rungNamed(FULL_LADDER, name)!.id),
+      }))
     expect(names({ lately: days(['pipe 5G'], ['pipe 5G', 'restart strip']) })).toEqual(['restart strip'])
     expect(names({ lately: days(['restart strip'], ['pipe 5G']) })).toHaveLength(2)
     expect(names({ lately: days(['pipe 5G', 'restart strip'], ['pipe 5G', 'restart strip']) })).toHaveLength(2)

@@ -22,25 +22,38 @@ export async function writeCause(
     ])
 }
 
-/** What was said since the school last began to count anew. */
+/** What was said in the whole school since it last began to count anew. */
 export async function causesSaid(): Promise<CausesSaid> {
+  const reset = await lastReset()
+  return {
+    school: await countsSince(reset?.reset_at ?? EVER),
+    reset: reset ? { at: toIso(reset.reset_at), by: reset.reset_by, why: reset.why } : null,
+  }
+}
+
+/** What was said of one student's coupons since then. */
+export async function causesSaidOf(studentId: string): Promise<CauseCounts> {
+  return countsSince((await lastReset())?.reset_at ?? EVER, studentId)
+}
+
+const EVER = '1970-01-01'
+
+async function lastReset() {
   const [reset] = await rows<{ reset_at: string; reset_by: string; why: string }>(
     database(),
     'SELECT reset_at, reset_by, why FROM cause_reset ORDER BY reset_at DESC LIMIT 1',
   )
-  const counted = await rows<{ student_id: string; cause: CauseId; said: number }>(
+  return reset
+}
+
+async function countsSince(moment: string, studentId?: string): Promise<CauseCounts> {
+  const counted = await rows<{ cause: CauseId; said: number }>(
     database(),
-    `
-    SELECT student_id, cause, COUNT(*) AS said FROM cause_said WHERE said_at > ? GROUP BY student_id, cause`,
-    [reset?.reset_at ?? '1970-01-01'],
+    `SELECT cause, COUNT(*) AS said FROM cause_said
+    WHERE said_at > ? ${studentId === undefined ? '' : 'AND student_id = ?'} GROUP BY cause`,
+    studentId === undefined ? [moment] : [moment, studentId],
   )
-  const students: Record<string, CauseCounts> = {}
-  const school: Partial<Record<CauseId, number>> = {}
-  for (const { student_id: student, cause, said } of counted) {
-    students[student] = { ...students[student], [cause]: Number(said) }
-    school[cause] = (school[cause] ?? 0) + Number(said)
-  }
-  return { school, students, reset: reset ? { at: toIso(reset.reset_at), by: reset.reset_by, why: reset.why } : null }
+  return Object.fromEntries(counted.map(row => [row.cause, Number(row.said)]))
 }
 
 /** Begins to count anew: the odds are as shipped again, and what was said stays with its coupons. */

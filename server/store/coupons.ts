@@ -3,10 +3,19 @@ import type { CouponRevision, CouponSave, SavedCoupon } from '../../contract/cou
 import type { CouponPage } from '../../contract/record'
 import type { HouseRules } from '../../core/house'
 import { writeCause } from './causes'
-import { database, fromJson, inTransaction, isDuplicate, rows, run, toDateTime, toIso, type Queries } from './database'
-import { summarise, writeDerived, type Summary } from './derived'
+import { database, fromJson, insertRow, rows, toIso, updateRow, type Queries } from './database'
+import { writeDerived } from './derived'
 import { rulesOf } from './houseRules'
-import { noteProgress } from './progress'
+import { noteProgress } from './noteProgress'
+import {
+  rowOf,
+  saveDocument,
+  type Before,
+  type DocumentKind,
+  type NextDocument,
+  type SaveOutcome,
+  type Saver,
+} from './savedDocument'
 
 interface CouponRow {
   id: string
@@ -41,149 +50,43 @@ export async function savedBy(id: string): Promise<string | null> {
   return row?.saved_by ?? null
 }
 
-export type SaveOutcome = { readonly saved: SavedCoupon } | { readonly theirs: SavedCoupon }
-
-/** Who saves, and when. */
-export interface Saver {
-  readonly id: string
-  readonly name: string
-  readonly now: Date
+/** How coupons are kept. Their rules are looked up where nobody has them at hand. */
+export const COUPONS: DocumentKind<CouponDocument, SavedCoupon> = {
+  table: 'coupon',
+  revisions: 'coupon_revision',
+  key: 'coupon_id',
+  find: findCoupon,
+  write: async (on, next, before) => {
+    const rules = await rulesOf(next.document.rulesVersion, on)
+    if (!rules) throw new Error(`Coupon ${next.id} names house rules ${next.document.rulesVersion}, which are not kept`)
+    return writeCoupon(on, next, before, rules)
+  },
 }
 
-/**
- * Saves a coupon whole, with what is counted from it, in one transaction.
- * The same save again is one save; a save over a newer version changes nothing and answers that version.
- */
-export async function saveCoupon(id: string, save: CouponSave, rules: HouseRules, by: Saver): Promise<SaveOutcome> {
-  const next: Next = {
-    id,
-    text: JSON.stringify(save.document),
-    document: save.document,
-    summary: summarise(save.document, rules),
-    by,
-  }
-  if (save.baseVersion === 0) {
-    try {
-      return await inTransaction(database(), async on => ({ saved: await write(on, next, null) }))
-    } catch (error) {
-      if (!isDuplicate(error)) throw error
-    }
-  }
-  return inTransaction(database(), on => saveOver(on, next, save))
-}
-
-/**
- * A save of a coupon that is there already: the same again, a new version, or refused because someone else's is
- * newer.
- */
-async function saveOver(on: Queries, next: Next, { baseVersion, why }: CouponSave): Promise<SaveOutcome> {
-  const [before] = await rows<Before>(
-    on,
-    'SELECT version, student_id, document, saved_at, saved_by FROM coupon WHERE id = ? FOR UPDATE',
-    [next.id],
-  )
-  if (!before) return { saved: await write(on, next, null) }
-  if (sameDocument(before.document, next.text)) return { saved: (await findCoupon(next.id, on))! }
-  if (before.version !== baseVersion) return { theirs: (await findCoupon(next.id, on))! }
-  await run(
-    on,
-    'INSERT INTO coupon_revision (coupon_id, version, document, saved_at, saved_by, why) VALUES (?, ?, ?, ?, ?, ?)',
-    [next.id, before.version, before.document, before.saved_at, before.saved_by, why],
-  )
-  return { saved: await write(on, next, before) }
-}
-
-/**
- * Changes a coupon that is there, in the caller's transaction; the version before is kept, with why. Nothing is
- * written where there is no such coupon, or the
- * change changes nothing.
- */
-export async function amendCoupon(
-  on: Queries,
+/** Saves a coupon whole, with what is counted from it, in one transaction. */
+export function saveCoupon(
   id: string,
-  change: (document: CouponDocument) => CouponDocument,
-  why: string,
+  save: CouponSave,
+  rules: HouseRules,
   by: Saver,
-): Promise<void> {
-  const kept = await findCoupon(id, on)
-  if (!kept) return
-  const document = change(kept.document)
-  const text = JSON.stringify(document)
-  const rules = text === JSON.stringify(kept.document) ? null : await rulesOf(document.rulesVersion, on)
-  if (rules)
-    await saveOver(
-      on,
-      { id, text, document, summary: summarise(document, rules), by },
-      { baseVersion: kept.version, why, document },
-    )
-}
-
-function sameDocument(kept: unknown, text: string): boolean {
-  return JSON.stringify(fromJson(kept)) === text
-}
-
-interface Before {
-  version: number
-  student_id: string
-  document: string
-  saved_at: string
-  saved_by: string
-}
-
-/** A coupon about to be written, with all that is computed from it. */
-interface Next {
-  readonly id: string
-  readonly text: string
-  readonly document: CouponDocument
-  readonly summary: Summary
-  readonly by: Saver
+): Promise<SaveOutcome<SavedCoupon>> {
+  return saveDocument({ ...COUPONS, write: (on, next, before) => writeCoupon(on, next, before, rules) }, id, save, by)
 }
 
 /** Writes a coupon's row and its countable rows, new or over the version before. */
-async function write(
+async function writeCoupon(
   on: Queries,
-  { id, text, document, summary, by }: Next,
-  before: Before | null,
+  next: NextDocument<CouponDocument>,
+  before: Before<CouponDocument> | null,
+  rules: HouseRules,
 ): Promise<SavedCoupon> {
-  const { grade, nextRun, rodFamily, evidence } = summary
-  const version = (before?.version ?? 0) + 1
-  const values = [
-    document.studentId,
-    document.classDay,
-    document.ticket.position,
-    rodFamily,
-    grade.verdict,
-    grade.score,
-    nextRun,
-    version,
-    text,
-    toDateTime(by.now),
-    by.id,
-    id,
-  ] as const
-  if (before === null) {
-    await run(
-      on,
-      `INSERT INTO coupon (student_id, class_day, position, rod_family, verdict, score, next_run, version, document, saved_at, saved_by, id)
-      VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
-      values,
-    )
-  } else {
-    await run(
-      on,
-      `UPDATE coupon SET student_id = ?, class_day = ?, position = ?, rod_family = ?, verdict = ?, score = ?, next_run = ?,
-      version = ?, document = ?, saved_at = ?, saved_by = ? WHERE id = ?`,
-      values,
-    )
-  }
-  await writeDerived(on, id, document, evidence, before?.student_id ?? null)
-  await writeCause(
-    on,
-    id,
-    { studentId: document.studentId, cause: document.trueCause, saidAt: by.now },
-    before?.student_id ?? null,
-  )
-  for (const studentId of new Set([document.studentId, before?.student_id ?? document.studentId]))
+  const { id, document, by, version } = next
+  const row = { ...(await writeDerived(on, id, document, rules, before?.document.studentId ?? null)), ...rowOf(next) }
+  if (before) await updateRow(on, 'coupon', id, row)
+  else await insertRow(on, 'coupon', { id, ...row })
+  const formerly = before?.document.studentId ?? null
+  await writeCause(on, id, { studentId: document.studentId, cause: document.trueCause, saidAt: by.now }, formerly)
+  for (const studentId of new Set([document.studentId, formerly ?? document.studentId]))
     await noteProgress(on, studentId)
   return { id, version, document, savedAt: by.now.toISOString(), savedBy: by.name }
 }

@@ -50,6 +50,36 @@ export async function run(on: Queries, sql: string, values: readonly Value[] = [
   return result.affectedRows
 }
 
+/** The names of tables and columns stand in the code; anything else would be a query built from strings. */
+function plainName(name: string): string {
+  if (!/^[a-z_]+$/.test(name)) throw new Error(`"${name}" is not the name of a table or column`)
+  return name
+}
+
+/** Inserts one row, a value for each column named. */
+export async function insertRow(on: Queries, table: string, row: Readonly<Record<string, Value>>): Promise<void> {
+  const columns = Object.keys(row).map(plainName)
+  await run(
+    on,
+    `INSERT INTO ${plainName(table)} (${columns.join(', ')}) VALUES (${columns.map(() => '?').join(', ')})`,
+    Object.values(row),
+  )
+}
+
+/** Changes the row with an id, a value for each column named; says how many rows it touched. */
+export async function updateRow(
+  on: Queries,
+  table: string,
+  id: string,
+  row: Readonly<Record<string, Value>>,
+): Promise<number> {
+  const columns = Object.keys(row).map(plainName)
+  return run(on, `UPDATE ${plainName(table)} SET ${columns.map(column => `${column} = ?`).join(', ')} WHERE id = ?`, [
+    ...Object.values(row),
+    id,
+  ])
+}
+
 /** Inserts many rows in one statement; `sql` ends in `VALUES ?`. */
 export async function insertMany(on: Queries, sql: string, values: readonly (readonly Value[])[]): Promise<void> {
   if (values.length > 0) await on.query(sql, [values])

@@ -5,8 +5,8 @@ import { diagnose } from '../../core/diagnosis'
 import { electrodeOf } from '../../core/trade'
 import { insertMany, run, type Queries } from './database'
 
-/** What a coupon's row says beside its document. */
-export interface Summary {
+/** What is computed from a document. */
+interface Summary {
   readonly grade: Grade
   readonly nextRun: string
   readonly rodFamily: string
@@ -14,7 +14,7 @@ export interface Summary {
 }
 
 /** Everything that is computed from a document, by the rules of its day. */
-export function summarise(document: CouponDocument, rules: HouseRules): Summary {
+function summarise(document: CouponDocument, rules: HouseRules): Summary {
   const grade = gradeCoupon(document, rules)
   return {
     grade,
@@ -24,25 +24,30 @@ export function summarise(document: CouponDocument, rules: HouseRules): Summary 
   }
 }
 
+/** The columns of a coupon's row that are computed from its document, by the rules of its day. */
+export type DerivedRow = Readonly<Record<string, string | number>>
+
 /**
- * Writes the countable rows of a coupon anew, in the caller's transaction. `formerly` is whose coupon it was; null
- * for a new one.
+ * Writes the countable rows of a coupon anew, in the caller's transaction, and answers the derived columns of its own
+ * row. `formerly` is whose coupon it was; null for a new one.
  */
 export async function writeDerived(
   on: Queries,
   couponId: string,
   document: CouponDocument,
-  evidence: readonly Evidence[],
+  rules: HouseRules,
   formerly: string | null,
-): Promise<void> {
-  const { studentId, classDay } = document
+): Promise<DerivedRow> {
+  const { studentId, classDay, ticket } = document
+  const { grade, nextRun, rodFamily, evidence } = summarise(document, rules)
   if (formerly !== null) {
     await run(on, 'DELETE FROM evidence WHERE student_id = ? AND coupon_id = ?', [formerly, couponId])
     await run(on, 'DELETE FROM flaw WHERE student_id = ? AND coupon_id = ?', [formerly, couponId])
   }
   await insertMany(
     on,
-    'INSERT INTO evidence (student_id, coupon_id, element, class_day, work, position, rod_family, tried, sound, workable) VALUES ?',
+    `INSERT INTO evidence
+      (student_id, coupon_id, element, class_day, work, position, rod_family, tried, sound, workable) VALUES ?`,
     evidence.map(row => [
       studentId,
       couponId,
@@ -61,4 +66,13 @@ export async function writeDerived(
     'INSERT INTO flaw (student_id, coupon_id, flaw, count, length_mm) VALUES ?',
     flawCounts(document).map(row => [studentId, couponId, row.flaw, row.count, row.lengthMm]),
   )
+  return {
+    student_id: studentId,
+    class_day: classDay,
+    position: ticket.position,
+    rod_family: rodFamily,
+    verdict: grade.verdict,
+    score: grade.score,
+    next_run: nextRun,
+  }
 }

@@ -1,5 +1,6 @@
+import { createHash } from 'node:crypto'
 import { readdir, readFile } from 'node:fs/promises'
-import type { Pool } from 'mysql2/promise'
+import type { Pool, PoolConnection } from 'mysql2/promise'
 import { Umzug, type UmzugStorage } from 'umzug'
 import { rows, run } from './database'
 
@@ -8,29 +9,33 @@ const LOCK = 'fusilis.migrations'
 const WAIT_SECONDS = 120
 
 /**
- * Brings the database to the newest migration, one server at a time: a second one waits for the first.
+ * Brings the database to the newest migration, one server at a time: a second one waits for the first. What was cut
+ * off half-way goes on where it stopped.
  * @returns names of the migrations that were run
+ * @throws Error that names the statement that failed, or what is wrong with the history
  */
 export async function migrate(pool: Pool): Promise<string[]> {
   const connection = await pool.getConnection()
   try {
     const [lock] = await rows<{ got: number | null }>(connection, 'SELECT GET_LOCK(?, ?) AS got', [LOCK, WAIT_SECONDS])
     if (lock?.got !== 1) throw new Error('Another server is changing the database; it did not finish in two minutes')
-    const names = (await readdir(FOLDER)).filter(name => name.endsWith('.sql')).sort()
+    const migrations = await readMigrations(FOLDER)
+    await prepareJournal(connection)
+    await checkHistory(connection, migrations)
+    const checksums = new Map(migrations.map(({ name, checksum }) => [name, checksum]))
     const storage: UmzugStorage = {
-      logMigration: async ({ name }) => void (await run(connection, 'INSERT INTO migration (name) VALUES (?)', [name])),
+      logMigration: async ({ name }) =>
+        void (await run(connection, 'INSERT INTO migration (name, checksum) VALUES (?, ?)', [
+          name,
+          checksums.get(name)!,
+        ])),
       unlogMigration: async ({ name }) => void (await run(connection, 'DELETE FROM migration WHERE name = ?', [name])),
-      executed: async () =>
-        (await rows<{ name: string }>(connection, 'SELECT name FROM migration ORDER BY name')).map(row => row.name),
+      executed: async () => (await kept(connection)).map(row => row.name),
     }
-    await connection.query('CREATE TABLE IF NOT EXISTS migration (name VARCHAR(100) NOT NULL PRIMARY KEY)')
     const umzug = new Umzug({
-      migrations: names.map(name => ({
+      migrations: migrations.map(({ name, statements }) => ({
         name,
-        up: async () => {
-          const sql = await readFile(new URL(name, FOLDER), 'utf8')
-          for (const statement of sql.split(/;\s*$/m).filter(part => part.trim())) await connection.query(statement)
-        },
+        up: () => runSteps(connection, name, statements),
       })),
       storage,
       logger: undefined,
@@ -40,4 +45,84 @@ export async function migrate(pool: Pool): Promise<string[]> {
     await connection.query('DO RELEASE_LOCK(?)', [LOCK])
     connection.release()
   }
+}
+
+/** One file of the folder: its statements in order, and what they are recognised by. */
+export interface Migration {
+  readonly name: string
+  readonly statements: readonly string[]
+  readonly checksum: string
+}
+
+/** The migrations of a folder, in order. */
+export async function readMigrations(folder: URL): Promise<Migration[]> {
+  const names = (await readdir(folder)).filter(name => name.endsWith('.sql')).sort()
+  return Promise.all(
+    names.map(async name => {
+      const sql = await readFile(new URL(name, folder), 'utf8')
+      return {
+        name,
+        statements: sql.split(/;\s*$/m).filter(part => part.trim()),
+        checksum: createHash('sha256').update(sql).digest('hex'),
+      }
+    }),
+  )
+}
+
+/** The journal of the journal: which migrations are in, and which steps of one that was cut off. */
+async function prepareJournal(connection: PoolConnection): Promise<void> {
+  await connection.query('CREATE TABLE IF NOT EXISTS migration (name VARCHAR(100) NOT NULL PRIMARY KEY)')
+  await connection.query('ALTER TABLE migration ADD COLUMN IF NOT EXISTS checksum CHAR(64) NULL')
+  await connection.query(
+    `CREATE TABLE IF NOT EXISTS migration_step (
+      name VARCHAR(100) NOT NULL,
+      step SMALLINT UNSIGNED NOT NULL,
+      PRIMARY KEY (name, step))`,
+  )
+}
+
+const kept = (connection: PoolConnection) =>
+  rows<{ name: string; checksum: string | null }>(connection, 'SELECT name, checksum FROM migration ORDER BY name')
+
+/** A database from a newer program, or one made by a migration that has been changed since, is left alone. */
+async function checkHistory(connection: PoolConnection, migrations: readonly Migration[]): Promise<void> {
+  const known = new Map(migrations.map(({ name, checksum }) => [name, checksum]))
+  for (const { name, checksum } of await kept(connection)) {
+    if (!known.has(name))
+      throw new Error(
+        `The database has been changed by a newer Fusilis (${name}). Start that version, or restore a backup made before it.`,
+      )
+    if (checksum === null)
+      await run(connection, 'UPDATE migration SET checksum = ? WHERE name = ?', [known.get(name)!, name])
+    else if (checksum !== known.get(name))
+      throw new Error(`Migration ${name} is not the one that this database was made with; it may not be changed`)
+  }
+}
+
+/** What a step that was done already answers: the table, column or key is there. A kill came before it was noted. */
+const DONE_ALREADY = new Set(['ER_TABLE_EXISTS_ERROR', 'ER_DUP_FIELDNAME', 'ER_DUP_KEYNAME', 'ER_MULTIPLE_PRI_KEY'])
+
+async function runSteps(connection: PoolConnection, name: string, statements: readonly string[]): Promise<void> {
+  const done = new Set(
+    (await rows<{ step: number }>(connection, 'SELECT step FROM migration_step WHERE name = ?', [name])).map(
+      row => row.step,
+    ),
+  )
+  for (const [index, statement] of statements.entries()) {
+    const step = index + 1
+    if (done.has(step)) continue
+    try {
+      await connection.query(statement)
+    } catch (error) {
+      if (!DONE_ALREADY.has((error as { code?: string }).code ?? ''))
+        throw new Error(
+          `Migration ${name} failed at step ${step} of ${statements.length}: ${(error as Error).message}`,
+          {
+            cause: error,
+          },
+        )
+    }
+    await run(connection, 'INSERT IGNORE INTO migration_step (name, step) VALUES (?, ?)', [name, step])
+  }
+  await run(connection, 'DELETE FROM migration_step WHERE name = ?', [name])
 }

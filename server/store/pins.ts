@@ -1,14 +1,27 @@
 import type { NextPin, PinSave } from '../../contract/progress'
 import { database, rows, run, toDateTime, toIso } from './database'
 
-/** What an instructor wants a student to run next; null when nothing is pinned. */
-export async function pinOf(studentId: string): Promise<NextPin | null> {
-  const [row] = await rows<{ rung_id: string; over_rung: string; pinned_by: string; pinned_at: string }>(
+/** What an instructor wants students to run next, by student; whoever has no pin is not there. */
+export async function pinsOf(studentIds: readonly string[]): Promise<Map<string, NextPin>> {
+  if (studentIds.length === 0) return new Map()
+  const found = await rows<{
+    student_id: string
+    rung_id: string
+    over_rung: string
+    pinned_by: string
+    pinned_at: string
+  }>(
     database(),
-    'SELECT rung_id, over_rung, pinned_by, pinned_at FROM next_pin WHERE student_id = ?',
-    [studentId],
+    `SELECT student_id, rung_id, over_rung, pinned_by, pinned_at FROM next_pin
+    WHERE student_id IN (${studentIds.map(() => '?').join(', ')})`,
+    studentIds,
   )
-  return row ? { rungId: row.rung_id, over: row.over_rung, by: row.pinned_by, at: toIso(row.pinned_at) } : null
+  return new Map(
+    found.map(row => [
+      row.student_id,
+      { rungId: row.rung_id, over: row.over_rung, by: row.pinned_by, at: toIso(row.pinned_at) },
+    ]),
+  )
 }
 
 /** Pins what a student runs next, or takes the pin out. */

@@ -1,16 +1,19 @@
-import { climb, type ClimbCoupon } from '../../core/ladder'
+import { climb, rungFinder, type ClimbCoupon } from '../../core/ladder'
 import { standingOf, withHistory, type Standing } from '../../core/progress'
+import { mean } from '../../core/statistics'
+import type { Student } from '../../contract/people'
 import type { Board, StudentProgress } from '../../contract/progress'
-import { database, fromJson, rows, run, type Queries } from './database'
+import type { RulesVersion } from '../../contract/record'
+import { database, fromJson, rows, run } from './database'
 import { currentRules } from './houseRules'
-import { currentLadder } from './ladders'
-import { historyOf } from './trials'
-import { curvesAreDue, fitCurves, schoolCurves, type KeptCurves } from './schoolCurves'
-import { pinOf } from './pins'
-import { timetableOf } from './sections'
+import { currentLadder, formerLadders } from './ladder'
+import { pinsOf } from './pins'
+import { curvesAreDue, keepCurves, schoolCurves, type FitCurves, type KeptCurves } from './schoolCurves'
+import { timetablesOf } from './sections'
 import { signOffsOf } from './signOffs'
+import { bendsOf } from './studentBends'
 import { findStudent } from './students'
-import { bendsOfStudent } from './studentBends'
+import { historiesOf } from './trials'
 
 /** What is kept of a student between two coupons. */
 interface Kept {
@@ -18,145 +21,150 @@ interface Kept {
   readonly coupons: readonly ClimbCoupon[]
 }
 
-/** Says, in the transaction that writes a coupon, that its student's progress is to be computed again. */
-export async function noteProgress(on: Queries, studentId: string): Promise<void> {
-  await run(
-    on,
-    'INSERT INTO student_progress (student_id, serial) VALUES (?, 1) ON DUPLICATE KEY UPDATE serial = serial + 1',
-    [studentId],
-  )
-}
-
 interface ProgressRow {
   student_id: string
   serial: number
   computed: number | null
   curves: number | null
+  rules: number | null
   kept: unknown
 }
 
-/** What is kept of each student; whoever has new coupons, or was computed by older curves, is computed first. */
-async function keptOf(
-  studentIds: readonly string[],
-  curves: KeptCurves,
-  halfLifeDays: number,
-): Promise<Map<string, Kept>> {
+/** What progress is computed by, beside a student's own coupons. */
+interface Basis {
+  readonly curves: KeptCurves
+  readonly rules: RulesVersion
+}
+
+async function basisNow(): Promise<Basis> {
+  const [curves, rules] = await Promise.all([schoolCurves(), currentRules()])
+  return { curves, rules }
+}
+
+const isCurrent = (row: ProgressRow, { curves, rules }: Basis): boolean =>
+  row.computed === row.serial && row.curves === curves.version && row.rules === rules.version
+
+/** What is kept of each student; whoever has new coupons, or was computed by another basis, is computed first. */
+async function keptOf(studentIds: readonly string[], basis: Basis): Promise<Map<string, Kept>> {
   if (studentIds.length === 0) return new Map()
-  const found = new Map(
-    (
-      await rows<ProgressRow>(
-        database(),
-        `SELECT student_id, serial, computed, curves, kept FROM student_progress WHERE student_id IN (${studentIds.map(() => '?').join(', ')})`,
-        studentIds,
-      )
-    ).map(row => [row.student_id, row]),
+  const found = await rows<ProgressRow>(
+    database(),
+    `SELECT student_id, serial, computed, curves, rules, kept FROM student_progress
+    WHERE student_id IN (${studentIds.map(() => '?').join(', ')})`,
+    studentIds,
   )
-  const kept = new Map<string, Kept>()
-  for (const id of studentIds) {
-    const row = found.get(id)
-    if (!row) kept.set(id, { standing: standingOf(curves.curves, [], halfLifeDays), coupons: [] })
-    else
-      kept.set(
-        id,
-        row.computed === row.serial && row.curves === curves.version
-          ? fromJson<Kept>(row.kept)
-          : await compute(row, curves, halfLifeDays),
-      )
+  const stale = found.filter(row => !isCurrent(row, basis))
+  const computed = await computeAll(stale, basis)
+  const nothing: Kept = {
+    standing: standingOf(basis.curves.curves, [], basis.rules.rules.halfLifeDays),
+    coupons: [],
   }
+  const kept = new Map<string, Kept>(studentIds.map(id => [id, nothing]))
+  for (const row of found) kept.set(row.student_id, computed.get(row.student_id) ?? fromJson<Kept>(row.kept))
   return kept
 }
 
-async function compute(
-  { student_id: studentId, serial }: Pick<ProgressRow, 'student_id' | 'serial'>,
-  { version, curves }: KeptCurves,
-  halfLifeDays: number,
-): Promise<Kept> {
-  const { practised, coupons } = await historyOf(studentId)
-  const kept: Kept = { standing: standingOf(curves, withHistory(practised), halfLifeDays), coupons }
-  // A coupon saved meanwhile has raised the serial: what was computed here is then already old, and is not marked
-  // as current.
-  await run(database(), 'UPDATE student_progress SET computed = ?, curves = ?, kept = ? WHERE student_id = ?', [
-    serial,
-    version,
-    JSON.stringify(kept),
-    studentId,
-  ])
-  return kept
+/** Computes students anew, and keeps it. All histories come in one query. */
+async function computeAll(stale: readonly ProgressRow[], basis: Basis): Promise<Map<string, Kept>> {
+  const histories = await historiesOf(stale.map(row => row.student_id))
+  const computed = new Map<string, Kept>()
+  for (const { student_id: studentId, serial } of stale) {
+    const { tried, coupons } = histories.get(studentId)!
+    const { curves, version } = basis.curves
+    const kept: Kept = { standing: standingOf(curves, withHistory(tried), basis.rules.rules.halfLifeDays), coupons }
+    computed.set(studentId, kept)
+    // A coupon saved meanwhile has raised the serial: what was computed here is then already old, and is not marked
+    // as current.
+    await run(
+      database(),
+      'UPDATE student_progress SET computed = ?, curves = ?, rules = ?, kept = ? WHERE student_id = ?',
+      [serial, version, basis.rules.version, JSON.stringify(kept), studentId],
+    )
+  }
+  return computed
 }
 
 /**
- * Computes a student's progress after a save, so that nobody waits for it later; fits the school's curves when they
- * are due.
+ * Computes a student's progress after a save, so that nobody waits for it later; has the school's curves fitted when
+ * they are due.
  */
-export async function refreshProgress(studentId: string, now: Date): Promise<void> {
-  if (await curvesAreDue(now)) await fitCurves(now)
-  const [curves, { rules }] = await Promise.all([schoolCurves(), currentRules()])
-  await keptOf([studentId], curves, rules.halfLifeDays)
+export async function refreshProgress(studentId: string, now: Date, fit: FitCurves): Promise<void> {
+  if (await curvesAreDue(now)) await keepCurves(now, fit)
+  await keptOf([studentId], await basisNow())
 }
 
 /** One student's progress; null when there is no such student. */
 export async function progressOf(studentId: string): Promise<StudentProgress | null> {
   const student = await findStudent(studentId)
-  if (!student) return null
-  const [ladder, curves, { rules }, signOffs, timetable, bends, pin] = await Promise.all([
+  return student ? (await progressOfAll([student]))[0]! : null
+}
+
+/** The progress of several students, in their order, with as many queries as for one. */
+export async function progressOfAll(students: readonly Student[]): Promise<StudentProgress[]> {
+  const ids = students.map(student => student.id)
+  const basis = await basisNow()
+  const [ladder, former, kept, signOffs, timetables, bends, pins] = await Promise.all([
     currentLadder(),
-    schoolCurves(),
-    currentRules(),
-    signOffsOf([studentId]),
-    timetableOf(student.sectionId),
-    bendsOfStudent(studentId),
-    pinOf(studentId),
+    formerLadders(),
+    keptOf(ids, basis),
+    signOffsOf(ids),
+    timetablesOf([...new Set(students.map(student => student.sectionId))]),
+    bendsOf(ids),
+    pinsOf(ids),
   ])
-  const { standing, coupons } = (await keptOf([studentId], curves, rules.halfLifeDays)).get(studentId)!
-  const own = signOffs.get(studentId)!
-  const lately = runLately(coupons)
-  return {
-    student,
-    ladder,
-    climb: climb(ladder.ladder, coupons, own, rules.goodInARow),
-    signOffs: own,
-    standing,
-    curves: curves.curves,
-    lately,
-    perClass: lately.length === 0 ? 0 : lately.reduce((sum, day) => sum + day.rungs.length, 0) / lately.length,
-    timetable,
-    bends,
-    pin,
-  }
+  return students.map(student => {
+    const { standing, coupons } = kept.get(student.id)!
+    const own = signOffs.get(student.id)!
+    const lately = runLately(coupons, rungFinder(ladder.ladder, former))
+    return {
+      student,
+      ladder,
+      climb: climb(ladder.ladder, coupons, own, basis.rules.rules.goodInARow, former),
+      signOffs: own,
+      standing,
+      curves: basis.curves.curves,
+      lately,
+      perClass: lately.length === 0 ? 0 : mean(lately.map(day => day.rungs.length)),
+      timetable: timetables.get(student.sectionId)!,
+      bends: bends.get(student.id)!,
+      pin: pins.get(student.id) ?? null,
+    }
+  })
 }
 
 const LATE_DAYS = 8
 
-/** What was run on the last class days, a name for each coupon, oldest first. */
-function runLately(coupons: readonly ClimbCoupon[]): StudentProgress['lately'] {
+/** What was run on the last class days, a rung's id for each coupon, oldest first. */
+function runLately(coupons: readonly ClimbCoupon[], rungOf: ReturnType<typeof rungFinder>): StudentProgress['lately'] {
   const days = [...new Set(coupons.map(coupon => coupon.classDay))].slice(-LATE_DAYS)
   return days.map(classDay => ({
     classDay,
-    rungs: coupons.filter(coupon => coupon.classDay === classDay).map(coupon => coupon.rung),
+    rungs: coupons.filter(coupon => coupon.classDay === classDay).map(coupon => rungOf(coupon) ?? coupon.rung),
   }))
 }
 
 /** The active students of a section against the rungs. */
 export async function boardOf(sectionId: string): Promise<Board> {
-  const [students, ladder, curves, { rules }] = await Promise.all([
+  const [students, ladder, former, basis] = await Promise.all([
     rows<{ id: string; name: string; booth: number | null }>(
       database(),
       'SELECT id, name, booth FROM student WHERE section_id = ? AND active ORDER BY name',
       [sectionId],
     ),
     currentLadder(),
-    schoolCurves(),
-    currentRules(),
+    formerLadders(),
+    basisNow(),
   ])
   const ids = students.map(student => student.id)
-  const [kept, signOffs] = await Promise.all([keptOf(ids, curves, rules.halfLifeDays), signOffsOf(ids)])
+  const [kept, signOffs] = await Promise.all([keptOf(ids, basis), signOffsOf(ids)])
+  const { goodInARow } = basis.rules.rules
   return {
     ladder,
     rows: students.map(student => {
       const { standing, coupons } = kept.get(student.id)!
       return {
         student,
-        climb: climb(ladder.ladder, coupons, signOffs.get(student.id)!, rules.goodInARow),
+        climb: climb(ladder.ladder, coupons, signOffs.get(student.id)!, goodInARow, former),
         lastDay: coupons.at(-1)?.classDay ?? null,
         improved: standing.improved,
         coupons: standing.coupons,

@@ -1,48 +1,50 @@
-import { writeCause } from './causes'
-import { database, fromJson, inTransaction, rows, run, toIso } from './database'
 import type { CouponDocument } from '../../core/coupon'
-import { summarise, writeDerived } from './derived'
+import type { HouseRules } from '../../core/house'
+import { writeCause } from './causes'
+import { database, fromJson, inTransaction, rows, toIso, updateRow } from './database'
+import { writeDerived } from './derived'
 import { rulesOf } from './houseRules'
-import { noteProgress } from './progress'
+import { noteProgress } from './noteProgress'
 
 const BATCH = 200
 
 /**
- * Derives every countable row again from the coupons' documents.
+ * Derives every countable row again from the coupons' documents. A batch is read and written in one transaction that
+ * holds its rows: a coupon saved meanwhile waits, and is not written over by what it was before.
  * @returns how many coupons were read
  */
 export async function rebuildDerived(): Promise<number> {
+  const rules = new Map<number, HouseRules>()
   let after = '00000000-0000-0000-0000-000000000000'
-  for (let read = 0; ;) {
-    const batch = await rows<{ id: string; document: unknown; saved_at: string }>(
-      database(),
-      `SELECT id, document, saved_at FROM coupon WHERE id > ? ORDER BY id LIMIT ${BATCH}`,
+  let read = 0
+  for (;;) {
+    const last = await rebuildAfter(after, rules)
+    if (last === null) return read
+    read += last.count
+    after = last.id
+  }
+}
+
+async function rebuildAfter(
+  after: string,
+  known: Map<number, HouseRules>,
+): Promise<{ readonly id: string; readonly count: number } | null> {
+  return inTransaction(database(), async on => {
+    const batch = await rows<{ id: string; student_id: string; document: unknown; saved_at: string }>(
+      on,
+      `SELECT id, student_id, document, saved_at FROM coupon WHERE id > ? ORDER BY id LIMIT ${BATCH} FOR UPDATE`,
       [after],
     )
-    if (batch.length === 0) return read
-    await inTransaction(database(), async on => {
-      for (const row of batch) {
-        const document = fromJson<CouponDocument>(row.document)
-        const rules = await rulesOf(document.rulesVersion, on)
-        if (!rules) throw new Error(`Coupon ${row.id} names house rules ${document.rulesVersion}, which are not kept`)
-        const { grade, nextRun, evidence } = summarise(document, rules)
-        await run(on, 'UPDATE coupon SET verdict = ?, score = ?, next_run = ? WHERE id = ?', [
-          grade.verdict,
-          grade.score,
-          nextRun,
-          row.id,
-        ])
-        await writeDerived(on, row.id, document, evidence, document.studentId)
-        await noteProgress(on, document.studentId)
-        await writeCause(
-          on,
-          row.id,
-          { studentId: document.studentId, cause: document.trueCause, saidAt: new Date(toIso(row.saved_at)) },
-          document.studentId,
-        )
-      }
-    })
-    read += batch.length
-    after = batch.at(-1)!.id
-  }
+    for (const row of batch) {
+      const document = fromJson<CouponDocument>(row.document)
+      const rules = known.get(document.rulesVersion) ?? (await rulesOf(document.rulesVersion, on))
+      if (!rules) throw new Error(`Coupon ${row.id} names house rules ${document.rulesVersion}, which are not kept`)
+      known.set(document.rulesVersion, rules)
+      const { studentId, trueCause: cause } = document
+      await updateRow(on, 'coupon', row.id, await writeDerived(on, row.id, document, rules, row.student_id))
+      await noteProgress(on, studentId)
+      await writeCause(on, row.id, { studentId, cause, saidAt: new Date(toIso(row.saved_at)) }, row.student_id)
+    }
+    return batch.length === 0 ? null : { id: batch.at(-1)!.id, count: batch.length }
+  })
 }

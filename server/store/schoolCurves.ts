@@ -1,4 +1,4 @@
-import { fitSchoolCurve, SKILL_ELEMENTS, withHistory, type SchoolCurves } from '../../core/progress'
+import { fitCurves, withHistory, type SchoolCurves, type Tried } from '../../core/progress'
 import { database, fromJson, rows, run, toDateTime, toIso } from './database'
 import { schoolHistory } from './trials'
 
@@ -46,10 +46,19 @@ export async function curvesAreDue(now: Date): Promise<boolean> {
   return aged > A_DAY_MS && (count!.n > 1.25 * row.coupons || (count!.n === FITTED_TO && aged > 30 * A_DAY_MS))
 }
 
-/** Fits the school's curves to its newest coupons, all elements. */
-export async function fitCurves(now: Date): Promise<void> {
-  const students = (await schoolHistory(FITTED_TO)).map(withHistory)
-  const curves = Object.fromEntries(SKILL_ELEMENTS.map(element => [element, fitSchoolCurve(element, students)]))
+/** Fits curves to what a school tried. */
+export type FitCurves = (students: readonly (readonly Tried[])[]) => Promise<SchoolCurves>
+
+/**
+ * Fits the curves of all elements. It takes seconds of one core for a large school: a server has it done in a worker.
+ * @param students what each of them tried, oldest first
+ */
+export const fitHere: FitCurves = async students => fitCurves(students.map(withHistory))
+
+/** Has the school's curves fitted to its newest coupons, and keeps them. */
+export async function keepCurves(now: Date, fit: FitCurves): Promise<void> {
+  const students = await schoolHistory(FITTED_TO)
+  const curves = await fit(students)
   const coupons = new Set(students.flat().map(row => row.couponId)).size
   const { version } = await schoolCurves()
   await run(database(), 'INSERT IGNORE INTO school_curve (version, curves, coupons, fitted_at) VALUES (?, ?, ?, ?)', [

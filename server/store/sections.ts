@@ -56,16 +56,29 @@ export async function sectionExists(id: string): Promise<boolean> {
 
 const WEEKDAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat']
 
-/** On which days of the week a section meets, and until when. */
-export async function timetableOf(sectionId: string): Promise<{ weekdays: number[]; last: string }> {
-  const [row] = await rows<{ meetings: unknown; term_to: string }>(
-    database(),
-    'SELECT meetings, term_to FROM section WHERE id = ?',
-    [sectionId],
+/** On which days of the week sections meet, and until when, by section. */
+export async function timetablesOf(
+  sectionIds: readonly string[],
+): Promise<Map<string, { weekdays: number[]; last: string }>> {
+  const found =
+    sectionIds.length === 0
+      ? []
+      : await rows<{ id: string; meetings: unknown; term_to: string }>(
+          database(),
+          `SELECT id, meetings, term_to FROM section WHERE id IN (${sectionIds.map(() => '?').join(', ')})`,
+          sectionIds,
+        )
+  return new Map(
+    found.map(row => [
+      row.id,
+      {
+        weekdays: [
+          ...new Set(
+            fromJson<SectionFields['meetings']>(row.meetings).map(meeting => WEEKDAYS.indexOf(meeting.weekday)),
+          ),
+        ],
+        last: row.term_to,
+      },
+    ]),
   )
-  const meetings = row ? fromJson<SectionFields['meetings']>(row.meetings) : []
-  return {
-    weekdays: [...new Set(meetings.map(meeting => WEEKDAYS.indexOf(meeting.weekday)))],
-    last: row?.term_to ?? '',
-  }
 }

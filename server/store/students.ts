@@ -3,6 +3,7 @@ import { blindCopy } from '../../core/agreement'
 import { runAgain, type CouponDocument, type Verdict } from '../../core/coupon'
 import type { FloorStudent, RosterImport, Student, StudentFields } from '../../contract/people'
 import { database, fromJson, inTransaction, insertMany, rows, run, toIso } from './database'
+import { noteProgress } from './noteProgress'
 
 interface StudentRow {
   id: string
@@ -55,12 +56,18 @@ export async function addStudent(fields: StudentFields): Promise<Student> {
 }
 
 export async function changeStudent(id: string, fields: StudentFields): Promise<boolean> {
-  const touched = await run(
-    database(),
-    'UPDATE student SET name = ?, hand = ?, section_id = ?, start_date = ?, booth = ?, active = ? WHERE id = ?',
-    [fields.name, fields.hand, fields.sectionId, fields.startDate, fields.booth, fields.active, id],
-  )
-  return touched > 0
+  return inTransaction(database(), async on => {
+    const [before] = await rows<{ hand: string }>(on, 'SELECT hand FROM student WHERE id = ? FOR UPDATE', [id])
+    if (!before) return false
+    await run(
+      on,
+      'UPDATE student SET name = ?, hand = ?, section_id = ?, start_date = ?, booth = ?, active = ? WHERE id = ?',
+      [fields.name, fields.hand, fields.sectionId, fields.startDate, fields.booth, fields.active, id],
+    )
+    // Which work was done with the other hand follows from it.
+    if (before.hand !== fields.hand) await noteProgress(on, id)
+    return true
+  })
 }
 
 /** Adds a whole roster, or none of it. */

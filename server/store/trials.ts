@@ -10,6 +10,7 @@ interface EvidenceRow {
   coupon_id: string
   class_day: string
   rung: string | null
+  rung_id: string | null
   verdict: Verdict
   hand: 'right' | 'left' | null
   travel: Travel | null
@@ -24,47 +25,60 @@ interface EvidenceRow {
   workable: number
 }
 
-const COLUMNS = `evidence.student_id, evidence.coupon_id, evidence.class_day, coupon.rung, coupon.verdict, coupon.hand, coupon.travel, coupon.mock, student.hand AS usual_hand,
-  evidence.work, evidence.position, evidence.rod_family, evidence.element, evidence.tried, evidence.sound, evidence.workable`
+const COLUMNS = `evidence.student_id, evidence.coupon_id, evidence.class_day, coupon.rung, coupon.rung_id,
+  coupon.verdict, coupon.hand, coupon.travel, coupon.mock, student.hand AS usual_hand, evidence.work,
+  evidence.position, evidence.rod_family, evidence.element, evidence.tried, evidence.sound, evidence.workable`
 const JOINED = 'evidence JOIN coupon ON coupon.id = evidence.coupon_id JOIN student ON student.id = evidence.student_id'
 
-/** What one student practised, and the coupons as the ladder sees them, oldest first. */
+/** What one student tried, and the coupons as the ladder sees them, oldest first. */
 export interface History {
-  readonly practised: readonly Tried[]
+  readonly tried: readonly Tried[]
   readonly coupons: readonly ClimbCoupon[]
 }
 
 /** How far back progress looks: a hand is not what it was five hundred coupons ago. */
 const MOST_COUPONS = 500
 
-/** A student's newest coupons, counted. */
-export async function historyOf(studentId: string): Promise<History> {
-  const found = await rows<EvidenceRow>(
+/** Each student's newest coupons, counted. */
+export async function historiesOf(studentIds: readonly string[]): Promise<Map<string, History>> {
+  const found = await Promise.all(studentIds.map(newestOf))
+  return new Map(studentIds.map((id, n) => [id, { tried: found[n]!.flatMap(toTried), coupons: toCoupons(found[n]!) }]))
+}
+
+const newestOf = (studentId: string) =>
+  rows<EvidenceRow>(
     database(),
     `
-    SELECT ${COLUMNS} FROM (SELECT id FROM coupon WHERE student_id = ? ORDER BY class_day DESC, id DESC LIMIT ${MOST_COUPONS}) AS newest
-    STRAIGHT_JOIN coupon ON coupon.id = newest.id JOIN evidence ON evidence.student_id = coupon.student_id AND evidence.coupon_id = coupon.id JOIN student ON student.id = coupon.student_id
+    SELECT ${COLUMNS} FROM (
+      SELECT id FROM coupon WHERE student_id = ? ORDER BY class_day DESC, id DESC LIMIT ${MOST_COUPONS}) AS newest
+    STRAIGHT_JOIN coupon ON coupon.id = newest.id
+    JOIN evidence ON evidence.student_id = coupon.student_id AND evidence.coupon_id = coupon.id
+    JOIN student ON student.id = coupon.student_id
     ORDER BY evidence.class_day, evidence.coupon_id, evidence.element`,
     [studentId],
   )
-  return { practised: found.flatMap(toPractised), coupons: toCoupons(found) }
-}
 
-/** Trial of the whole school of late, a list a student: what its curves are fitted to. */
+/** What the whole school tried of late, a list a student: what its curves are fitted to. */
 export async function schoolHistory(mostCoupons: number): Promise<Tried[][]> {
   const found = await rows<EvidenceRow>(
     database(),
     `
     SELECT ${COLUMNS} FROM ${JOINED}
-    WHERE coupon.id >= COALESCE((SELECT id FROM coupon ORDER BY id DESC LIMIT 1 OFFSET ${Math.round(mostCoupons)}), '00000000-0000-0000-0000-000000000000')
+    WHERE coupon.id >= COALESCE(
+      (SELECT id FROM coupon ORDER BY id DESC LIMIT 1 OFFSET ${Math.round(mostCoupons)}),
+      '00000000-0000-0000-0000-000000000000')
     ORDER BY evidence.student_id, evidence.class_day, evidence.coupon_id, evidence.element`,
   )
   const students = new Map<string, Tried[]>()
-  for (const row of found) students.set(row.student_id, [...(students.get(row.student_id) ?? []), ...toPractised(row)])
+  for (const row of found) {
+    const own = students.get(row.student_id) ?? []
+    own.push(...toTried(row))
+    students.set(row.student_id, own)
+  }
   return [...students.values()]
 }
 
-function toPractised(row: EvidenceRow): Tried[] {
+function toTried(row: EvidenceRow): Tried[] {
   if (!SKILL_ELEMENTS.includes(row.element)) return []
   const perTry = elementOf(row.element).counted === 'mm' ? MM_PER_TRY : 1
   const hand = row.hand ?? row.usual_hand
@@ -90,11 +104,12 @@ function toPractised(row: EvidenceRow): Tried[] {
 function toCoupons(found: readonly EvidenceRow[]): ClimbCoupon[] {
   const coupons = new Map<
     string,
-    { rung: string; classDay: string; good: boolean; tries: Record<string, { tried: number; sound: number }> }
+    Omit<ClimbCoupon, 'tries'> & { tries: Record<string, { tried: number; sound: number }> }
   >()
   for (const row of found) {
     const coupon = coupons.get(row.coupon_id) ?? {
       rung: row.rung ?? '',
+      ...(row.rung_id ? { rungId: row.rung_id } : {}),
       classDay: row.class_day,
       good: row.verdict === 'move on',
       tries: {},

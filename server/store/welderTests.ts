@@ -9,8 +9,20 @@ import type {
   WelderTestSave,
   TestSummary,
 } from '../../contract/welderTests'
-import { amendCoupon, type Saver } from './coupons'
-import { database, fromJson, inTransaction, isDuplicate, rows, run, toDateTime, toIso, type Queries } from './database'
+import { COUPONS } from './coupons'
+import {
+  database,
+  fromJson,
+  insertRow,
+  inTransaction,
+  rows,
+  run,
+  toDateTime,
+  toIso,
+  updateRow,
+  type Queries,
+} from './database'
+import { amendDocument, rowOf, saveDocument, type DocumentKind, type SaveOutcome, type Saver } from './savedDocument'
 
 interface TestRow {
   id: string
@@ -37,104 +49,61 @@ export async function findTest(id: string, on: Queries = database()): Promise<Sa
   return row ? toTest(row) : null
 }
 
-interface Before {
-  version: number
-  document: unknown
-  saved_at: string
-  saved_by: string
-}
+/** How welder tests are kept. */
+const TESTS = (book: CodeBook): DocumentKind<WelderTest, SavedWelderTest> => ({
+  table: 'test_record',
+  revisions: 'test_revision',
+  key: 'test_id',
+  find: findTest,
+  write: async (on, next, before) => {
+    const row = { ...derivedRow(next.document, book), ...rowOf(next) }
+    if (before) await updateRow(on, 'test_record', next.id, row)
+    else await insertRow(on, 'test_record', { id: next.id, ...row })
+    await amendDocument(
+      on,
+      COUPONS,
+      next.document.couponId,
+      coupon => withOpenings(coupon, next.document, book),
+      'what the bends of its test laid open',
+      next.by,
+    )
+    return (await findTest(next.id, on))!
+  },
+})
 
 /**
  * Saves a test whole; the one before it is kept, and what its bends laid open is marked on its coupon in the same
  * transaction.
- * @returns null when somebody saved a newer version; the same save again is one save
  */
-export async function saveTest(
+export function saveTest(
   id: string,
   { baseVersion, document }: WelderTestSave,
   book: CodeBook,
   by: Saver,
-): Promise<SavedWelderTest | null> {
-  const text = JSON.stringify(document)
-  try {
-    return await inTransaction(database(), async on => {
-      const [before] = await rows<Before>(
-        on,
-        'SELECT version, document, saved_at, saved_by FROM test_record WHERE id = ? FOR UPDATE',
-        [id],
-      )
-      if (before && JSON.stringify(fromJson(before.document)) === text) return findTest(id, on)
-      if ((before?.version ?? 0) !== baseVersion) return null
-      if (before)
-        await run(
-          on,
-          'INSERT INTO test_revision (test_id, version, document, saved_at, saved_by) VALUES (?, ?, ?, ?, ?)',
-          [id, before.version, JSON.stringify(fromJson(before.document)), before.saved_at, before.saved_by],
-        )
-      await write(on, { id, document, text, book, version: baseVersion + 1 }, by)
-      await amendCoupon(
-        on,
-        document.couponId,
-        coupon => withOpenings(coupon, document, book),
-        'what the bends of its test laid open',
-        by,
-      )
-      return findTest(id, on)
-    })
-  } catch (error) {
-    if (isDuplicate(error)) return null
-    throw error
-  }
+): Promise<SaveOutcome<SavedWelderTest>> {
+  return saveDocument(TESTS(book), id, { baseVersion, document, why: '' }, by)
 }
 
-async function write(
-  on: Queries,
-  {
-    id,
-    document,
-    text,
-    book,
-    version,
-  }: { id: string; document: WelderTest; text: string; book: CodeBook; version: number },
-  by: Saver,
-): Promise<void> {
-  const { test, ticket } = document
+/** What can be counted of a test, beside its document. */
+function derivedRow(document: WelderTest, book: CodeBook) {
+  const { test, ticket, retest } = document
   const { bent, opened } = bendsOf(document)
-  const values = [
-    document.studentId,
-    document.book.id,
-    document.book.version,
-    test.position,
-    document.pieceName,
-    ticket.classification,
-    processesOf(test).join(' '),
-    document.testDay,
-    testStanding(document, book).state,
-    document.odds,
-    document.retest?.of ?? null,
-    document.retest?.pieces ?? null,
+  return {
+    student_id: document.studentId,
+    book_id: document.book.id,
+    book_version: document.book.version,
+    position: test.position,
+    piece_name: document.pieceName,
+    classification: ticket.classification,
+    processes: processesOf(test).join(' '),
+    test_day: document.testDay,
+    state: testStanding(document, book).state,
+    odds: document.odds,
+    retest_of: retest?.of ?? null,
+    retest_pieces: retest?.pieces ?? null,
     bent,
     opened,
-    version,
-    text,
-    toDateTime(by.now),
-    by.id,
-    id,
-  ] as const
-  if (version === 1)
-    await run(
-      on,
-      `INSERT INTO test_record (student_id, book_id, book_version, position, piece_name, classification, processes, test_day, state, odds, retest_of, retest_pieces, bent, opened, version, document, saved_at, saved_by, id)
-    VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
-      values,
-    )
-  else
-    await run(
-      on,
-      `UPDATE test_record SET student_id = ?, book_id = ?, book_version = ?, position = ?, piece_name = ?, classification = ?, processes = ?, test_day = ?, state = ?, odds = ?, retest_of = ?, retest_pieces = ?, bent = ?, opened = ?,
-    version = ?, document = ?, saved_at = ?, saved_by = ? WHERE id = ?`,
-      values,
-    )
+  }
 }
 
 /**

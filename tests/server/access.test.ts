@@ -30,6 +30,7 @@ const ROUTES: Readonly<Record<string, Who>> = {
   'PUT /api/reading-room/[id]': 'tablet',
   'GET /api/students/[id]/reading-room': 'own',
   'GET /api/students/[id]/progress': 'own',
+  'GET /api/students/[id]/causes': 'staff',
   'GET /api/students/[id]/tests': 'own',
   'GET /api/tests': 'staff',
   'GET /api/tests/[id]': 'staff',

@@ -4,7 +4,7 @@ import { aCoupon } from '../../core/coupon/example'
 import { DEFAULT_HOUSE_RULES, writeRule, type HouseRules } from '../../core/house'
 import type { SavedCoupon } from '../../contract/coupon'
 import type { CouponPage, RulesVersion } from '../../contract/record'
-import { addRules, allRules, currentRules, rulesOf } from '../../server/store/houseRules'
+import { keepRules, allRules, currentRules, rulesOf } from '../../server/store/houseRules'
 import { foundTestSchool, type School } from '../school'
 
 let school: School
@@ -24,9 +24,12 @@ describe('the store of house rules', () => {
   it('keeps every version; the newest is in force', async () => {
     const next = (await currentRules()).version + 1
     const changed = { ...DEFAULT_HOUSE_RULES, goodInARow: 5 }
-    expect(
-      await addRules(next, changed, { by: 'Maren Holt', why: 'five in a row', now: new Date('2026-10-05T10:00:00Z') }),
-    ).toBe(true)
+    const kept = await keepRules(next - 1, changed, {
+      by: 'Maren Holt',
+      why: 'five in a row',
+      now: new Date('2026-10-05T10:00:00Z'),
+    })
+    expect(kept?.version).toBe(next)
     expect(await currentRules()).toEqual({
       version: next,
       rules: changed,
@@ -40,13 +43,17 @@ describe('the store of house rules', () => {
 
   it('gives a version once', async () => {
     const { version } = await currentRules()
-    expect(await addRules(version, DEFAULT_HOUSE_RULES, { by: 'x', why: 'x', now: new Date() })).toBe(version === 1)
+    const saver = { by: 'x', why: 'x', now: new Date() }
+    expect(await keepRules(version - 1, DEFAULT_HOUSE_RULES, saver)).toBeNull()
+    expect(await keepRules(version + 1, DEFAULT_HOUSE_RULES, saver)).toBeNull()
+    const both = await Promise.all([1, 2].map(() => keepRules(version, DEFAULT_HOUSE_RULES, saver)))
+    expect(both.filter(one => one !== null)).toHaveLength(1)
   })
 
   it('completes rules kept before a line existed', async () => {
     const next = (await currentRules()).version + 1
     const { ways, arcCores, ...older } = DEFAULT_HOUSE_RULES
-    await addRules(next, older as HouseRules, { by: 'x', why: 'older', now: new Date() })
+    await keepRules(next - 1, older as HouseRules, { by: 'x', why: 'older', now: new Date() })
     expect(await rulesOf(next)).toEqual({ ...older, ways, arcCores })
   })
 })

@@ -1,12 +1,17 @@
-import { beforeAll, describe, expect, it } from 'vitest'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { v7 as uuid } from 'uuid'
 import { aCoupon } from '../../core/coupon/example'
 import { setDegree, type CouponDocument, type TryMark } from '../../core/coupon'
+import { DEFAULT_HOUSE_RULES } from '../../core/house'
 import { FULL_LADDER } from '../../core/ladder'
 import { dayNumber, skillOf, skillRate, whenNext } from '../../core/progress'
 import type { Board, LadderVersion, SectionReport, StudentProgress } from '../../contract/progress'
-import type { StudentRecord } from '../../contract/record'
+import type { Student } from '../../contract/people'
+import type { RulesVersion, StudentRecord } from '../../contract/record'
+import { closeDatabase, database, rows } from '../../server/store/database'
 import { addClass, foundTestSchool, type School } from '../school'
+
+afterAll(closeDatabase)
 
 let school: School
 let section: string
@@ -83,6 +88,46 @@ describe('progress', () => {
     expect(ladder.ladder.rungs).toHaveLength(FULL_LADDER.rungs.length)
     expect(rows).toMatchObject([{ student: { id: student, name: 'Ottilie Brann' }, lastDay: '2026-10-06', coupons: 2 }])
     expect(rows[0]!.climb.find(state => state.rungId === 'flat-pad')!.coupons).toBe(2)
+  })
+})
+
+describe('what progress rests on', () => {
+  const computed = async () =>
+    (
+      await rows<{ kept: string; rules: number; serial: number; computed: number }>(
+        database(),
+        'SELECT kept, rules, serial, computed FROM student_progress WHERE student_id = ?',
+        [student],
+      )
+    )[0]!
+
+  it('is computed again when the house rules change', async () => {
+    const before = await progress()
+    const { version } = (await school.lead.ask<RulesVersion[]>('GET', '/api/house-rules')).body.at(-1)!
+    const changed = await school.lead.ask('POST', '/api/house-rules', {
+      baseVersion: version,
+      why: 'a hand forgets sooner',
+      rules: { ...DEFAULT_HOUSE_RULES, halfLifeDays: 10 },
+    })
+    expect(changed.status).toBe(201)
+    const after = await progress()
+    expect((await computed()).rules).toBe(version + 1)
+    expect(after.standing.beliefs).not.toEqual(before.standing.beliefs)
+  })
+
+  it('is computed again when a student turns out to be left-handed', async () => {
+    await progress()
+    const was = await computed()
+    const { body } = await school.lead.ask<Student[]>('GET', `/api/sections/${section}/students`)
+    const { id, ...fields } = body.find(one => one.id === student)!
+    const put = (hand: 'left' | 'right') => school.lead.ask('PUT', `/api/students/${id}`, { ...fields, hand })
+    expect((await put('left')).status).toBe(200)
+    expect((await computed()).serial).toBe(was.serial + 1)
+    await progress()
+    expect((await computed()).computed).toBe(was.serial + 1)
+    expect((await put('left')).status).toBe(200)
+    expect((await computed()).serial).toBe(was.serial + 1)
+    await put('right')
   })
 })
 
@@ -187,6 +232,27 @@ describe('what to run next', () => {
     ])
     expect(perClass).toBe(1)
     expect(timetable).toEqual({ weekdays: [2], last: '2026-12-18' })
+  })
+})
+
+describe('a rung that is called otherwise', () => {
+  it('keeps its coupons, and whatever is run on it under either name counts', async () => {
+    const kept = (await school.lead.ask<LadderVersion>('GET', '/api/ladder')).body
+    const before = (await rung('flat-pad')).coupons
+    const rename = (name: string, { version, ladder }: LadderVersion) =>
+      school.lead.ask<LadderVersion>('POST', '/api/ladder', {
+        baseVersion: version,
+        why: 'our own word',
+        ladder: { ...ladder, rungs: ladder.rungs.map(one => (one.id === 'flat-pad' ? { ...one, name } : one)) },
+      })
+    const renamed = await rename('first pad', kept)
+    expect(renamed.status).toBe(201)
+    expect((await rung('flat-pad')).coupons).toBe(before)
+    const base = padOn('2026-10-12')
+    const ticket = { ...base.ticket, rung: 'whatever it was', rungId: 'flat-pad' }
+    expect((await save({ ...base, ticket })).status).toBe(200)
+    expect((await rung('flat-pad')).coupons).toBe(before + 1)
+    expect((await rename('flat pad', renamed.body)).status).toBe(201)
   })
 })
 

@@ -13,7 +13,6 @@ import {
   toDateTime,
   toIso,
 } from '../../server/store/database'
-import { migrate } from '../../server/store/migrate'
 import { isLockedOut, noteFailure } from '../../server/store/signIns'
 
 const home = process.env.FUSILIS_DB_URL!
@@ -77,25 +76,6 @@ describe('a transaction', () => {
 it('a moment goes to the database and back, to the millisecond', () => {
   const moment = new Date('2026-10-25T01:30:00.123Z')
   expect(toIso(toDateTime(moment))).toBe(moment.toISOString())
-})
-
-it('an empty database is brought up to date by two servers at once, each step run once', async () => {
-  await database().query('CREATE DATABASE twice')
-  const pool = openDatabase(home.replace(/\/fusilis$/, '/twice'))
-  const done = await Promise.all([migrate(pool), migrate(pool)])
-  expect(done.map(names => names.length).sort()).toEqual([0, 9])
-  expect(await rows(pool, 'SELECT name FROM migration ORDER BY name')).toEqual([
-    { name: '0001-people.sql' },
-    { name: '0002-coupons.sql' },
-    { name: '0003-pieces.sql' },
-    { name: '0004-causes.sql' },
-    { name: '0005-criteria.sql' },
-    { name: '0006-readings.sql' },
-    { name: '0007-practice.sql' },
-    { name: '0008-progress.sql' },
-    { name: '0009-tests.sql' },
-  ])
-  await pool.end()
 })
 
 describe('failed sign-ins', () => {

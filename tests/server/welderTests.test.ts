@@ -77,6 +77,15 @@ describe('a test', () => {
     expect((await school.student.ask('GET', `/api/students/${student}/tests`)).status).toBe(403)
   })
 
+  it('ten first saves at once are one save', async () => {
+    const id = uuid()
+    const document = planned()
+    const answers = await Promise.all(Array.from({ length: 10 }, () => put(id, document)))
+    expect(answers.map(({ status, body }) => [status, body.version])).toEqual(
+      Array.from({ length: 10 }, () => [200, 1]),
+    )
+  })
+
   it('of several who save it at once over the same version, one gets it; the same sent twice is one', async () => {
     const id = uuid()
     const document = planned()
@@ -85,6 +94,8 @@ describe('a test', () => {
       Array.from({ length: 6 }, (_, n) => put(id, { ...document, notes: `by ${n}` }, 1)),
     )
     expect(answers.map(answer => answer.status).sort()).toEqual([200, 409, 409, 409, 409, 409])
+    const refused = answers.find(answer => answer.status === 409)!.body as unknown as { theirs: SavedWelderTest }
+    expect(refused.theirs).toMatchObject({ id, version: 2 })
     const won = answers.find(answer => answer.status === 200)!.body
     const again = await Promise.all([put(id, won.document, 1), put(id, won.document, 1)])
     expect(again.map(({ status, body }) => [status, body.version])).toEqual([
@@ -144,7 +155,13 @@ describe('a test', () => {
       /over nothing/,
     ],
     ['a stamp too long', { stamp: 'x'.repeat(30) }, 'document.stamp', /at most 20/],
-    ['a book that nobody kept', { book: { id: uuid(), version: 3 } }, 'document.book', /No code book/],
+    [
+      'a book that nobody kept',
+      { book: { id: uuid(), version: 3 } },
+      'document.book',
+      /no version 3 of this code book/,
+    ],
+    ['a version of a shipped book', { book: { id: 'structural', version: 7 } }, 'document.book', /no version 7/],
     ['an impossible wall', { test: { ...aTest().test, thicknessMm: 0 } }, 'document.test.thicknessMm', /over nothing/],
     ['a student who is none', { studentId: uuid() }, 'document.studentId', /no such student/],
     [

@@ -9,11 +9,13 @@ import {
   type SetUpChange,
   type Ticket,
 } from '~~/core/coupon'
+import { rungNamed, type Ladder } from '~~/core/ladder'
 import { currentWindow, knownRungs, rungSettings, startCurrent } from '~~/core/setup'
 import { ELECTRODES, electrodeOf, positionOf, positionsFor, ROD_SIZES, runAs } from '~~/core/trade'
 import type { LengthUnit } from '~~/core/units'
 import { numeric } from '~~/core/working'
 import { useBench } from '~/stores/bench'
+import { useProgress } from '~/stores/progress'
 import { messageOf } from '~/stores/request'
 
 /**
@@ -23,6 +25,7 @@ import { messageOf } from '~/stores/request'
 const props = defineProps<{ document: CouponDocument; unit: LengthUnit }>()
 const emit = defineEmits<{ change: [change: SetUpChange]; close: [] }>()
 const bench = useBench()
+const progress = useProgress()
 
 const { ticket, beads } = props.document
 const piece = shallowRef<Piece>(props.document.piece)
@@ -37,6 +40,17 @@ const errors = ref<Record<string, string>>({})
 const electrode = computed(() => electrodeOf(form.classification))
 const window = computed(() => currentWindow(form.classification, form.diameterMm, runAs(form.position), bench.rules))
 const rungs = computed(() => knownRungs(bench.rules))
+
+/** The ladder as it stands; without the server a ticket names its rung by words alone. */
+const ladder = shallowRef<Ladder | null>(null)
+onMounted(async () => {
+  ladder.value = await progress.ladder().then(
+    kept => kept.ladder,
+    () => null,
+  )
+})
+const rungIdOf = (name: string) =>
+  ladder.value ? rungNamed(ladder.value, name)?.id : name === ticket.rung ? ticket.rungId : undefined
 const positions = computed(() => positionsFor(piece.value.kind).map(positionOf))
 const CURRENT = numeric('amperes', 'currentA', 'Current', 10, 500, ticket.currentA)
 
@@ -108,9 +122,11 @@ const AT: Readonly<Record<Refusal['field'], string>> = {
 function apply() {
   errors.value = {}
   const rung = form.rung.trim()
+  const rungId = rungIdOf(rung)
   if (!rung) errors.value.rung = 'Name the rung, like “horizontal pad”'
   const next: Ticket = {
     rung: rung.slice(0, 80),
+    ...(rungId ? { rungId } : {}),
     position: form.position,
     classification: form.classification,
     diameterMm: form.diameterMm,

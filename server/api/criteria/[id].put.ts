@@ -2,8 +2,8 @@ import { defineEventHandler } from 'h3'
 import { criteriaSaveSchema, type CriteriaSave, type SavedCriteria } from '../../../contract/criteria'
 import { idIn, requireLead } from '../../http/access'
 import { readAs } from '../../http/readAs'
-import { refuse } from '../../http/refuse'
-import { addCriteria } from '../../store/criteria'
+import { savedByOther } from '../../http/savedByOther'
+import { keepCriteria } from '../../store/criteria'
 
 /**
  * Saves one of the school's own sets, new or over the version that was edited. Shipped sets have no such id and
@@ -13,13 +13,7 @@ export default defineEventHandler(async (event): Promise<SavedCriteria> => {
   const me = await requireLead(event)
   const id = idIn(event, 'set of criteria')
   const { baseVersion, why, set } = await readAs<CriteriaSave>(event, criteriaSaveSchema)
-  const now = new Date()
-  const kept = { ...set, id }
-  if (!(await addCriteria(id, baseVersion + 1, kept, { by: me.name, why, now })))
-    throw refuse(
-      409,
-      'Saved by someone else',
-      'Someone saved this set meanwhile. Load it, and make your changes on that.',
-    )
-  return { version: baseVersion + 1, set: kept, savedAt: now.toISOString(), savedBy: me.name, why }
+  const kept = await keepCriteria(id, baseVersion, set, { by: me.name, why, now: new Date() })
+  if (!kept) throw savedByOther('Someone saved this set meanwhile. Load it, and make your changes on that.')
+  return kept
 })

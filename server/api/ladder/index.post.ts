@@ -3,7 +3,8 @@ import { ladderSaveSchema, type LadderSave, type LadderVersion } from '../../../
 import { requireLead } from '../../http/access'
 import { readAs } from '../../http/readAs'
 import { refuse } from '../../http/refuse'
-import { addLadder, currentLadder } from '../../store/ladders'
+import { savedByOther } from '../../http/savedByOther'
+import { currentLadder, keepLadder } from '../../store/ladder'
 
 /** Saves a new version of the ladder over the one that was edited; sign-offs keep the ids of their rungs. */
 export default defineEventHandler(async (event): Promise<LadderVersion> => {
@@ -15,14 +16,8 @@ export default defineEventHandler(async (event): Promise<LadderVersion> => {
     throw refuse(422, 'Not accepted', `${gone.name} is missing: retire a rung that is no longer climbed.`, [
       { path: 'ladder.rungs', message: `${gone.name} is missing: retire a rung that is no longer climbed` },
     ])
-  const now = new Date()
-  const version = baseVersion + 1
-  if (current.version !== baseVersion || !(await addLadder(version, ladder, { by: me.name, why, now })))
-    throw refuse(
-      409,
-      'Saved by someone else',
-      'Somebody saved a newer ladder meanwhile. Load it, and make your changes on that.',
-    )
+  const kept = await keepLadder(baseVersion, ladder, { by: me.name, why, now: new Date() })
+  if (!kept) throw savedByOther('Somebody saved a newer ladder meanwhile. Load it, and make your changes on that.')
   setResponseStatus(event, 201)
-  return { version, ladder, saved: { at: now.toISOString(), by: me.name, why } }
+  return kept
 })

@@ -4,10 +4,12 @@ import { uuid } from '../../../../contract/fields'
 import { requireStaff } from '../../../http/access'
 import { parseAs, readAs } from '../../../http/readAs'
 import { refuse } from '../../../http/refuse'
+import { savedByOther } from '../../../http/savedByOther'
 import { saveCoupon } from '../../../store/coupons'
 import { rulesOf } from '../../../store/houseRules'
 import { refreshProgress } from '../../../store/progress'
 import { findStudent } from '../../../store/students'
+import { fitInWorker } from '../../../workers/fitInWorker'
 
 /** Saves a coupon whole. The same save twice is one save; over someone else's newer version: 409 with theirs. */
 export default defineEventHandler(async (event): Promise<SavedCoupon> => {
@@ -22,16 +24,13 @@ export default defineEventHandler(async (event): Promise<SavedCoupon> => {
   if (!rules) throw refused('document.rulesVersion', 'There is no such version of the house rules')
   const outcome = await saveCoupon(id, save, rules, { id: me.id, name: me.name, now: new Date() })
   if ('saved' in outcome) {
-    event.waitUntil(refreshProgress(save.document.studentId, new Date()))
+    event.waitUntil(refreshProgress(save.document.studentId, new Date(), fitInWorker))
     return outcome.saved
   }
-  const problem = refuse(
-    409,
-    'Saved by someone else',
+  throw savedByOther(
     `${outcome.theirs.savedBy} saved a newer version of this coupon. Both are kept: choose which one stands.`,
+    outcome.theirs,
   )
-  problem.data = { ...problem.data!, theirs: outcome.theirs } as typeof problem.data
-  throw problem
 })
 
 const refused = (path: string, message: string) => refuse(422, 'Not accepted', `${message}.`, [{ path, message }])

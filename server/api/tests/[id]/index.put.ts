@@ -5,6 +5,7 @@ import { welderTestSaveSchema, type SavedWelderTest, type WelderTestSave } from 
 import { idIn, requireStaff } from '../../../http/access'
 import { readAs } from '../../../http/readAs'
 import { refuse } from '../../../http/refuse'
+import { savedByOther } from '../../../http/savedByOther'
 import { findBook } from '../../../store/codeBooks'
 import { findStudent } from '../../../store/students'
 import { saveTest } from '../../../store/welderTests'
@@ -19,10 +20,12 @@ export default defineEventHandler(async (event): Promise<SavedWelderTest> => {
   const book = await bookOf(document)
   const [fault] = documentFaults(document, book)
   if (fault) throw notAccepted(fault.path, fault.message)
-  const saved = await saveTest(id, save, book, { id: me.id, name: me.name, now: new Date() })
-  if (!saved)
-    throw refuse(409, 'Saved by someone else', 'Somebody saved this test meanwhile. Load it, and do it again on that.')
-  return saved
+  const outcome = await saveTest(id, save, book, { id: me.id, name: me.name, now: new Date() })
+  if ('saved' in outcome) return outcome.saved
+  throw savedByOther(
+    `${outcome.theirs.savedBy} saved this test meanwhile. Load it, and do it again on that.`,
+    outcome.theirs,
+  )
 })
 
 const notAccepted = (path: string, message: string) =>

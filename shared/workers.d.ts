@@ -1,0 +1,5 @@
+/** A worker's bundled source, made by the build: see `workerScripts`. */
+declare module '#worker/*' {
+  const script: string
+  export default script
+}
