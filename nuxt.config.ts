@@ -29,7 +29,13 @@ export default defineNuxtConfig({
   },
   runtimeConfig: {
     version,
-    session: { maxAge: 60 * 60 * 12, password: '', cookie: { sameSite: 'lax', secure: throughTls } },
+    session: {
+      // The prefix has browsers hold the cookie to this host, and to TLS.
+      name: throughTls ? '__Host-fusilis' : 'fusilis',
+      maxAge: 60 * 60 * 12,
+      password: '',
+      cookie: { sameSite: 'lax', secure: throughTls },
+    },
   },
   nitro: {
     errorHandler: '~~/server/http/errorHandler.ts',
@@ -59,6 +65,7 @@ export default defineNuxtConfig({
     corsHandler: false,
     headers: {
       crossOriginEmbedderPolicy: false,
+      xFrameOptions: 'DENY',
       strictTransportSecurity: throughTls ? { maxAge: 15_552_000, includeSubdomains: false } : false,
       contentSecurityPolicy: {
         'default-src': [`'self'`],

@@ -1,6 +1,7 @@
 #!/usr/bin/env node
 import { rm } from 'node:fs/promises'
 import { needBuild } from './build.mjs'
+import { DEMO_ENV, sayAccounts } from './demoAccounts.mjs'
 import { startMariadb } from './mariadb.mjs'
 import { needDebian, needNpm } from './packages.mjs'
 import { ROOT, runTask } from './run.mjs'
@@ -30,11 +31,9 @@ await main(async () => {
       url: database.url,
       port: Number(process.env.PORT ?? 3000),
       host: process.env.HOST ?? '127.0.0.1',
-      env: { FUSILIS_DEMO: '1' },
+      env: DEMO_ENV,
     })
-    console.log(
-      `\n  ${server.address}\n\n  sign in as   maren (lead)   tobias (instructor)   oriel (student)\n  password     gannet-quay-demo\n\n  Ctrl-C stops it.`,
-    )
+    console.log(`\n  ${server.address}\n\n  ${sayAccounts()}\n\n  Ctrl-C stops it.`)
     await untilStopped(server, database.stop)
   } catch (error) {
     await database.stop()

@@ -1,5 +1,6 @@
 #!/usr/bin/env node
 import { startMariadb } from './mariadb.mjs'
+import { DEMO_ENV } from './demoAccounts.mjs'
 import { needDebian, needNpm } from './packages.mjs'
 import { ROOT, run, runTask } from './run.mjs'
 import { main, step } from './say.mjs'
@@ -13,7 +14,7 @@ await main(async () => {
     : { url: process.env.FUSILIS_DB_URL, stop: async () => {} }
   const env = {
     FUSILIS_DB_URL: database.url,
-    FUSILIS_DEMO: '1',
+    ...DEMO_ENV,
     NUXT_SESSION_PASSWORD: 'only-for-development-on-this-machine',
   }
   try {

@@ -1,6 +1,7 @@
 import { mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { needBuild } from './build.mjs'
+import { DEMO_ENV } from './demoAccounts.mjs'
 import { freePort, startMariadb } from './mariadb.mjs'
 import { needDebian, needNpm } from './packages.mjs'
 import { runTask } from './run.mjs'
@@ -27,7 +28,7 @@ export async function withScratchSchool(work, { durable = true } = {}) {
     })
     await work({
       env,
-      serveDemo: async () => serve({ dir, url: database.url, port: await freePort(), env: { FUSILIS_DEMO: '1' } }),
+      serveDemo: async () => serve({ dir, url: database.url, port: await freePort(), env: DEMO_ENV }),
     })
   } finally {
     await database.stop()

@@ -1,6 +1,7 @@
 import { spawn } from 'node:child_process'
 import { randomBytes } from 'node:crypto'
 import { existsSync } from 'node:fs'
+import { createServer } from 'node:net'
 import { mkdir, readFile, writeFile } from 'node:fs/promises'
 import { ROOT } from './run.mjs'
 
@@ -13,6 +14,17 @@ async function sessionPassword(dir) {
   return readFile(file, 'utf8')
 }
 
+/** Says at once that a port is somebody else's: their answer would be taken for ours. */
+async function needPort(port, host) {
+  const probe = createServer()
+  const free = await new Promise(resolve => {
+    probe.once('error', error => resolve(error.code !== 'EADDRINUSE'))
+    probe.listen(port, host, () => probe.close(() => resolve(true)))
+  })
+  if (!free)
+    throw Object.assign(new Error(`Port ${port} is taken`), { advice: `choose another, like PORT=${port + 1}.` })
+}
+
 async function answers(address) {
   try {
     return (await fetch(`${address}/api/health`)).ok
@@ -23,6 +35,7 @@ async function answers(address) {
 
 /** Starts the built server and waits until it answers. */
 export async function serve({ dir, url, port, host = '127.0.0.1', env = {} }) {
+  await needPort(port, host)
   const server = spawn(process.execPath, ['.output/server/index.mjs'], {
     cwd: ROOT,
     stdio: ['ignore', 'pipe', 'pipe'],

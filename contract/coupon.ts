@@ -1,10 +1,10 @@
 import { over, under } from '../core/units'
-import { array, boolean, lazy, mixed, number, object, string, type Schema } from 'yup'
+import { boolean, lazy, mixed, number, object, string, type Schema } from 'yup'
 import type { CouponDocument, Degree, Mark, TryKind, Verdict } from '../core/coupon'
 import { FAULTS, isPlate, MOST_PASSES, GAUGE_KINDS, refusals, stripOf } from '../core/coupon'
 import { CAUSES, SIGNS } from '../core/diagnosis'
 import { DISCONTINUITIES, ELECTRODES, POSITIONS, ROD_SIZES } from '../core/trade'
-import { amperes, day, key, label, millimetres, oneOf, uuid } from './fields'
+import { amperes, capped, day, key, label, list, millimetres, oneOf, uuid } from './fields'
 import { fitUpSchema, passesSchema } from './pass'
 import { pieceSchema } from './piece'
 
@@ -169,14 +169,15 @@ export const couponSchema = object({
   mock: boolean().strict().required(),
   piece: pieceSchema,
   ticket: ticketSchema.required(),
-  passes: passesSchema,
+  passes: capped(passesSchema, MOST_PASSES, `A joint has at most ${MOST_PASSES} passes`),
   fitUp: fitUpSchema,
-  beads: array(beadSchema.required())
-    .strict()
-    .required()
-    .min(1, 'A coupon has at least one bead')
-    .max(MOST_BEADS, `A coupon has at most ${MOST_BEADS} beads`),
-  marks: array(markSchema).strict().required().max(MOST_MARKS, `A coupon has at most ${MOST_MARKS} marks`),
+  beads: list(
+    beadSchema.required(),
+    MOST_BEADS,
+    `A coupon has at most ${MOST_BEADS} beads`,
+    'A coupon has at least one bead',
+  ),
+  marks: list(markSchema, MOST_MARKS, `A coupon has at most ${MOST_MARKS} marks`),
   cleanUp: degree(),
   notes: string().strict().defined().max(MOST_NOTES, `\${path} is at most ${MOST_NOTES} characters`),
   advised: string().strict().optional().max(400, '${path} is at most 400 characters'),
@@ -228,9 +229,12 @@ function misfit(document: CouponDocument): Wrong | null {
 const isWhole = ({ piece, ticket, passes, beads, marks }: CouponDocument): boolean =>
   pieceSchema.isValidSync(piece) &&
   ticketSchema.isValidSync(ticket) &&
+  (passes?.length ?? 0) <= MOST_PASSES &&
   passesSchema.isValidSync(passes) &&
   Array.isArray(beads) &&
-  Array.isArray(marks)
+  beads.length <= MOST_BEADS &&
+  Array.isArray(marks) &&
+  marks.length <= MOST_MARKS
 
 function misplaced(document: CouponDocument): Wrong | null {
   const { beads, marks, piece } = document

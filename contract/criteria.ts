@@ -1,6 +1,6 @@
 import { array, boolean, lazy, mixed, number, object, string, type Schema } from 'yup'
 import { OBSERVED, SHIPPED_SETS, type CriteriaSet, type Limit } from '../core/criteria'
-import { label, millimetres, oneOf } from './fields'
+import { capped, label, millimetres, oneOf } from './fields'
 
 const amount = (what: string) =>
   number()
@@ -99,16 +99,19 @@ export const criteriaSaveSchema = object({
       .defined()
       .oneOf([null, ...SHIPPED_SETS.map(set => set.id)], '${path} is no shipped set'),
     retired: boolean().strict().required(),
-    criteria: array(criterionSchema.required())
-      .strict()
-      .required()
-      .min(1, 'A set has at least one line')
-      .max(60, 'A set has at most 60 lines')
-      .test(
-        'once',
-        'Two lines have the same id',
-        lines => new Set(lines?.map(line => line?.id)).size === (lines?.length ?? 0),
-      ),
+    criteria: capped(
+      array(criterionSchema.required())
+        .strict()
+        .required()
+        .min(1, 'A set has at least one line')
+        .test(
+          'once',
+          'Two lines have the same id',
+          lines => new Set(lines?.map(line => line?.id)).size === (lines?.length ?? 0),
+        ),
+      60,
+      'A set has at most 60 lines',
+    ),
   })
     .exact()
     .required('${path} is missing'),

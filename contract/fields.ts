@@ -1,4 +1,4 @@
-import { number, string } from 'yup'
+import { array, lazy, mixed, number, string, type Schema } from 'yup'
 
 /** Earliest and latest day that a school's record can hold; outside it a date is a slip of the keys. */
 const FIRST_DAY = '2000-01-01'
@@ -30,12 +30,19 @@ export const uuid = () =>
     .strict()
     .matches(/^[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/, '${path} is not an id')
 
-/** A short text a person typed: trimmed, not blank, no control characters. Any script and any sign is welcome. */
-export const label = (most: number) =>
+/** A text a person typed, without the blanks around it. What is no text stays what it is, and is refused as such. */
+export const typed = () =>
   string()
     .strict(false)
-    .trim()
+    .transform((_, original: unknown) => (typeof original === 'string' ? original.trim() : original))
+    .typeError('${path} is a text')
+
+/** A short text a person typed: trimmed, not blank, no control characters. Any script and any sign is welcome. */
+export const label = (most: number) =>
+  typed()
     .required('${path} is missing')
+    // In a list nothing is transformed: blanks are blanks there too.
+    .test('blank', '${path} is missing', value => !value || value.trim() !== '')
     .max(most, `\${path} is at most ${most} characters`)
     .matches(/^[^\p{Cc}]*$/u, '${path} holds characters that cannot be shown')
 
@@ -77,3 +84,20 @@ export const amperes = () =>
     .integer('${path} is a whole number of amperes')
     .min(10, '${path} is at least 10 A')
     .max(500, '${path} is at most 500 A')
+
+/**
+ * A list whose length is looked at before anything in it: one that is too long is refused at once, however much it
+ * holds.
+ */
+export const capped = (whole: Schema, most: number, message: string) => {
+  const tooLong = mixed().test('most', message, () => false)
+  return lazy((value: unknown) => (Array.isArray(value) && value.length > most ? tooLong : whole))
+}
+
+/** A capped list of things. @param least message for an empty list that may not be; absent where it may */
+export function list(item: unknown, most: number, message: string, least?: string) {
+  const filled = array(item as Schema)
+    .strict()
+    .required('${path} is missing')
+  return capped(least === undefined ? filled : filled.min(1, least), most, message)
+}

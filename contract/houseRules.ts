@@ -12,7 +12,7 @@ import {
 } from '../core/house'
 import { ELECTRODES, PAD_POSITIONS, ROD_SIZES } from '../core/trade'
 import type { LengthUnit } from '../core/units'
-import { label } from './fields'
+import { capped, label } from './fields'
 import type { FieldError } from './problem'
 
 /** Most own windows: every rod in every size and position. */
@@ -82,7 +82,6 @@ const windowSchema = object({
 const windowsSchema = array(windowSchema.required())
   .strict()
   .required('windows are missing')
-  .max(MOST_WINDOWS, `At most ${MOST_WINDOWS} windows`)
   .test('once', 'Two windows are for the same rod, size and position', rows => {
     const keys = (rows ?? []).map(row => `${row.classification} ${row.diameterMm} ${row.position}`)
     return new Set(keys).size === keys.length
@@ -93,7 +92,9 @@ function rulesShape(value: unknown): Schema {
   const rules = (value ?? {}) as Partial<HouseRules>
   const by = rules.beadWidth?.by === 'length' ? 'length' : 'core diameter'
   const unit = rules.unit === 'mm' ? 'mm' : 'in'
-  const shape: Record<string, Schema | Record<string, Schema>> = { windows: windowsSchema }
+  const shape: Record<string, Schema | Record<string, Schema>> = {
+    windows: capped(windowsSchema, MOST_WINDOWS, `At most ${MOST_WINDOWS} windows`) as unknown as Schema,
+  }
   for (const line of rulesCatalogue(writeRule(DEFAULT_HOUSE_RULES, 'beadWidth.by', by))) {
     const [key, inner] = line.path.split('.') as [string, string | undefined]
     if (inner === undefined) shape[key] = schemaOf(line, unit)

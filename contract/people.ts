@@ -1,6 +1,6 @@
-import { array, boolean, number, object, string } from 'yup'
+import { boolean, number, object, string } from 'yup'
 import type { CouponDocument, Hand, RunAgain, Verdict } from '../core/coupon'
-import { day, label, timeOfDay, uuid } from './fields'
+import { day, label, list, timeOfDay, typed, uuid } from './fields'
 
 export type Role = 'lead' | 'instructor' | 'student'
 
@@ -27,7 +27,7 @@ export interface Section extends SectionFields {
 
 export const sectionSchema = object({
   name: label(80),
-  meetings: array(
+  meetings: list(
     object({
       weekday: string<Weekday>()
         .strict()
@@ -39,11 +39,12 @@ export const sectionSchema = object({
         .test('after', 'A meeting ends after it begins', function (to) {
           return !to || !this.parent.from || to > this.parent.from
         }),
-    }).required(),
-  )
-    .strict()
-    .required()
-    .max(14, 'A section meets at most 14 times a week'),
+    })
+      .exact()
+      .required(),
+    14,
+    'A section meets at most 14 times a week',
+  ),
   termFrom: day().required('${path} is missing'),
   termTo: day()
     .required('${path} is missing')
@@ -88,15 +89,14 @@ export const studentSchema = object({
 /** Students read from a file; all go in or none. */
 export const rosterImportSchema = object({
   sectionId: uuid().required('${path} is missing'),
-  students: array(
+  students: list(
     object({ name: label(80), hand: hand(), startDate: day().required('${path} is missing'), booth: booth() })
       .exact()
       .required(),
-  )
-    .strict()
-    .required()
-    .min(1, 'There is nobody to import')
-    .max(500, 'At most 500 students at a time'),
+    500,
+    'At most 500 students at a time',
+    'There is nobody to import',
+  ),
 }).exact()
 
 export interface RosterImport {
@@ -107,10 +107,8 @@ export interface RosterImport {
 const PASSWORD_LEAST = 10
 
 const username = () =>
-  string()
-    .strict(false)
-    .trim()
-    .lowercase()
+  typed()
+    .transform((value: unknown) => (typeof value === 'string' ? value.toLowerCase() : value))
     .required('${path} is missing')
     .matches(/^[a-z0-9][a-z0-9._-]{1,39}$/, '${path} is 2 to 40 letters, digits, dots or dashes')
 const password = () =>
@@ -121,10 +119,8 @@ const password = () =>
     .max(200, '${path} is at most 200 characters')
 
 export const signInSchema = object({
-  username: string()
-    .strict(false)
-    .trim()
-    .lowercase()
+  username: typed()
+    .transform((value: unknown) => (typeof value === 'string' ? value.toLowerCase() : value))
     .required('Type your user name')
     .max(80, 'That user name is too long'),
   password: string().strict().required('Type your password').max(200, 'That password is too long'),

@@ -4,7 +4,7 @@ import { ELEMENTS } from '../core/grading'
 import type { SchoolCurves, Standing } from '../core/progress'
 import type { RunLately, Timetable } from '../core/readiness'
 import { PIECES, POSITIONS, positionsFor, type PieceKind } from '../core/trade'
-import { key, label, oneOf, uuid } from './fields'
+import { key, label, list, oneOf, typed, uuid } from './fields'
 import type { Student } from './people'
 
 const whole = (low: number, high: number) =>
@@ -79,7 +79,7 @@ const rungSchema = object({
 
 export const ladderSchema = object({
   name: label(80),
-  rungs: array(rungSchema.required()).strict().required('rungs are missing').max(80, 'A ladder has at most 80 rungs'),
+  rungs: list(rungSchema.required(), 80, 'A ladder has at most 80 rungs'),
 })
   .exact()
   .test('sound', '', function (value) {
@@ -121,7 +121,7 @@ export interface SignOffSave {
 export const signOffSchema = object({
   studentId: uuid().required('${path} is missing'),
   rungId: key(),
-  why: string().strict(false).trim().defined('${path} is missing').max(400, '${path} is at most 400 characters'),
+  why: typed().defined('${path} is missing').max(400, '${path} is at most 400 characters'),
 }).exact()
 /** The body of `POST /api/sign-offs/:id/take-back`. */
 export const takeBackSchema = object({ why: label(400) }).exact()

@@ -12,7 +12,7 @@ import {
 import { ELECTRODES, FILLER_RODS, type Process } from '../core/trade'
 import { bookRefSchema } from './codeBooks'
 import { ticketSchema } from './coupon'
-import { day, key, label, millimetres, oneOf, uuid } from './fields'
+import { day, key, label, millimetres, oneOf, typed, uuid } from './fields'
 import { fitUpSchema, passesSchema } from './pass'
 import { pieceSchema } from './piece'
 
@@ -27,7 +27,7 @@ const positive = () =>
     .moreThan(0, '${path} is over nothing')
     .max(10_000, '${path} is at most 10 m')
 const words = (most: number) =>
-  string().strict(false).trim().defined('${path} is missing').max(most, `\${path} is at most ${most} characters`)
+  typed().defined('${path} is missing').max(most, `\${path} is at most ${most} characters`)
 
 const fillerSchema = object({
   classification: oneOf(

@@ -1,5 +1,5 @@
 import type { Page } from 'playwright-core'
-import { DEMO_PASSWORD } from '../../server/demoAccounts'
+import { DEMO_PASSWORD } from '../../demo/accounts'
 import { openChromium } from './chromium'
 
 const ADDRESS = process.env.FUSILIS_URL!

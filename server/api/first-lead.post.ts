@@ -14,7 +14,7 @@ export default defineEventHandler(async (event): Promise<Me> => {
   )
   const account = await foundSchool(wanted.school, wanted, await hashPassword(wanted.password))
   if (!account) throw refuse(409, 'Already set up', 'This school has its first lead instructor; sign in.')
-  await beginSession(event, { user: { id: account.id } })
+  await beginSession(event, { user: { id: account.id, number: 1 } })
   setResponseStatus(event, 201)
   return { id: account.id, name: account.name, role: account.role, studentId: null }
 })

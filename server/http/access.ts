@@ -4,9 +4,10 @@ import { findMe } from '../store/accounts'
 import { notFound, refuse } from './refuse'
 
 declare module '#auth-utils' {
-  /** What a sealed session holds: who, and nothing that could be out of date. */
+  /** What a sealed session holds: who, and the number that ends it when it is raised. */
   interface User {
     id: string
+    number: number
   }
 }
 
@@ -15,7 +16,7 @@ const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-
 /** The person signed in, looked up anew: an account switched off is out at its next click. */
 export async function requireSignedIn(event: H3Event): Promise<Me> {
   const { user } = await getUserSession(event)
-  const me = user ? await findMe(user.id) : null
+  const me = user ? await findMe(user) : null
   if (!me) throw refuse(401, 'Signed out', 'Sign in first.')
   return me
 }

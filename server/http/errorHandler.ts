@@ -1,16 +1,7 @@
 import { send, setResponseHeader, setResponseStatus } from 'h3'
 import { defineNitroErrorHandler } from 'nitropack/runtime'
 import type { Problem } from '../../contract/problem'
-
-const DATABASE_AWAY = new Set([
-  'ECONNREFUSED',
-  'ECONNRESET',
-  'ETIMEDOUT',
-  'ENOENT',
-  'PROTOCOL_CONNECTION_LOST',
-  'ER_CON_COUNT_ERROR',
-  'EPIPE',
-])
+import { databaseTrouble } from '../store/databaseTrouble'
 
 /** Every error leaves the server in one shape: problem+json. What went wrong inside is logged, not shown. */
 export default defineNitroErrorHandler((error, event) => {
@@ -21,19 +12,29 @@ export default defineNitroErrorHandler((error, event) => {
   return send(event, JSON.stringify(problem))
 })
 
+/** What was asked may have been done or not; asking again with the same id is safe either way. */
+const IN_PLAIN_WORDS = {
+  away: 'The database does not answer. Try again in a moment: the same save sent again is one save.',
+  refused: 'The database takes no changes at the moment (it is full, or locked). Nothing you typed is lost: try again.',
+} as const
+
 function toProblem(error: { statusCode?: number; data?: unknown; cause?: unknown; message: string }): Problem {
   if (isProblem(error.data)) return error.data
-  const code = (error.cause as { code?: string } | undefined)?.code ?? (error as { code?: string }).code ?? ''
-  if (DATABASE_AWAY.has(code))
+  const trouble = databaseTrouble(error.cause) ?? databaseTrouble(error)
+  if (trouble)
     return {
-      title: 'Database away',
+      title: trouble === 'away' ? 'Database away' : 'Database full or locked',
       status: 503,
-      detail: 'The database does not answer. Nothing was changed; try again in a moment.',
+      detail: IN_PLAIN_WORDS[trouble],
     }
   const status = error.statusCode ?? 500
   if (status === 404) return { title: 'Not found', status, detail: 'There is nothing at this address.' }
   if (status < 500) return { title: 'Not understood', status, detail: error.message }
-  return { title: 'Server error', status: 500, detail: 'Something went wrong on the server. Nothing was changed.' }
+  return {
+    title: 'Server error',
+    status: 500,
+    detail: 'Something went wrong on the server. Look whether it was kept before you try again.',
+  }
 }
 
 function isProblem(data: unknown): data is Problem {

@@ -11,8 +11,20 @@ ALTER TABLE test_revision ADD COLUMN IF NOT EXISTS why VARCHAR(400) NOT NULL DEF
 -- Where the school's days begin and end; empty is where its server stands.
 ALTER TABLE school ADD COLUMN IF NOT EXISTS time_zone VARCHAR(64) NOT NULL DEFAULT '';
 
--- Every table has a key of its own, and what is looked up by time has an index.
-ALTER TABLE sign_in_failure ADD COLUMN IF NOT EXISTS id BIGINT UNSIGNED NOT NULL AUTO_INCREMENT PRIMARY KEY FIRST;
+-- Tries that failed, one row for each account, code, tablet or address, and when its next is free.
+CREATE TABLE IF NOT EXISTS sign_in_turn (
+  subject VARCHAR(120) NOT NULL PRIMARY KEY,
+  failures INT UNSIGNED NOT NULL,
+  last_at DATETIME(3) NOT NULL,
+  free_at DATETIME(3) NOT NULL
+);
+DROP TABLE IF EXISTS sign_in_failure;
+
+-- A session holds the number it was begun under; it ends when the number is raised.
+ALTER TABLE account ADD COLUMN IF NOT EXISTS session_number INT UNSIGNED NOT NULL DEFAULT 1;
+ALTER TABLE student ADD COLUMN IF NOT EXISTS session_number INT UNSIGNED NOT NULL DEFAULT 1;
+
+-- What is looked up by time has an index.
 ALTER TABLE blind_reading ADD INDEX IF NOT EXISTS reading_by_kind (reader_kind, made_at);
 ALTER TABLE cause_said ADD INDEX IF NOT EXISTS cause_by_time (said_at);
 

@@ -29,20 +29,35 @@ export async function listAccounts(): Promise<Account[]> {
   return (await rows<AccountRow>(database(), `SELECT ${COLUMNS} FROM account ORDER BY role, name`)).map(toAccount)
 }
 
-/** Who an id stands for today; null when the account is gone or switched off. */
-export async function findMe(id: string): Promise<Me | null> {
-  const [row] = await rows<AccountRow>(database(), `SELECT ${COLUMNS} FROM account WHERE id = ? AND active`, [id])
+/** Who a session stands for today; null when the account is gone or switched off, or the session was ended. */
+export async function findMe({ id, number }: SessionUser): Promise<Me | null> {
+  const [row] = await rows<AccountRow>(
+    database(),
+    `SELECT ${COLUMNS} FROM account WHERE id = ? AND session_number = ? AND active`,
+    [id, number],
+  )
   return row ? { id: row.id, name: row.name, role: row.role, studentId: row.student_id } : null
 }
 
+/** What a session holds of an account: who, and under which number it was begun. */
+export interface SessionUser {
+  readonly id: string
+  readonly number: number
+}
+
 /** The account of a user name with its password hash; null when there is none or it is switched off. */
-export async function findForSignIn(username: string): Promise<{ me: Me; passwordHash: string } | null> {
-  const [row] = await rows<AccountRow>(database(), `SELECT ${COLUMNS} FROM account WHERE username = ? AND active`, [
-    username,
-  ])
+export async function findForSignIn(
+  username: string,
+): Promise<{ me: Me; user: SessionUser; passwordHash: string } | null> {
+  const [row] = await rows<AccountRow & { session_number: number }>(
+    database(),
+    `SELECT ${COLUMNS}, session_number FROM account WHERE username = ? AND active`,
+    [username],
+  )
   if (!row) return null
   return {
     me: { id: row.id, name: row.name, role: row.role, studentId: row.student_id },
+    user: { id: row.id, number: row.session_number },
     passwordHash: row.password_hash,
   }
 }
@@ -61,24 +76,41 @@ export async function addAccount(
   return { id, ...fields }
 }
 
-/** Changes an account; the password only when a new hash is given. False when there is no such account. */
-export async function changeAccount(id: string, fields: AccountFields, passwordHash: string | null): Promise<boolean> {
-  const touched = await run(
-    database(),
-    'UPDATE account SET name = ?, username = ?, role = ?, student_id = ?, active = ?, password_hash = COALESCE(?, password_hash) WHERE id = ?',
-    [fields.name, fields.username, fields.role, fields.studentId, fields.active, passwordHash, id],
-  )
-  return touched > 0
+/**
+ * Changes an account; the password only when a new hash is given. A school keeps a lead who can sign in: leads are
+ * changed one at a time, so that no two demote each other.
+ */
+export async function changeAccount(
+  id: string,
+  fields: AccountFields,
+  passwordHash: string | null,
+): Promise<'changed' | 'not found' | 'last lead'> {
+  return inTransaction(database(), async on => {
+    const leads = await rows<{ id: string }>(on, `SELECT id FROM account WHERE role = 'lead' AND active FOR UPDATE`)
+    if ((fields.role !== 'lead' || !fields.active) && leads.every(lead => lead.id === id)) return 'last lead'
+    const touched = await run(
+      on,
+      `UPDATE account SET name = ?, username = ?, role = ?, student_id = ?, active = ?,
+        password_hash = COALESCE(?, password_hash), session_number = session_number + ? WHERE id = ?`,
+      [
+        fields.name,
+        fields.username,
+        fields.role,
+        fields.studentId,
+        fields.active,
+        passwordHash,
+        // Another password, or none any more: whoever is signed in by the old one is out.
+        passwordHash !== null || !fields.active ? 1 : 0,
+        id,
+      ],
+    )
+    return touched > 0 ? 'changed' : 'not found'
+  })
 }
 
-/** How many lead instructors could still sign in if this account could not. */
-export async function otherLeads(id: string): Promise<number> {
-  const [row] = await rows<{ n: number }>(
-    database(),
-    `SELECT COUNT(*) AS n FROM account WHERE role = 'lead' AND active AND id <> ?`,
-    [id],
-  )
-  return row!.n
+/** Ends every session of an account. */
+export async function endSessions(id: string): Promise<void> {
+  await run(database(), 'UPDATE account SET session_number = session_number + 1 WHERE id = ?', [id])
 }
 
 export async function hasAccounts(): Promise<boolean> {

@@ -3,17 +3,39 @@ import { database, rows, run } from './database'
 
 /** Gives a student the code to read with at the shared tablet. False when there is no such student. */
 export async function setStudentCode(studentId: string, codeHash: string): Promise<boolean> {
-  return (await run(database(), 'UPDATE student SET code_hash = ? WHERE id = ?', [codeHash, studentId])) > 0
+  // Whoever reads at a tablet by the old code is out.
+  return (
+    (await run(database(), 'UPDATE student SET code_hash = ?, session_number = session_number + 1 WHERE id = ?', [
+      codeHash,
+      studentId,
+    ])) > 0
+  )
 }
 
-/** The hash of a student's code; null when the student is not of this section, is archived, or has none. */
-export async function codeHashOf(studentId: string, sectionId: string): Promise<string | null> {
-  const [row] = await rows<{ code_hash: string | null }>(
+/** A student's code, hashed; null when the student is not of this section, is archived, or has none. */
+export async function codeOf(
+  studentId: string,
+  sectionId: string,
+): Promise<{ readonly hash: string; readonly number: number } | null> {
+  const [row] = await rows<{ code_hash: string | null; session_number: number }>(
     database(),
-    'SELECT code_hash FROM student WHERE id = ? AND section_id = ? AND active',
+    'SELECT code_hash, session_number FROM student WHERE id = ? AND section_id = ? AND active',
     [studentId, sectionId],
   )
-  return row?.code_hash ?? null
+  return row?.code_hash ? { hash: row.code_hash, number: row.session_number } : null
+}
+
+/** Whether a student still reads under this number, and in this section. */
+export async function isStudentOf(
+  { id, number }: { readonly id: string; readonly number: number },
+  sectionId: string,
+): Promise<boolean> {
+  const found = await rows(
+    database(),
+    'SELECT 1 FROM student WHERE id = ? AND section_id = ? AND session_number = ? AND active',
+    [id, sectionId, number],
+  )
+  return found.length > 0
 }
 
 /** Who may read at the tablet of a section; null when there is no such section. */

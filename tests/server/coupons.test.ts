@@ -86,7 +86,7 @@ describe('saving', () => {
     ['an unknown student', { studentId: '01900000-0000-7000-8000-00000000dead' }, 'document.studentId'],
     ['rules that are not', { rulesVersion: 99 }, 'document.rulesVersion'],
     ['a date in 1826', { classDay: '1826-01-01' }, 'document.classDay'],
-    ['5 MB of notes', { notes: 'n'.repeat(5_000_000) }, 'document.notes'],
+    ['a novel of notes', { notes: 'n'.repeat(15_000) }, 'document.notes'],
     ['a mark off its bead', { marks: [aFlaw({ toMm: 999 })] }, 'document.marks[0].toMm'],
   ])('refuses %s at its field, and keeps nothing', async (_, change, path) => {
     const id = uuid()

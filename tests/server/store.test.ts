@@ -7,15 +7,12 @@ import {
   database,
   inTransaction,
   isDuplicate,
-  openDatabase,
   rows,
   run,
   toDateTime,
   toIso,
 } from '../../server/store/database'
-import { isLockedOut, noteFailure } from '../../server/store/signIns'
 
-const home = process.env.FUSILIS_DB_URL!
 beforeAll(() => database().query('CREATE TABLE IF NOT EXISTS tally (id INT PRIMARY KEY, n INT NOT NULL)'))
 afterAll(closeDatabase)
 
@@ -76,21 +73,6 @@ describe('a transaction', () => {
 it('a moment goes to the database and back, to the millisecond', () => {
   const moment = new Date('2026-10-25T01:30:00.123Z')
   expect(toIso(toDateTime(moment))).toBe(moment.toISOString())
-})
-
-describe('failed sign-ins', () => {
-  const at = (minute: number) => new Date(Date.UTC(2030, 0, 1, 12, minute))
-  it('shut out an account for a quarter of an hour, not longer', async () => {
-    for (let n = 0; n < 8; n++) await noteFailure('late', '10.0.0.1', at(0))
-    expect(await isLockedOut('late', '10.0.0.9', at(14))).toBe(true)
-    expect(await isLockedOut('late', '10.0.0.9', at(16))).toBe(false)
-    expect(await isLockedOut('early', '10.0.0.9', at(1))).toBe(false)
-  })
-  it('shut out an address that tries many accounts', async () => {
-    for (let n = 0; n < 60; n++) await noteFailure(`guess-${n}`, '10.0.0.2', at(30))
-    expect(await isLockedOut('somebody', '10.0.0.2', at(31))).toBe(true)
-    expect(await isLockedOut('somebody', '10.0.0.3', at(31))).toBe(false)
-  })
 })
 
 it('says 503 when the database is away, in its own shape and in every other route’s', async () => {

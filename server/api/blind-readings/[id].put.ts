@@ -2,7 +2,7 @@ import { defineEventHandler, getRouterParam } from 'h3'
 import type { SavedCoupon } from '../../../contract/coupon'
 import { uuid } from '../../../contract/fields'
 import { blindReadingSchema, type HandedIn, type BlindReadingSave } from '../../../contract/blindReadings'
-import { parseAs, readAs } from '../../http/readAs'
+import { DOCUMENT_BYTES, parseAs, readAs } from '../../http/readAs'
 import { requireReader } from '../../http/reader'
 import { notFound, refuse } from '../../http/refuse'
 import { findCoupon, savedBy } from '../../store/coupons'
@@ -12,7 +12,7 @@ import { keepBlindReading, type Reader } from '../../store/blindReadings'
 export default defineEventHandler(async (event): Promise<HandedIn> => {
   const reader = await requireReader(event)
   const id = await parseAs<string>(getRouterParam(event, 'id'), uuid().label('id').required())
-  const save = await readAs<BlindReadingSave>(event, blindReadingSchema)
+  const save = await readAs<BlindReadingSave>(event, blindReadingSchema, DOCUMENT_BYTES)
   const reference = await findCoupon(save.couponId)
   await mayRead(reader, save, reference)
   const reading = await keepBlindReading(id, save, reader, new Date())

@@ -1,7 +1,7 @@
 import { defineEventHandler } from 'h3'
 import { criteriaSaveSchema, type CriteriaSave, type SavedCriteria } from '../../../contract/criteria'
 import { idIn, requireLead } from '../../http/access'
-import { readAs } from '../../http/readAs'
+import { DOCUMENT_BYTES, readAs } from '../../http/readAs'
 import { savedByOther } from '../../http/savedByOther'
 import { keepCriteria } from '../../store/criteria'
 
@@ -12,7 +12,7 @@ import { keepCriteria } from '../../store/criteria'
 export default defineEventHandler(async (event): Promise<SavedCriteria> => {
   const me = await requireLead(event)
   const id = idIn(event, 'set of criteria')
-  const { baseVersion, why, set } = await readAs<CriteriaSave>(event, criteriaSaveSchema)
+  const { baseVersion, why, set } = await readAs<CriteriaSave>(event, criteriaSaveSchema, DOCUMENT_BYTES)
   const kept = await keepCriteria(id, baseVersion, set, { by: me.name, why, now: new Date() })
   if (!kept) throw savedByOther('Someone saved this set meanwhile. Load it, and make your changes on that.')
   return kept

@@ -1,12 +1,12 @@
 import { defineEventHandler } from 'h3'
 import type { Kiosk } from '../../../contract/blindReadings'
-import { requireKiosk } from '../../http/reader'
+import { readerAt, requireKiosk } from '../../http/reader'
 import { notFound } from '../../http/refuse'
 import { kioskOf } from '../../store/studentCodes'
 
 export default defineEventHandler(async (event): Promise<Kiosk> => {
-  const { sectionId, studentId } = await requireKiosk(event)
-  const kiosk = await kioskOf(sectionId)
+  const tablet = await requireKiosk(event)
+  const kiosk = await kioskOf(tablet.sectionId)
   if (!kiosk) throw notFound('section')
-  return { ...kiosk, studentId }
+  return { ...kiosk, studentId: await readerAt(tablet) }
 })

@@ -1,4 +1,5 @@
 import { defineEventHandler, sendNoContent } from 'h3'
+import { v7 as uuid } from 'uuid'
 import { kioskSchema } from '../../../contract/blindReadings'
 import { beginSession } from '../../http/beginSession'
 import { requireStaff } from '../../http/access'
@@ -10,6 +11,6 @@ export default defineEventHandler(async event => {
   await requireStaff(event)
   const { sectionId } = await readAs<{ sectionId: string }>(event, kioskSchema)
   await requireSection(sectionId)
-  await beginSession(event, { kiosk: { sectionId, studentId: null } })
+  await beginSession(event, { kiosk: { sectionId, tabletId: uuid(), student: null } })
   return sendNoContent(event)
 })

@@ -2,7 +2,7 @@ import { defineEventHandler, getRouterParam } from 'h3'
 import { couponSaveSchema, type CouponSave, type SavedCoupon } from '../../../../contract/coupon'
 import { uuid } from '../../../../contract/fields'
 import { requireStaff } from '../../../http/access'
-import { parseAs, readAs } from '../../../http/readAs'
+import { DOCUMENT_BYTES, parseAs, readAs } from '../../../http/readAs'
 import { refuse } from '../../../http/refuse'
 import { savedByOther } from '../../../http/savedByOther'
 import { saveCoupon } from '../../../store/coupons'
@@ -15,7 +15,7 @@ import { fitInWorker } from '../../../workers/fitInWorker'
 export default defineEventHandler(async (event): Promise<SavedCoupon> => {
   const me = await requireStaff(event)
   const id = await parseAs<string>(getRouterParam(event, 'id'), uuid().label('id').required())
-  const save = await readAs<CouponSave>(event, couponSaveSchema)
+  const save = await readAs<CouponSave>(event, couponSaveSchema, DOCUMENT_BYTES)
   const [rules, student] = await Promise.all([
     rulesOf(save.document.rulesVersion),
     findStudent(save.document.studentId),

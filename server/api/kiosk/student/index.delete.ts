@@ -4,7 +4,7 @@ import { requireKiosk } from '../../../http/reader'
 
 /** The student gives the tablet to the next. */
 export default defineEventHandler(async event => {
-  const { sectionId } = await requireKiosk(event)
-  await beginSession(event, { kiosk: { sectionId, studentId: null } })
+  const tablet = await requireKiosk(event)
+  await beginSession(event, { kiosk: { ...tablet, student: null } })
   return sendNoContent(event)
 })

@@ -1,29 +1,25 @@
-import { defineEventHandler, getRequestIP, sendNoContent } from 'h3'
+import { defineEventHandler, sendNoContent } from 'h3'
 import { kioskStudentSchema } from '../../../../contract/blindReadings'
+import { addressOf } from '../../../http/addressOf'
 import { beginSession } from '../../../http/beginSession'
 import { readAs } from '../../../http/readAs'
 import { requireKiosk } from '../../../http/reader'
 import { refuse } from '../../../http/refuse'
-import { isLockedOut, noteFailure } from '../../../store/signIns'
-import { codeHashOf } from '../../../store/studentCodes'
+import { tooManyTries } from '../../../http/tooManyTries'
+import { codeOf } from '../../../store/studentCodes'
+import { codeSubjects, giveTurnBack, takeTurn } from '../../../store/turns'
 
 /** A student takes the tablet, with a name and a code. */
 export default defineEventHandler(async event => {
-  const { sectionId } = await requireKiosk(event)
+  const tablet = await requireKiosk(event)
   const { studentId, code } = await readAs<{ studentId: string; code: string }>(event, kioskStudentSchema)
-  const address = getRequestIP(event) ?? 'unknown'
-  const now = new Date()
-  if (await isLockedOut(`code ${studentId}`, address, now))
-    throw refuse(
-      429,
-      'Too many tries',
-      'Too many wrong codes. Wait a quarter of an hour, or ask your instructor for a new one.',
-    )
-  const hash = await codeHashOf(studentId, sectionId)
-  if (!hash || !(await verifyPassword(hash, code))) {
-    await noteFailure(`code ${studentId}`, address, now)
+  const subjects = codeSubjects(studentId, tablet.tabletId, addressOf(event))
+  const wait = await takeTurn(subjects)
+  if (wait > 0) throw tooManyTries(event, wait, 'ask your instructor for a new code')
+  const kept = await codeOf(studentId, tablet.sectionId)
+  if (!kept || !(await verifyPassword(kept.hash, code)))
     throw refuse(422, 'Not accepted', 'That is not your code.', [{ path: 'code', message: 'That is not your code' }])
-  }
-  await beginSession(event, { kiosk: { sectionId, studentId } })
+  await giveTurnBack(subjects)
+  await beginSession(event, { kiosk: { ...tablet, student: { id: studentId, number: kept.number } } })
   return sendNoContent(event)
 })

@@ -4,6 +4,7 @@ import { idIn, requireStaff } from '../../../http/access'
 import { readAs } from '../../../http/readAs'
 import { notFound } from '../../../http/refuse'
 import { setStudentCode } from '../../../store/studentCodes'
+import { forgetTurns } from '../../../store/turns'
 
 /** Gives a student a new code for the shared tablet. */
 export default defineEventHandler(async event => {
@@ -11,5 +12,6 @@ export default defineEventHandler(async event => {
   const id = idIn(event, 'student')
   const { code } = await readAs<{ code: string }>(event, studentCodeSchema)
   if (!(await setStudentCode(id, await hashPassword(code)))) throw notFound('student')
+  await forgetTurns(`code ${id}`)
   return sendNoContent(event)
 })

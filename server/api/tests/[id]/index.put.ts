@@ -3,7 +3,7 @@ import type { CodeBook } from '../../../../core/qualification'
 import { documentFaults, type WelderTest } from '../../../../core/welderTest'
 import { welderTestSaveSchema, type SavedWelderTest, type WelderTestSave } from '../../../../contract/welderTests'
 import { idIn, requireStaff } from '../../../http/access'
-import { readAs } from '../../../http/readAs'
+import { DOCUMENT_BYTES, readAs } from '../../../http/readAs'
 import { refuse } from '../../../http/refuse'
 import { savedByOther } from '../../../http/savedByOther'
 import { findBook } from '../../../store/codeBooks'
@@ -14,7 +14,7 @@ import { saveTest } from '../../../store/welderTests'
 export default defineEventHandler(async (event): Promise<SavedWelderTest> => {
   const me = await requireStaff(event)
   const id = idIn(event, 'test')
-  const save = await readAs<WelderTestSave>(event, welderTestSaveSchema)
+  const save = await readAs<WelderTestSave>(event, welderTestSaveSchema, DOCUMENT_BYTES)
   const { document } = save
   if (!(await findStudent(document.studentId))) throw notAccepted('studentId', 'There is no such student')
   const book = await bookOf(document)

@@ -1,0 +1,59 @@
+import type { FieldError } from '../../contract/problem'
+
+/** No document of Fusilis is larger than this in any direction; schemas say what is right inside it. */
+const MOST_DEPTH = 16
+const MOST_ITEMS = 2_000
+const MOST_KEYS = 300
+const MOST_CHARACTERS = 20_000
+/** All values of a document together: a coupon of two thousand marks has some eighteen thousand. */
+const MOST_VALUES = 40_000
+
+/** Names that mean something to the language itself. */
+const NOT_A_NAME = new Set(['__proto__', 'constructor', 'prototype', 'toString', 'valueOf', 'toJSON'])
+/** Half of a sign of two halves: no database keeps it. */
+const LONE_SURROGATE = /[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/
+
+/**
+ * What is out of all proportion in a parsed JSON value, found without recursion and before any schema looks at it;
+ * null when nothing is.
+ * @example shapeFault({ a: [[[]]] }) // null
+ */
+export function shapeFault(root: unknown): FieldError | null {
+  const open: { value: unknown; path: string; depth: number }[] = [{ value: root, path: '', depth: 0 }]
+  for (let seen = 0; open.length > 0; seen++) {
+    const { value, path, depth } = open.pop()!
+    if (seen > MOST_VALUES) return { path: '', message: `At most ${MOST_VALUES} values can be sent at a time` }
+    const fault = typeof value === 'string' ? textFault(value) : numberFault(value)
+    if (fault) return { path, message: fault }
+    if (typeof value !== 'object' || value === null) continue
+    if (depth >= MOST_DEPTH) return { path, message: 'Too many things lie inside one another' }
+    const wide = widthFault(value)
+    if (wide) return { path, message: wide }
+    for (const [key, inner] of Object.entries(value)) {
+      if (NOT_A_NAME.has(key)) return { path, message: `“${key}” is not a field` }
+      open.push({ value: inner, path: pathTo(value, path, key), depth: depth + 1 })
+    }
+  }
+  return null
+}
+
+const textFault = (text: string): string | null =>
+  text.length > MOST_CHARACTERS
+    ? `At most ${MOST_CHARACTERS} characters`
+    : LONE_SURROGATE.test(text)
+      ? 'Holds half of a character'
+      : null
+
+const numberFault = (value: unknown): string | null =>
+  typeof value === 'number' && !Number.isFinite(value) ? 'Is no number that can be kept' : null
+
+function widthFault(value: object): string | null {
+  if (Array.isArray(value)) return value.length > MOST_ITEMS ? `At most ${MOST_ITEMS} entries` : null
+  return Object.keys(value).length > MOST_KEYS ? `At most ${MOST_KEYS} fields` : null
+}
+
+function pathTo(parent: object, path: string, key: string): string {
+  if (Array.isArray(parent)) return `${path}[${key}]`
+  const name = key.slice(0, 40)
+  return path === '' ? name : `${path}.${name}`
+}

@@ -1,0 +1,173 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import type { Account } from '../../contract/people'
+import { closeDatabase, database, run } from '../../server/store/database'
+import { giveTurnBack, takeTurn, waitAfter } from '../../server/store/turns'
+import { foundTestSchool, type School } from '../school'
+import { ADDRESS, PASSWORD, Visitor } from '../session'
+
+let school: School
+beforeAll(async () => {
+  school = await foundTestSchool()
+})
+afterAll(closeDatabase)
+
+/** The address is everybody's here: what one test guesses must not shut another out. */
+const forgetAll = () => run(database(), 'DELETE FROM sign_in_turn')
+
+async function account(username: string): Promise<Account> {
+  const made = await school.lead.ask<Account>('POST', '/api/accounts', {
+    name: username,
+    username,
+    role: 'instructor',
+    studentId: null,
+    password: PASSWORD,
+    active: true,
+  })
+  expect(made.status).toBe(201)
+  return made.body
+}
+const guess = (username: string, password: string) =>
+  new Visitor().ask<{ detail: string }>('POST', '/api/session', { username, password })
+
+describe('waiting', () => {
+  const subject = { name: 'x', free: 5, longestSeconds: 300 }
+  it('begins after the free tries and doubles to its longest', () => {
+    expect([1, 4, 5, 6, 7, 8, 40].map(failures => waitAfter(failures, subject))).toEqual([0, 0, 1, 2, 4, 8, 300])
+  })
+  it('is taken one at a time: of many at once no more get through than are free', async () => {
+    const turns = await Promise.all(Array.from({ length: 60 }, () => takeTurn([{ ...subject, name: 'many at once' }])))
+    expect(turns.filter(wait => wait === 0)).toHaveLength(5)
+  })
+  it('a right try gives back what it took of a shared address', async () => {
+    const own = { ...subject, name: 'right' }
+    const shared = { name: 'shared', free: 2, longestSeconds: 60 }
+    for (let n = 0; n < 12; n++) {
+      expect(await takeTurn([own, shared])).toBe(0)
+      await giveTurnBack([own, shared])
+    }
+  })
+  it('an hour of quiet forgets', async () => {
+    const quiet = { name: 'quiet', free: 1, longestSeconds: 600 }
+    expect(await takeTurn([quiet])).toBe(0)
+    expect(await takeTurn([quiet])).toBeGreaterThan(0)
+    await run(
+      database(),
+      `UPDATE sign_in_turn SET last_at = last_at - INTERVAL 2 HOUR, free_at = free_at - INTERVAL 2 HOUR, failures = 9
+      WHERE subject = 'quiet'`,
+    )
+    expect(await takeTurn([quiet])).toBe(0)
+    expect(await takeTurn([quiet])).toBeLessThanOrEqual(1)
+  })
+})
+
+describe('passwords', () => {
+  it('a hundred guessed at once are the same few tries, and the right one waits with them', async () => {
+    await account('guessed-at')
+    await forgetAll()
+    const answers = await Promise.all(Array.from({ length: 100 }, (_, n) => guess('guessed-at', `not this ${n}`)))
+    expect(answers.filter(answer => answer.status === 401)).toHaveLength(5)
+    const refused = answers.find(answer => answer.status === 429)!
+    expect(refused.body.detail).toMatch(/Wait \d+ seconds?, or ask a lead instructor for a new password/)
+    await forgetAll()
+  })
+  it('somebody who mistypes is let in, and starts afresh', async () => {
+    await account('mistypes')
+    for (let round = 0; round < 3; round++) {
+      for (let n = 0; n < 4; n++) expect((await guess('mistypes', 'wrong one here')).status).toBe(401)
+      expect((await guess('mistypes', PASSWORD)).status).toBe(200)
+    }
+  })
+  it('a new one from a lead lets in at once, and ends what was begun by the old one', async () => {
+    const { id, ...fields } = await account('forgetful')
+    const signedIn = await new Visitor().signIn('forgetful')
+    for (let n = 0; n < 7; n++) await guess('forgetful', 'wrong one here')
+    expect((await guess('forgetful', PASSWORD)).status).toBe(429)
+    const changed = await school.lead.ask('PUT', `/api/accounts/${id}`, { ...fields, password: 'quite another secret' })
+    expect(changed.status).toBe(200)
+    expect((await signedIn.ask('GET', '/api/session')).status).toBe(401)
+    expect((await guess('forgetful', 'quite another secret')).status).toBe(200)
+  })
+})
+
+describe('sessions end', () => {
+  it('everywhere at once, when asked', async () => {
+    await account('everywhere')
+    const [here, there] = [await new Visitor().signIn('everywhere'), await new Visitor().signIn('everywhere')]
+    expect((await here.ask('DELETE', '/api/sessions')).status).toBe(204)
+    expect((await there.ask('GET', '/api/session')).status).toBe(401)
+    expect((await guess('everywhere', PASSWORD)).status).toBe(200)
+  })
+  it('with the account, and stay ended when it is let in again', async () => {
+    const { id, ...fields } = await account('leaves')
+    const visitor = await new Visitor().signIn('leaves')
+    await school.lead.ask('PUT', `/api/accounts/${id}`, { ...fields, active: false })
+    expect((await visitor.ask('GET', '/api/session')).status).toBe(401)
+    await school.lead.ask('PUT', `/api/accounts/${id}`, { ...fields, active: true })
+    expect((await visitor.ask('GET', '/api/session')).status).toBe(401)
+  })
+  it('of a student at the tablet, with a new code; the tablet stays the class’s', async () => {
+    const code = (digits: string) => school.lead.ask('PUT', `/api/students/${school.mine.id}/code`, { code: digits })
+    await code('4711')
+    const tablet = await new Visitor().signIn('tobias')
+    await tablet.ask('POST', '/api/kiosk', { sectionId: school.section.id })
+    const take = (digits: string) =>
+      tablet.ask('POST', '/api/kiosk/student', { studentId: school.mine.id, code: digits })
+    expect((await take('4711')).status).toBe(204)
+    expect((await tablet.ask('GET', '/api/blind-readings/open')).status).toBe(200)
+    await code('4712')
+    expect((await tablet.ask('GET', '/api/blind-readings/open')).status).toBe(401)
+    expect((await tablet.ask<{ studentId: string | null }>('GET', '/api/kiosk')).body.studentId).toBeNull()
+    expect((await take('4712')).status).toBe(204)
+  })
+})
+
+it('codes guessed at once are the same few tries, and no password waits for them', async () => {
+  const tablet = await new Visitor().signIn('tobias')
+  await tablet.ask('POST', '/api/kiosk', { sectionId: school.section.id })
+  await school.lead.ask('PUT', `/api/students/${school.other.id}/code`, { code: '4711' })
+  const answers = await Promise.all(
+    Array.from({ length: 60 }, (_, n) =>
+      tablet.ask('POST', '/api/kiosk/student', { studentId: school.other.id, code: String(1000 + n) }),
+    ),
+  )
+  expect(answers.filter(answer => answer.status === 422).length).toBeLessThanOrEqual(5)
+  expect(answers.filter(answer => answer.status === 429).length).toBeGreaterThanOrEqual(55)
+  expect((await guess('tobias', PASSWORD)).status).toBe(200)
+  await forgetAll()
+})
+
+describe('two leads', () => {
+  it('cannot demote each other at once', async () => {
+    const second = await school.lead.ask<Account>('POST', '/api/accounts', {
+      name: 'Second Lead',
+      username: 'second-lead',
+      role: 'lead',
+      studentId: null,
+      password: PASSWORD,
+      active: true,
+    })
+    const accounts = (await school.lead.ask<Account[]>('GET', '/api/accounts')).body.filter(one => one.role === 'lead')
+    const other = await new Visitor().signIn('second-lead')
+    const demote = (by: Visitor, { id, ...fields }: Account) =>
+      by.ask('PUT', `/api/accounts/${id}`, { ...fields, role: 'instructor' })
+    const first = accounts.find(one => one.id !== second.body.id)!
+    const answers = await Promise.all([demote(school.lead, second.body), demote(other, first)])
+    const leads = (await Promise.all([school.lead, other].map(one => one.ask<Account[]>('GET', '/api/accounts')))).find(
+      answer => answer.status === 200,
+    )!.body
+    expect(leads.filter(one => one.role === 'lead' && one.active).length).toBeGreaterThan(0)
+    expect(answers.filter(answer => answer.status === 200).length).toBeLessThanOrEqual(1)
+    // The school of the other tests keeps its first lead.
+    await run(database(), `UPDATE account SET role = 'lead' WHERE username = 'maren'`)
+    await run(database(), `UPDATE account SET role = 'instructor' WHERE username = 'second-lead'`)
+  })
+})
+
+it('answers are private, no page is framed, and only our own page may change anything', async () => {
+  const answer = await fetch(`${ADDRESS}/api/session`)
+  expect(answer.headers.get('cache-control')).toBe('no-store')
+  const page = await fetch(`${ADDRESS}/`)
+  expect(page.headers.get('x-frame-options')).toBe('DENY')
+  for (const origin of [ADDRESS.replace('http:', 'https:'), `${ADDRESS}.evil.example`, 'null'])
+    expect((await new Visitor().ask('POST', '/api/session', {}, { origin })).status).toBe(403)
+})
