@@ -18,9 +18,8 @@ export interface NetworkSign {
 
 /**
  * What is known of a sign. Of one that was seen, `slip` is the share of its likelihood that is left when it is not
- * really there; of one that was not,
- * the share of times that a cause shows it and nobody marks it. 0 is certain. A sign that was neither seen nor
- * looked for is left out.
+ * really there; of one that was not, the share of times that a cause shows it and nobody marks it. 0 is certain. A sign
+ * that was neither seen nor looked for is left out.
  */
 export interface SignFinding {
   readonly sign: number
@@ -30,9 +29,6 @@ export interface SignFinding {
   readonly leakTimes?: number
 }
 
-/** The exact sum has a term for each set of seen signs; more than this many are not weighed. */
-export const MOST_SEEN = 14
-
 export interface Posterior {
   /** Chance that each cause is at work, given what was found. */
   readonly odds: readonly number[]
@@ -40,47 +36,215 @@ export interface Posterior {
   readonly evidence: number
 }
 
+/** A seen sign, as the causes that are taken in order meet it. */
+interface SeenSign {
+  readonly shows: readonly number[]
+  /** Likelihood of finding it when no cause has shown it: its leak, or a slip. */
+  readonly unexplained: number
+}
+
 /**
- * Exact posterior of every cause, not sampled: signs not seen multiply out; signs seen are summed over their
- * subsets with alternating signs.
- * Source: the quickscore sum for noisy-OR networks (D. Heckerman, A tractable inference algorithm for diagnosing
- * multiple diseases, 1989).
- * @throws RangeError for more than `MOST_SEEN` seen signs
+ * Exact posterior of every cause, by sums of positive terms alone, so that nothing cancels.
+ *
+ * Causes are taken one after the other. What is carried along is the chance of each set of seen signs that a cause has
+ * shown so far: a cause that is not at work leaves the sets as they are, one that is moves each sign over with its
+ * chance. A sign is in the sets only from the first cause that may show it to the last, after which it counts 1 where
+ * it was shown and its leak or slip where not; causes are ordered so that few are open at once. Going back through the
+ * same steps gives each cause its share (the chance is linear in each prior).
+ * Source: forward and backward sums over an elimination order (Zhang and Poole 1996; the noisy OR taken apart by its
+ * causes as by Heckerman and Breese 1996), from memory; checked against the alternating sum in 80-digit arithmetic.
+ * @throws RangeError where no cause and no leak can have brought about what was seen
  * @example infer({ priors: [0.5], signs: [{ leak: 0, shows: [1] }] }, [{ sign: 0, seen: true, slip: 0 }]).odds // [1]
  */
 export function infer({ priors, signs }: Network, findings: readonly SignFinding[]): Posterior {
-  const seen = findings.filter(finding => finding.seen)
-  if (seen.length > MOST_SEEN) throw new RangeError(`At most ${MOST_SEEN} signs are weighed at once`)
-  const causes = priors.length
-  /** For each cause: chance that it kept back every sign that was looked for and not seen. */
-  const silent = new Float64Array(causes).fill(1)
-  let leaks = 1
-  for (const { sign, slip } of findings.filter(finding => !finding.seen)) {
-    const { leak, shows } = signs[sign]!
-    leaks *= 1 - leak * (1 - slip)
-    for (let cause = 0; cause < causes; cause++) silent[cause]! *= 1 - shows[cause]! * (1 - slip)
+  const seen = findings
+    .filter(finding => finding.seen)
+    .map(({ sign, slip, leakTimes = 1 }): SeenSign => ({
+      shows: signs[sign]!.shows,
+      unexplained: 1 - (1 - slip) * (1 - signs[sign]!.leak * leakTimes),
+    }))
+  const { silent, leaks } = absences(
+    priors.length,
+    findings.filter(finding => !finding.seen).map(({ sign, slip }) => ({ ...signs[sign]!, slip })),
+  )
+  const order = eliminationOrder(priors.length, seen)
+  const steps = stepsOf(order, seen)
+
+  // Forward: what is carried into each cause.
+  const carried: Float64Array[] = []
+  let forward: Float64Array = Float64Array.of(leaks)
+  for (const step of steps) {
+    const opened = open(forward, step)
+    carried.push(opened)
+    forward = close(withCause(opened, step, priors[step.cause]!, silent[step.cause]!), step)
   }
-  const sums = new Float64Array(causes)
-  let total = 0
-  const kept = new Float64Array(causes)
-  for (let set = 0; set < 1 << seen.length; set++) {
-    let weight = leaks
-    kept.set(silent)
-    for (let n = 0; n < seen.length; n++) {
-      if (!(set & (1 << n))) continue
-      const { sign, slip, leakTimes = 1 } = seen[n]!
-      const { leak, shows } = signs[sign]!
-      // Likelihood of what was found: 1 when the sign is there, `slip` when it is not.
-      weight *= -(1 - slip) * (1 - leak * leakTimes)
-      for (let cause = 0; cause < causes; cause++) kept[cause]! *= 1 - shows[cause]!
+  const evidence = forward[0]!
+  if (!(evidence > 0)) throw new RangeError('Nothing in the network can have brought about what was seen')
+
+  // Backward: what each set is worth from here on.
+  const odds = priors.map(() => 0)
+  let worth: Float64Array = Float64Array.of(1)
+  for (const [index, step] of [...steps.entries()].reverse()) {
+    const after = closeBack(worth, step)
+    const atWork = showBack(after, step)
+    const prior = priors[step.cause]!
+    const kept = silent[step.cause]!
+    let share = 0
+    const before = new Float64Array(after.length)
+    const into = carried[index]!
+    for (let set = 0; set < into.length; set++) {
+      share += into[set]! * atWork[set]!
+      before[set] = (1 - prior) * after[set]! + prior * kept * atWork[set]!
     }
-    for (let cause = 0; cause < causes; cause++) weight *= 1 - priors[cause]! + priors[cause]! * kept[cause]!
-    total += weight
-    for (let cause = 0; cause < causes; cause++)
-      sums[cause]! += (weight * priors[cause]! * kept[cause]!) / (1 - priors[cause]! + priors[cause]! * kept[cause]!)
+    odds[step.cause] = (prior * kept * share) / evidence
+    worth = openBack(before, step)
   }
-  return { odds: Array.from(sums, sum => Math.min(1, Math.max(0, sum / total))), evidence: total }
+  return { odds: odds.map(chance => Math.min(1, chance)), evidence }
 }
+
+/** What was looked for and not seen: for each cause the chance that it kept all of it back, and that no leak showed. */
+function absences(causes: number, missing: readonly (NetworkSign & { readonly slip: number })[]) {
+  const silent = Array.from({ length: causes }, (_, cause) =>
+    missing.reduce((product, { shows, slip }) => product * (1 - shows[cause]! * (1 - slip)), 1),
+  )
+  const leaks = missing.reduce((product, { leak, slip }) => product * (1 - leak * (1 - slip)), 1)
+  return { silent, leaks }
+}
+
+/**
+ * An order of causes in which few seen signs are open at once: next comes the cause that leaves the fewest open, and
+ * among equals the one that opens the fewest.
+ */
+function eliminationOrder(causes: number, seen: readonly SeenSign[]): number[] {
+  const ofCause = Array.from({ length: causes }, (_, cause) =>
+    seen.flatMap(({ shows }, n) => (shows[cause]! > 0 ? [n] : [])),
+  )
+  /** Causes still to come that may show each sign. */
+  const waiting = seen.map(({ shows }) => shows.filter(chance => chance > 0).length)
+  const opened = seen.map(() => false)
+  const left = new Set(ofCause.keys())
+  const order: number[] = []
+  while (left.size > 0) {
+    let best = -1
+    let [fewest, least] = [Infinity, Infinity]
+    for (const cause of left) {
+      let [fresh, closed] = [0, 0]
+      for (const n of ofCause[cause]!) {
+        if (!opened[n]) fresh++
+        if (waiting[n] === 1) closed++
+      }
+      if (fresh - closed < fewest || (fresh - closed === fewest && fresh < least)) {
+        best = cause
+        ;[fewest, least] = [fresh - closed, fresh]
+      }
+    }
+    left.delete(best)
+    order.push(best)
+    for (const n of ofCause[best]!) {
+      opened[n] = true
+      waiting[n]!--
+    }
+  }
+  return order
+}
+
+/** One cause: how many signs it opens, which open ones it may show, and which close behind it. */
+interface Step {
+  readonly cause: number
+  readonly opens: number
+  /** Bits of the open signs, with the chance that this cause shows each. */
+  readonly shows: readonly (readonly [bit: number, chance: number])[]
+  /** Bits that close after it, the highest first, with the likelihood of what was left unexplained. */
+  readonly closes: readonly (readonly [bit: number, unexplained: number])[]
+}
+
+function stepsOf(order: readonly number[], seen: readonly SeenSign[]): Step[] {
+  const lastOf = seen.map(({ shows }) => order.findLastIndex(cause => shows[cause]! > 0))
+  let open: number[] = []
+  return order.map((cause, index) => {
+    const known = new Set(open)
+    const fresh = seen.flatMap(({ shows }, n) =>
+      // A sign that no cause shows is its leak alone: it opens and closes with the first cause.
+      (shows[cause]! > 0 && !known.has(n)) || (lastOf[n] === -1 && index === 0) ? [n] : [],
+    )
+    const all = [...open, ...fresh]
+    const closing = all.flatMap((n, bit) => (lastOf[n]! <= index ? [bit] : []))
+    open = all.filter(n => lastOf[n]! > index)
+    return {
+      cause,
+      opens: fresh.length,
+      shows: all.flatMap((n, bit) => (seen[n]!.shows[cause]! > 0 ? [[bit, seen[n]!.shows[cause]!] as const] : [])),
+      closes: closing.reverse().map(bit => [bit, seen[all[bit]!]!.unexplained] as const),
+    }
+  })
+}
+
+/** New signs are unexplained so far: the sets are the same, in a longer list. */
+function open(sets: Float64Array, { opens }: Step): Float64Array {
+  if (opens === 0) return sets
+  const wider = new Float64Array(sets.length << opens)
+  wider.set(sets)
+  return wider
+}
+const openBack = (worth: Float64Array, { opens }: Step): Float64Array =>
+  opens === 0 ? worth : worth.slice(0, worth.length >> opens)
+
+/** A cause is at work or not; where it is, it moves each sign over with its chance. */
+function withCause(sets: Float64Array, { shows }: Step, prior: number, kept: number): Float64Array {
+  const moved = sets.slice()
+  for (const [bit, chance] of shows) {
+    const mask = 1 << bit
+    for (let set = 0; set < moved.length; set++) {
+      if (set & mask) continue
+      moved[set | mask]! += moved[set]! * chance
+      moved[set]! *= 1 - chance
+    }
+  }
+  for (let set = 0; set < moved.length; set++) moved[set] = (1 - prior) * sets[set]! + prior * kept * moved[set]!
+  return moved
+}
+
+/** What each set is worth when the cause is at work. */
+function showBack(worth: Float64Array, { shows }: Step): Float64Array {
+  const back = worth.slice()
+  for (const [bit, chance] of [...shows].reverse()) {
+    const mask = 1 << bit
+    for (let set = 0; set < back.length; set++)
+      if (!(set & mask)) back[set] = chance * back[set | mask]! + (1 - chance) * back[set]!
+  }
+  return back
+}
+
+/** A sign that nothing more can show: it counts 1 where it was shown, its leak or slip where not. */
+function close(sets: Float64Array, { closes }: Step): Float64Array {
+  let narrower = sets
+  for (const [bit, unexplained] of closes) {
+    const next = new Float64Array(narrower.length >> 1)
+    for (let set = 0; set < next.length; set++) {
+      const at = wider(set, bit)
+      next[set] = unexplained * narrower[at]! + narrower[at | (1 << bit)]!
+    }
+    narrower = next
+  }
+  return narrower
+}
+
+function closeBack(worth: Float64Array, { closes }: Step): Float64Array {
+  let back = worth
+  for (const [bit, unexplained] of [...closes].reverse()) {
+    const next = new Float64Array(back.length << 1)
+    for (let set = 0; set < back.length; set++) {
+      const at = wider(set, bit)
+      next[at] = unexplained * back[set]!
+      next[at | (1 << bit)] = back[set]!
+    }
+    back = next
+  }
+  return back
+}
+
+/** The set with a bit let in, not set. */
+const wider = (set: number, bit: number): number => ((set >> bit) << (bit + 1)) | (set & ((1 << bit) - 1))
 
 /**
  * Chance that a sign shows when causes are at work with these odds, taken as independent.
@@ -88,4 +252,21 @@ export function infer({ priors, signs }: Network, findings: readonly SignFinding
  */
 export function chanceOf({ leak, shows }: NetworkSign, odds: readonly number[]): number {
   return 1 - shows.reduce((absent, chance, cause) => absent * (1 - chance * odds[cause]!), 1 - leak)
+}
+
+/**
+ * The most seen signs that are open at once in the sums over these: their work doubles with each.
+ * @example widthOf(network, findings) // 11
+ */
+export function widthOf({ priors, signs }: Network, findings: readonly SignFinding[]): number {
+  const seen = findings
+    .filter(finding => finding.seen)
+    .map(({ sign }): SeenSign => ({ shows: signs[sign]!.shows, unexplained: 0 }))
+  let [open, widest] = [0, 0]
+  for (const step of stepsOf(eliminationOrder(priors.length, seen), seen)) {
+    open += step.opens
+    widest = Math.max(widest, open)
+    open -= step.closes.length
+  }
+  return widest
 }

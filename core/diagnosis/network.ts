@@ -1,5 +1,5 @@
 import { CAUSES } from './causes'
-import { infer, MOST_SEEN, type SignFinding, type Network, type Posterior } from './inference'
+import { infer, type Network, type Posterior, type SignFinding } from './inference'
 import type { SeenSigns, Sign } from './signs'
 import { signOf, SIGNS, type SignId } from './signTable'
 
@@ -33,7 +33,7 @@ const OVERLOOKED = { marked: 0.2, asked: 0.15 } as const
  * least is left out.
  */
 export function findingsOf({ signs, absent }: SeenSigns): SignFinding[] {
-  const seen = [...signs].sort((a, b) => b.share - a.share).slice(0, MOST_SEEN)
+  const seen = signs
   return [
     ...seen.map(({ id, share }: Sign): SignFinding => ({
       sign: INDEX.get(id)!,
