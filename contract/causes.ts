@@ -1,10 +1,13 @@
 import { object } from 'yup'
-import type { CauseCounts } from '../core/diagnosis'
+import type { CauseId, CauseSurprise } from '../core/diagnosis'
 import { label } from './fields'
 
-/** What instructors said was the cause, counted over the whole school. */
+/** What instructors said was the cause, over the whole school since it last began anew. */
 export interface CausesSaid {
-  readonly school: CauseCounts
+  /** How much of it the model had not thought itself: what its odds are moved by. */
+  readonly school: CauseSurprise
+  /** How often each was said. */
+  readonly said: Readonly<Partial<Record<CauseId, number>>>
   /** When the school last began to count anew; null when it never did. */
   readonly reset: { readonly at: string; readonly by: string; readonly why: string } | null
 }

@@ -1,5 +1,15 @@
 import { DEFAULT_HOUSE_RULES as rules } from '../../core/house'
-import { CAUSES, posterior, priorsFor, questionFor, diagnose, signsOf, SIGNS, type CauseId } from '../../core/diagnosis'
+import {
+  CAUSES,
+  posterior,
+  priorsFor,
+  questionFor,
+  readerScore,
+  diagnose,
+  signsOf,
+  SIGNS,
+  type CauseId,
+} from '../../core/diagnosis'
 import { COMMONEST, drawTechnique, weldWith } from '../../core/simulate'
 import { seededRandom, quantile } from '../../core/statistics'
 import { ms, timed } from './timed'
@@ -32,7 +42,11 @@ const naiveBayes: Reader = document => {
   const total = shares.reduce((sum, share) => sum + share, 0)
   return shares.map(share => share / total)
 }
-const network: Reader = document => posterior(priorsFor(document, rules), signsOf(document, rules)).odds
+const network: Reader = document => {
+  const seen = signsOf(document, rules)
+  const markIds = seen.signs.flatMap(sign => sign.markIds)
+  return posterior(priorsFor(document, rules, undefined, markIds), seen).odds
+}
 const commonest: Reader = () => CAUSES.map(cause => (cause.id === COMMONEST ? 0.14 : cause.prior))
 
 /** A seed on which nothing was fitted. */
@@ -50,30 +64,17 @@ for (const [name, reader] of [
   ['naive Bayes', naiveBayes],
   ['the commonest cause', commonest],
 ] as const) {
-  const tenths = Array.from({ length: 10 }, () => ({ said: 0, came: 0, count: 0 }))
-  let [first, two, brier] = [0, 0, 0]
-  for (const { truth, document } of cases) {
-    const odds = reader(document)
-    const order = odds.map((chance, index) => ({ chance, id: CAUSES[index]!.id })).sort((a, b) => b.chance - a.chance)
-    if (truth.includes(order[0]!.id)) first++
-    if (truth.includes(order[0]!.id) || truth.includes(order[1]!.id)) two++
-    odds.forEach((chance, index) => {
-      const came = truth.includes(CAUSES[index]!.id) ? 1 : 0
-      brier += (chance - came) ** 2
-      const tenth = tenths[Math.min(9, Math.floor(chance * 10))]!
-      tenth.said += chance
-      tenth.came += came
-      tenth.count++
-    })
-  }
+  const score = readerScore(cases.map(({ truth, document }) => ({ odds: reader(document), truth })))
+  const percent = (share: number) => `${(100 * share).toFixed(1)} %`
   console.log(
-    `causes by ${name}: top one right ${((100 * first) / COUPONS).toFixed(1)} %, one of two ${((100 * two) / COUPONS).toFixed(1)} %, Brier ${(brier / COUPONS).toFixed(3)} a coupon`,
+    `causes by ${name}: top one right ${percent(score.topOne)}, one of two ${percent(score.oneOfTwo)}, ` +
+      `Brier ${score.brier.toFixed(3)} a coupon`,
   )
   if (name === 'the network')
     console.log(
-      `  reliability by tenths, said/came: ${tenths
+      `  reliability by tenths, said/came: ${score.tenths
         .filter(row => row.count >= 20)
-        .map(row => `${Math.round((100 * row.said) / row.count)}/${Math.round((100 * row.came) / row.count)}`)
+        .map(row => `${Math.round(100 * row.said)}/${Math.round(100 * row.came)}`)
         .join('  ')} %`,
     )
 }

@@ -8,6 +8,8 @@ export type CauseId =
   | 'travel fast'
   | 'travel slow'
   | 'work angle'
+  | 'work angle high'
+  | 'edge melts'
   | 'travel angle'
   | 'upright rod'
   | 'polarity'
@@ -30,6 +32,10 @@ export type CauseId =
   | 'gap tight'
   | 'ends'
   | 'rod unfit'
+  | 'bead thin'
+  | 'bare tip'
+  | 'clamp'
+  | 'draught'
 
 /**
  * A cause: how common it is before anything is seen, the chance that it shows each sign when it is at work, and
@@ -54,6 +60,7 @@ export const CAUSES: readonly Cause[] = [
     shows: {
       'undercut both': 0.45,
       'undercut upper': 0.25,
+      'undercut lower': 0.25,
       'porosity everywhere': 0.4,
       'spatter': 0.6,
       'rough ripples': 0.3,
@@ -62,6 +69,7 @@ export const CAUSES: readonly Cause[] = [
       'sag': 0.12,
       'start pinholes': 0.15,
       'restart dirty': 0.08,
+      'root concave': 0.25,
       'arc fluttered': 0.75,
     },
     change: 'Close the arc to no more than the rod’s core',
@@ -74,6 +82,7 @@ export const CAUSES: readonly Cause[] = [
     shows: {
       'undercut both': 0.5,
       'undercut upper': 0.25,
+      'undercut lower': 0.25,
       'spatter': 0.4,
       'wide': 0.65,
       'rough ripples': 0.55,
@@ -81,6 +90,7 @@ export const CAUSES: readonly Cause[] = [
       'sag': 0.15,
       'too low': 0.25,
       'root heavy': 0.3,
+      'root concave': 0.2,
       'rod glows': 0.7,
       'puddle churns': 0.6,
     },
@@ -96,6 +106,7 @@ export const CAUSES: readonly Cause[] = [
       'narrow': 0.5,
       'overlap any': 0.2,
       'overlap lower': 0.15,
+      'overlap upper': 0.1,
       'start stuck': 0.5,
       'slag between': 0.3,
       'no fusion': 0.3,
@@ -148,6 +159,7 @@ export const CAUSES: readonly Cause[] = [
       'too high': 0.4,
       'overlap any': 0.45,
       'overlap lower': 0.4,
+      'overlap upper': 0.15,
       'sag': 0.2,
       'burn-through': 0.15,
       'root heavy': 0.2,
@@ -168,8 +180,24 @@ export const CAUSES: readonly Cause[] = [
       'no fusion': 0.1,
       'lap off': 0.08,
     },
-    change: 'Tip the rod 5 to 10 degrees toward the side that is eaten',
+    change: 'Tip the rod 5 to 10 degrees toward the toe that is undercut',
     drill: 'one dry run, one bead, same angle',
+  },
+  {
+    id: 'work angle high',
+    name: 'Rod points up too far',
+    prior: 0.02,
+    shows: { 'undercut lower': 0.65, 'overlap upper': 0.3, 'uneven legs': 0.45, 'no fusion': 0.1, 'lap off': 0.08 },
+    change: 'Back toward square with the rod',
+    drill: 'one dry run, one bead, same angle',
+  },
+  {
+    id: 'edge melts',
+    name: 'Aimed at the edge',
+    prior: 0.06,
+    shows: { 'undercut upper': 0.65, 'burn-through': 0.2, 'too low': 0.15, 'uneven legs': 0.3 },
+    change: 'Aim lower, at the plate whose edge is not in the joint: an edge melts before the middle',
+    drill: 'one bead, the edge left standing from end to end',
   },
   {
     id: 'travel angle',
@@ -213,6 +241,7 @@ export const CAUSES: readonly Cause[] = [
       'start pinholes': 0.5,
       'restart dirty': 0.12,
       'crack in crater': 0.04,
+      'crack along': 0.05,
       'one wall': 0.15,
     },
     change: 'Take a fresh, dry rod',
@@ -323,7 +352,7 @@ export const CAUSES: readonly Cause[] = [
     id: 'no pause',
     name: 'No pause at the toes',
     prior: 0.04,
-    shows: { 'undercut both': 0.3, 'undercut upper': 0.2, 'too high': 0.15 },
+    shows: { 'undercut both': 0.3, 'undercut upper': 0.2, 'undercut lower': 0.2, 'too high': 0.15 },
     change: 'Pause at each toe and go quickly across',
     drill: 'one weave, counting at the toes',
   },
@@ -334,6 +363,7 @@ export const CAUSES: readonly Cause[] = [
     shows: {
       'arc wanders': 0.8,
       'undercut upper': 0.1,
+      'undercut lower': 0.1,
       'one wall': 0.2,
       'ends low': 0.15,
       'porosity everywhere': 0.06,
@@ -353,7 +383,7 @@ export const CAUSES: readonly Cause[] = [
     id: 'gap wide',
     name: 'Gap wide or land thin',
     prior: 0.03,
-    shows: { 'root heavy': 0.6, 'burn-through': 0.25, 'keyhole grew': 0.8, 'root concave': 0.1 },
+    shows: { 'root heavy': 0.6, 'burn-through': 0.25, 'keyhole grew': 0.8, 'root concave': 0.3 },
     change: 'Step out and back, tighter; fit the next one up to the gauge',
     drill: 'one root with the gap gauged at both ends',
   },
@@ -380,6 +410,40 @@ export const CAUSES: readonly Cause[] = [
     shows: { 'sag': 0.6, 'overlap any': 0.3, 'too high': 0.3 },
     change: 'Take a rod that is made for this position',
     drill: 'one bead with it',
+  },
+  {
+    id: 'bead thin',
+    name: 'Bead too thin for what holds it',
+    prior: 0.008,
+    shows: { 'crack along': 0.6 },
+    change:
+      'Start over: cut the crack out, preheat as the code book says and lay a heavier first bead; ' +
+      'a bead this thin cannot hold the plates as it shrinks',
+    drill: 'one heavier first bead on a warm joint',
+  },
+  {
+    id: 'bare tip',
+    name: 'Struck on a bare or dirty tip',
+    prior: 0.03,
+    shows: { 'restart dirty': 0.45, 'start pinholes': 0.4, 'porosity at starts': 0.35 },
+    change: 'Clean the tip of the stub or take a new rod; strike ahead and run over it',
+    drill: 'six restarts on stubs, each tip cleaned',
+  },
+  {
+    id: 'clamp',
+    name: 'Work clamp poor or far off',
+    prior: 0.01,
+    shows: { 'start stuck': 0.3, 'arc goes out': 0.5, 'arc wanders': 0.25 },
+    change: 'Clean the work clamp and put it near the weld',
+    drill: 'ten starts after the clamp is moved',
+  },
+  {
+    id: 'draught',
+    name: 'Draught at the arc',
+    prior: 0.01,
+    shows: { 'porosity everywhere': 0.5 },
+    change: 'Screen the arc from the draught: curtain shut, fan turned away',
+    drill: 'one bead behind a screen',
   },
 ]
 

@@ -1,7 +1,9 @@
 import { isPlate, type CouponDocument } from '../coupon'
+import { gradeCoupon } from '../grading'
 import type { HouseRules } from '../house'
 import { CAUSES, type Cause } from './causes'
 import { changeFor } from './change'
+import { drillFor } from './drill'
 import { posterior, shows } from './network'
 import { NOTHING_KNOWN, priorsFor, type Known } from './priors'
 import { gainOf } from './gain'
@@ -68,13 +70,12 @@ export function diagnoseSigns(
   seen: SeenSigns,
   known: Known = NOTHING_KNOWN,
 ): Diagnosis {
-  const priors = priorsFor(document, rules, known)
-  const { odds } = posterior(priors, seen)
+  const { odds } = posterior(priorsOn(document, rules, known, seen), seen)
   const nothing = { seen, causes: [], clear: true, change: null, unreadable: null }
   const setUp = CAUSES.findIndex(
     (cause, index) => (cause.id === 'polarity' || cause.id === 'rod unfit') && odds[index]! > 0.5,
   )
-  if (seen.signs.length === 0 && setUp < 0) return { ...nothing, nextRun: 'Same again: hold these settings' }
+  if (seen.signs.length === 0 && setUp < 0) return { ...nothing, nextRun: sameAgain(document, rules) }
   const crooked = unreadable(document, seen)
   if (crooked)
     return {
@@ -105,7 +106,7 @@ export function diagnoseSigns(
     clear,
     change,
     unreadable: null,
-    nextRun: `${changeFor(change.cause, document, rules, clear && change === first)}. Then ${change.cause.drill}.`,
+    nextRun: `${advice(change, document, rules, clear && change === first)}. Then ${drillFor(change.cause, document)}.`,
   }
 }
 
@@ -121,8 +122,28 @@ export function questionFor(
   known: Known = NOTHING_KNOWN,
 ): Question | null {
   if (clear || causes.length === 0) return null
-  const priors = priorsFor(document, rules, known)
+  const priors = priorsOn(document, rules, known, seen)
   return bestQuestion(priors, seen, posterior(priors, seen).odds)
+}
+
+/** The chances before the signs are weighed, by the runs that show them. */
+const priorsOn = (document: CouponDocument, rules: HouseRules, known: Known, { signs }: SeenSigns) =>
+  priorsFor(
+    document,
+    rules,
+    known,
+    signs.flatMap(sign => sign.markIds),
+  )
+
+const advice = (change: RankedCause, document: CouponDocument, rules: HouseRules, strong: boolean) =>
+  changeFor({ cause: change.cause, document, markIds: change.speaksFor.flatMap(sign => sign.markIds), strong }, rules)
+
+/** A sound coupon is run again as it was; one that fails for something no cause is known of says what failed. */
+function sameAgain(document: CouponDocument, rules: HouseRules): string {
+  const [first] = gradeCoupon(document, rules).reasons
+  return first
+    ? `Run it again: ${first.text[0]!.toLowerCase()}${first.text.slice(1)}`
+    : 'Same again: hold these settings'
 }
 
 function rank(seen: SeenSigns, odds: readonly number[]): RankedCause[] {

@@ -111,19 +111,44 @@ function absences(causes: number, missing: readonly (NetworkSign & { readonly sl
   return { silent, leaks }
 }
 
+/** Up to so many seen signs any order will do: all of them open at once are few. */
+const FEW = 9
+
 /**
- * An order of causes in which few seen signs are open at once: next comes the cause that leaves the fewest open, and
- * among equals the one that opens the fewest.
+ * An order of causes in which few seen signs are open at once. Next comes the cause that leaves the fewest open, and
+ * among equals the one that opens the fewest; where much is seen, each cause is tried as the first, and the order with
+ * the least work is taken.
  */
 function eliminationOrder(causes: number, seen: readonly SeenSign[]): number[] {
   const ofCause = Array.from({ length: causes }, (_, cause) =>
     seen.flatMap(({ shows }, n) => (shows[cause]! > 0 ? [n] : [])),
   )
+  const orders = (seen.length <= FEW ? [null] : [null, ...ofCause.keys()]).map(first =>
+    greedyOrder(ofCause, seen.length, first),
+  )
+  return orders.reduce((best, one) => (one.work < best.work ? one : best)).order
+}
+
+/** The greedy order after a first cause, and the sum of sets that it goes through. */
+function greedyOrder(ofCause: readonly (readonly number[])[], signs: number, first: number | null) {
   /** Causes still to come that may show each sign. */
-  const waiting = seen.map(({ shows }) => shows.filter(chance => chance > 0).length)
-  const opened = seen.map(() => false)
+  const waiting = new Int32Array(signs)
+  for (const shown of ofCause) for (const n of shown) waiting[n]!++
+  const opened = new Uint8Array(signs)
   const left = new Set(ofCause.keys())
   const order: number[] = []
+  let [open, work] = [0, 0]
+  const take = (cause: number) => {
+    left.delete(cause)
+    order.push(cause)
+    for (const n of ofCause[cause]!) {
+      if (!opened[n]) open++
+      opened[n] = 1
+    }
+    work += 2 ** open
+    for (const n of ofCause[cause]!) if (--waiting[n]! === 0) open--
+  }
+  if (first !== null) take(first)
   while (left.size > 0) {
     let best = -1
     let [fewest, least] = [Infinity, Infinity]
@@ -138,14 +163,9 @@ function eliminationOrder(causes: number, seen: readonly SeenSign[]): number[] {
         ;[fewest, least] = [fresh - closed, fresh]
       }
     }
-    left.delete(best)
-    order.push(best)
-    for (const n of ofCause[best]!) {
-      opened[n] = true
-      waiting[n]!--
-    }
+    take(best)
   }
-  return order
+  return { order, work }
 }
 
 /** One cause: how many signs it opens, which open ones it may show, and which close behind it. */

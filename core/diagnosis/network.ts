@@ -14,13 +14,16 @@ export const networkOf = (priors: readonly number[]): Network => ({ priors, sign
  * A sign on one bead of many may be a slip: so much of its weight is lost; on a third of them or more, none. Fitted
  * to the forward model.
  */
-const slipOf = (share: number) => Math.max(0, 0.35 * (1 - share / 0.35))
+const slipOf = (share: number) => Math.max(0, 0.3 * (1 - share / 0.35))
+
+/** Nobody marks these by mistake. */
+const NEVER_A_SLIP: ReadonlySet<SignId> = new Set(['crack in crater', 'crack along', 'burn-through'])
 
 /**
  * How much rarer a slip is the more of a coupon shows it. Fitted to the forward model, so that odds said come true
  * about as often.
  */
-const slipTimes = (share: number) => Math.max(0.02, (1 - share) ** 5)
+const slipTimes = (share: number) => Math.max(0.02, (1 - share) ** 9)
 
 /**
  * Share of the times that a sign is there and nobody marks it, as only what matters is marked; and that a student's
@@ -38,7 +41,7 @@ export function findingsOf({ signs, absent }: SeenSigns): SignFinding[] {
     ...seen.map(({ id, share }: Sign): SignFinding => ({
       sign: INDEX.get(id)!,
       seen: true,
-      slip: slipOf(share),
+      slip: NEVER_A_SLIP.has(id) ? 0 : slipOf(share),
       leakTimes: slipTimes(share),
     })),
     ...absent.map((id): SignFinding => ({

@@ -1,59 +1,83 @@
-import { isPlate, passRemarks, fitUpWanted, showsRoot, thicknessOf, type CouponDocument } from '../coupon'
+import {
+  cardCurrent,
+  fitUpWanted,
+  isPlate,
+  passRemarks,
+  showsRoot,
+  thicknessOf,
+  type CouponDocument,
+  type Mark,
+} from '../coupon'
 import type { HouseRules } from '../house'
 import { checkFitUp, checkTicket, currentWindow } from '../setup'
-import { familyOf, runAs } from '../trade'
+import { familyOf, runAs, type PieceKind } from '../trade'
 import { CAUSES, type CauseId } from './causes'
-
-/** How often each cause was the true one, as instructors said: what the odds adapt to. */
-export type CauseCounts = Readonly<Partial<Record<CauseId, number>>>
-
-/** The causes as shipped weigh as much as this many coupons whose cause was said. */
-export const SHIPPED_COUPONS = 40
-/** A student's own coupons are few, and count for more each. */
-const STUDENT_COUPONS = 12
+import { passesOf, placeOf } from './place'
 
 /**
- * How common each cause is in a school: as shipped, moved by what its instructors said. Source: Dirichlet counts,
- * posterior mean.
- * @returns a chance for each of `CAUSES`, in their order
- * @example schoolPriors({})[0] === CAUSES[0].prior // true
+ * What instructors said was the cause, summed over coupons: each counts by how little the model had thought of it,
+ * 1 less the odds it gave. What it knew already teaches nothing; what nobody spoke of falls by nothing.
  */
-export function schoolPriors(
-  counts: CauseCounts,
-  weight = SHIPPED_COUPONS,
-  from: readonly number[] = CAUSES.map(cause => cause.prior),
-): number[] {
-  const said = CAUSES.reduce((sum, { id }) => sum + (counts[id] ?? 0), 0)
-  // Several causes may be at work at once, so the shipped chances need not make one: what was said is shared out on
-  // their scale.
-  const scale = from.reduce((sum, prior) => sum + prior, 0)
-  return CAUSES.map(({ id }, n) => (weight * from[n]! + scale * (counts[id] ?? 0)) / (weight + said))
-}
+export type CauseSurprise = Readonly<Partial<Record<CauseId, number>>>
 
-/** What is known before the coupon is looked at. */
-export interface Known {
-  readonly school: CauseCounts
-  readonly student: CauseCounts
+/** So much surprise moves a cause half of the way it can be moved; and how far that is, in odds. Common practice. */
+interface Moves {
+  readonly half: number
+  readonly most: number
 }
-
-export const NOTHING_KNOWN: Known = { school: {}, student: {} }
+const SCHOOL: Moves = { half: 20, most: 3 }
+/** A student's own coupons are few, and count for more each. */
+const STUDENT: Moves = { half: 4, most: 2 }
 
 /** A chance moved by odds. */
 const moved = (chance: number, times: number) => (chance * times) / (1 - chance + chance * times)
 
 /**
- * Chance of each cause for this coupon before its marks are read: the school's, the student's, and what ticket,
- * piece, passes and fit-up say.
+ * How common each cause is in a school: as shipped, raised by what its instructors said that the model had not thought.
+ * @returns a chance for each of `CAUSES`, in their order
+ * @example schoolPriors({})[0] === CAUSES[0].prior // true
+ */
+export function schoolPriors(
+  surprise: CauseSurprise,
+  { half, most }: Moves = SCHOOL,
+  from: readonly number[] = CAUSES.map(cause => cause.prior),
+): number[] {
+  return CAUSES.map(({ id }, n) => {
+    const said = Math.max(0, surprise[id] ?? 0)
+    return moved(from[n]!, 1 + (most * said) / (said + half))
+  })
+}
+
+/** What is known before the coupon is looked at. */
+export interface Known {
+  readonly school: CauseSurprise
+  readonly student: CauseSurprise
+}
+
+export const NOTHING_KNOWN: Known = { school: {}, student: {} }
+
+/**
+ * Chance of each cause for this coupon before its signs are weighed: the school's, the student's, and what ticket,
+ * piece, fit-up and the settings of the passes that show something say; and where what shows lies.
  * A set-up value outside its window is evidence for its cause. Source: common practice.
+ * @param markIds the marks that show something; none where only words are known
  * @returns a chance for each of `CAUSES`, in their order
  */
-export function priorsFor(document: CouponDocument, rules: HouseRules, known: Known = NOTHING_KNOWN): number[] {
-  const base = schoolPriors(known.student, STUDENT_COUPONS, schoolPriors(known.school))
+export function priorsFor(
+  document: CouponDocument,
+  rules: HouseRules,
+  known: Known = NOTHING_KNOWN,
+  markIds: readonly string[] = [],
+): number[] {
+  const base = schoolPriors(known.student, STUDENT, schoolPriors(known.school))
   const times = new Map<CauseId, number>()
-  const by = (factor: number, ...causes: CauseId[]) =>
-    causes.forEach(cause => times.set(cause, (times.get(cause) ?? 1) * factor))
-  ticketSays(document, rules, by)
+  const by: By = (factor, ...causes) => causes.forEach(cause => times.set(cause, (times.get(cause) ?? 1) * factor))
+  const marks = document.marks.filter(mark => markIds.includes(mark.id))
+  rodSays(document, rules, by)
+  currentSays(document, marks, rules, by)
+  positionSays(document, by)
   pieceSays(document, rules, by)
+  placeSays(document, marks, by)
   return CAUSES.map(({ id }, n) => moved(base[n]!, times.get(id) ?? 1))
 }
 
@@ -62,43 +86,87 @@ type By = (factor: number, ...causes: CauseId[]) => void
 const CERTAIN = 1e4
 const RULED_OUT = 1e-4
 
-function ticketSays(document: CouponDocument, rules: HouseRules, by: By): void {
-  const { ticket, piece } = document
-  const { lowA, highA } = currentWindow(ticket.classification, ticket.diameterMm, runAs(ticket.position), rules)
-  const off = (ticket.currentA - (lowA + highA) / 2) / ((highA - lowA) / 2)
-  const within = Math.max(-1, Math.min(1, off))
-  by(Math.exp(0.9 * within), 'current high')
-  by(Math.exp(-0.9 * within), 'current low')
+function rodSays(document: CouponDocument, rules: HouseRules, by: By): void {
+  const { ticket, piece, passes = [] } = document
   const found = new Set(checkTicket(ticket, thicknessOf(piece), rules).map(remark => remark.finding))
-  by(found.has('current high') ? 9 : 1, 'current high')
-  by(found.has('current low') ? 9 : 1, 'current low')
-  by(found.has('wrong polarity') ? CERTAIN : 0.2, 'polarity')
+  const wrong = passes.some(pass =>
+    passRemarks(document, pass, rules).some(remark => remark.finding === 'wrong polarity'),
+  )
+  // The ticket of a joint is its passes' beginning; what they were set to counts.
+  by((passes.length > 0 ? wrong : found.has('wrong polarity')) ? CERTAIN : 0.2, 'polarity')
   by(found.has('rod unfit for position') ? CERTAIN : 0.2, 'rod unfit')
-  if (found.has('current high')) by(0.1, 'current low')
-  if (found.has('current low')) by(0.1, 'current high')
   if (found.has('rod exposed')) by(8, 'damp rod')
   if (found.has('plate thin')) by(2.5, 'plate hot', 'current high')
   const family = familyOf(ticket.classification)
   by(family === 'cellulosic' ? 4 : RULED_OUT, 'whip')
   if (family === 'low hydrogen') by(1.2, 'damp rod')
   if (ticket.polarity === 'AC') by(0.05, 'arc blow')
-  const lies = runAs(ticket.position)
+  if (ticket.rods !== 'stubs') by(RULED_OUT, 'bare tip')
+}
+
+/** What one run was set to beside its window: -1 at the low end, 1 at the high end, beyond that outside. */
+const offOf = (currentA: number, { lowA, highA }: { readonly lowA: number; readonly highA: number }) =>
+  (currentA - (lowA + highA) / 2) / Math.max(1, (highA - lowA) / 2)
+
+/**
+ * The current of the runs that show something, each against its own window; on a pad they are all run by the ticket.
+ * A run outside its window stays evidence even where nothing is marked on it.
+ */
+function currentSays(document: CouponDocument, marks: readonly Mark[], rules: HouseRules, by: By): void {
+  const { ticket, passes = [] } = document
+  const offs =
+    passes.length === 0
+      ? [offOf(ticket.currentA, currentWindow(ticket.classification, ticket.diameterMm, runAs(ticket.position), rules))]
+      : (passesOf(document, marks).length > 0 ? passesOf(document, marks) : passes).map(pass =>
+          offOf(pass.currentA, cardCurrent(document, pass, rules)),
+        )
+  const [hottest, coldest] = [Math.max(...offs), Math.min(...offs)]
+  const within = (off: number) => Math.max(-1, Math.min(1, off))
+  by(Math.exp(0.9 * within(hottest)), 'current high')
+  by(Math.exp(-0.9 * within(coldest)), 'current low')
+  if (hottest > 1) by(9, 'current high')
+  if (coldest < -1) by(9, 'current low')
+  if (hottest > 1 && coldest >= -1) by(0.1, 'current low')
+  if (coldest < -1 && hottest <= 1) by(0.1, 'current high')
+  const elsewhere = new Set(passes.flatMap(pass => passRemarks(document, pass, rules)).map(remark => remark.finding))
+  if (elsewhere.has('current high') && hottest <= 1) by(2, 'current high')
+  if (elsewhere.has('current low') && coldest >= -1) by(2, 'current low')
+}
+
+function positionSays(document: CouponDocument, by: By): void {
+  const lies = runAs(document.ticket.position)
   if (lies === '2G') by(2, 'work angle')
+  else by(RULED_OUT, 'work angle high')
   if (lies === '3G') by(1.5, 'travel angle', 'no pause')
   if (lies === '4G') by(1.5, 'travel angle', 'current low')
 }
 
+/** Pieces with an edge in the joint, which melts before the middle of a plate. */
+const HAS_AN_EDGE: ReadonlySet<PieceKind> = new Set(['lap', 'outside corner', 'edge'])
+
 function pieceSays(document: CouponDocument, rules: HouseRules, by: By): void {
-  const { piece, passes = [], fitUp } = document
+  const { piece, passes = [], fitUp, beads, marks } = document
   if (isPlate(piece)) by(RULED_OUT, 'off the joint')
   if (!showsRoot(piece)) by(RULED_OUT, 'gap wide', 'gap tight')
-  if (document.beads.length < 2) by(RULED_OUT, 'aim')
+  if (beads.length < 2) by(RULED_OUT, 'aim')
+  // Nothing lies between the beads of a joint that is one bead, unless it was restarted.
+  if (beads.length < 2 && !marks.some(mark => mark.kind === 'restart')) by(RULED_OUT, 'not cleaned')
+  if (HAS_AN_EDGE.has(piece.kind)) by(0.2, 'work angle')
+  else by(RULED_OUT, 'edge melts')
   const passed = new Set(passes.flatMap(pass => passRemarks(document, pass, rules)).map(remark => remark.finding))
-  if (passed.has('current high')) by(4, 'current high')
-  if (passed.has('current low')) by(4, 'current low')
   if (passed.has('not cleaned')) by(12, 'not cleaned')
   if (!fitUp) return
   const fitted = new Set(checkFitUp(fitUp, fitUpWanted(piece), rules.unit).findings.map(finding => finding.fault))
   if (fitted.has('gap tight') || fitted.has('land thick')) by(6, 'gap tight')
   if (fitted.has('gap wide') || fitted.has('land thin')) by(6, 'gap wide')
+}
+
+/**
+ * What shows on one bead alone: on the first, out of position, it was run too slowly with nothing to hold it up; on the
+ * last, in a hurry with no valley to fill.
+ */
+function placeSays(document: CouponDocument, marks: readonly Mark[], by: By): void {
+  const { bead } = placeOf(document, marks)
+  if (bead === 'first' && runAs(document.ticket.position) !== '1G') by(2, 'travel slow')
+  if (bead === 'last') by(2, 'travel fast')
 }

@@ -14,6 +14,9 @@ export interface Question {
 /** Under this a question is not worth the student's time, bits. */
 const WORTH_ASKING = 0.03
 
+/** Where more than this is seen, no answer tells enough more; and each costs two posteriors. */
+const MOST_SEEN_TO_ASK = 10
+
 const entropy = (chance: number) =>
   chance <= 0 || chance >= 1 ? 0 : -chance * Math.log2(chance) - (1 - chance) * Math.log2(1 - chance)
 
@@ -24,6 +27,7 @@ const entropy = (chance: number) =>
  * @returns null where no question is worth asking
  */
 export function bestQuestion(priors: readonly number[], seen: SeenSigns, odds: readonly number[]): Question | null {
+  if (seen.signs.length > MOST_SEEN_TO_ASK) return null
   const top = odds
     .map((chance, index) => ({ chance, index }))
     .sort((a, b) => b.chance - a.chance)

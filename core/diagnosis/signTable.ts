@@ -1,13 +1,16 @@
 /** Something seen, heard or asked that speaks for or against causes. */
 export type SignId =
   | 'undercut upper'
+  | 'undercut lower'
   | 'undercut both'
   | 'overlap lower'
+  | 'overlap upper'
   | 'overlap any'
   | 'porosity at starts'
   | 'porosity everywhere'
   | 'slag between'
   | 'crack in crater'
+  | 'crack along'
   | 'crater'
   | 'restart high'
   | 'restart low'
@@ -79,13 +82,16 @@ const row = (
 /** Source: bead shapes and what they say, common practice. */
 export const SIGNS: readonly SignRow[] = [
   row('undercut both', 'undercut on both toes', 'always', 0.05, 1.5),
-  row('undercut upper', 'undercut on one toe', 'always', 0.04, 1.5),
+  row('undercut upper', 'undercut on the upper toe', 'always', 0.03, 1.5),
+  row('undercut lower', 'undercut on the lower toe', 'always', 0.03, 1.5),
   row('overlap any', 'rolled over at the toes', 'always', 0.03, 1.5),
   row('overlap lower', 'rolled over on the lower toe', 'always', 0.02, 1.5),
+  row('overlap upper', 'rolled over on the upper toe', 'always', 0.02, 1.5),
   row('porosity everywhere', 'pinholes all along', 'always', 0.03, 1.5),
   row('porosity at starts', 'pinholes at starts only', 'always', 0.03),
   row('slag between', 'slag left between beads', 'always', 0.04, 1.2),
-  row('crack in crater', 'a crack', 'always', 0.003, 3),
+  row('crack in crater', 'a crack in a crater', 'always', 0.003, 3),
+  row('crack along', 'a crack along or across the bead', 'always', 0.002, 4),
   row('crooked', 'crooked beads', 'always', 0.05),
   row('width uneven', 'width pulses', 'always', 0.05),
   row('rough ripples', 'rough or pointed ripples', 'always', 0.03),

@@ -1,9 +1,11 @@
 import { mean } from '../statistics'
-import type { CouponDocument, FlawMark, Mark, TryKind, TryMark } from '../coupon'
+import type { CouponDocument, FlawMark, GaugeKind, GaugeMark, Mark, TryKind, TryMark } from '../coupon'
 import { beadNumber, isFlaw, isPlate, isGauge, isTry } from '../coupon'
-import { unionLength } from '../grading'
+import { laps, sizeLimit, straightness, unionLength } from '../grading'
 import { wantedWidth, type HouseRules } from '../house'
-import { inches, over, under } from '../units'
+import { inches, over, SAME_SHARE, under } from '../units'
+import { isLevel } from './level'
+import { strengthOn } from './strength'
 import { SIGNS, signOf, type LookedFor, type SignId } from './signTable'
 
 /** A sign that was found, with the marks that show it. */
@@ -26,12 +28,12 @@ export interface SeenSigns {
  * Source: common practice.
  */
 export function signsOf(document: CouponDocument, rules: HouseRules): SeenSigns {
-  const signs = [
+  const signs = merged([
     ...flawSigns(document),
     ...trySigns(document),
     ...gaugeSigns(document, rules),
     ...answered(document, 'yes'),
-  ]
+  ])
   const found = new Set(signs.map(sign => sign.id))
   const denied = new Set(answered(document, 'no').map(sign => sign.id))
   const looked = lookedAt(document)
@@ -43,18 +45,37 @@ export function signsOf(document: CouponDocument, rules: HouseRules): SeenSigns 
   }
 }
 
+/** What was marked and gauged, or gauged and answered, is one sign. */
+function merged(signs: readonly Sign[]): Sign[] {
+  const byId = new Map<SignId, Sign>()
+  for (const sign of signs) {
+    const before = byId.get(sign.id)
+    byId.set(
+      sign.id,
+      before
+        ? { ...sign, markIds: [...before.markIds, ...sign.markIds], share: Math.max(before.share, sign.share) }
+        : sign,
+    )
+  }
+  return [...byId.values()]
+}
+
 const laid = (document: CouponDocument) => document.beads.filter(bead => bead.face !== 'root')
 
-/** A sign on some marks, as a share of the beads they are on. */
+/** A sign on some marks, as a share of the coupon's beads: each counts by how strongly it shows there. */
 function onBeads(document: CouponDocument, id: SignId, marks: readonly Mark[]): Sign[] {
   if (marks.length === 0) return []
-  return [
-    {
-      id,
-      markIds: marks.map(mark => mark.id),
-      share: Math.min(1, new Set(marks.map(mark => mark.beadId)).size / laid(document).length),
-    },
-  ]
+  const beads = document.beads.filter(bead => marks.some(mark => mark.beadId === bead.id))
+  const strength = beads.reduce(
+    (sum, bead) =>
+      sum +
+      strengthOn(
+        bead,
+        marks.filter(mark => mark.beadId === bead.id),
+      ),
+    0,
+  )
+  return [{ id, markIds: marks.map(mark => mark.id), share: Math.min(1, strength / laid(document).length) }]
 }
 
 /** One short place on a root is no less than one bead of a six-bead pad. */
@@ -70,7 +91,6 @@ function alongRoot(document: CouponDocument, id: SignId, marks: readonly FlawMar
 
 const PLAIN: readonly (readonly [FlawMark['flaw'], SignId])[] = [
   ['slag', 'slag between'],
-  ['crack', 'crack in crater'],
   ['melt-through', 'burn-through'],
   ['crooked', 'crooked'],
   ['irregular width', 'width uneven'],
@@ -91,26 +111,21 @@ function flawSigns(document: CouponDocument): Sign[] {
   const flaws = document.marks.filter(isFlaw)
   const of = (flaw: FlawMark['flaw']) => flaws.filter(mark => mark.flaw === flaw)
   const see = (id: SignId, marks: readonly Mark[]) => onBeads(document, id, marks)
-  const [undercut, overlap, pores, unfused] = [of('undercut'), of('overlap'), of('porosity'), of('incomplete fusion')]
+  const [undercut, overlap, pores] = [of('undercut'), of('overlap'), of('porosity')]
+  const [unfused, cracks] = [of('incomplete fusion'), of('crack')]
+  const isCraterCrack = (mark: FlawMark) => mark.form === 'crater' || (!mark.form && isAtEnd(document, mark))
+  // Where no toe is above the other, the one that is eaten more is called the upper, whichever way it is drawn.
+  const turned = !isLevel(document) && leansToLower(undercut, overlap)
   const atStarts = pores.filter(mark => isNearTry(document, mark))
   const heats = [...undercut, ...overlap, ...of('sagging')]
   const joint = !isPlate(document.piece)
   return [
+    ...bySide(undercut, { upper: 'undercut upper', lower: 'undercut lower', both: 'undercut both' }, turned, see),
+    ...bySide(overlap, { upper: 'overlap upper', lower: 'overlap lower', both: 'overlap any' }, turned, see),
+    ...see('crack in crater', cracks.filter(isCraterCrack)),
     ...see(
-      'undercut upper',
-      undercut.filter(mark => mark.side === 'upper' || mark.side === 'lower'),
-    ),
-    ...see(
-      'undercut both',
-      undercut.filter(mark => mark.side !== 'upper' && mark.side !== 'lower'),
-    ),
-    ...see(
-      'overlap lower',
-      overlap.filter(mark => mark.side === 'lower'),
-    ),
-    ...see(
-      'overlap any',
-      overlap.filter(mark => mark.side !== 'lower'),
+      'crack along',
+      cracks.filter(mark => !isCraterCrack(mark)),
     ),
     ...see(atStarts.length === pores.length ? 'porosity at starts' : 'porosity everywhere', pores),
     ...see(
@@ -129,6 +144,33 @@ function flawSigns(document: CouponDocument): Sign[] {
     ...ROOT.flatMap(([flaw, id]) => alongRoot(document, id, of(flaw))),
     ...(grows(document, heats) ? see('growing', heats) : []),
   ]
+}
+
+const OTHER = { upper: 'lower', lower: 'upper' } as const
+
+/** Whether the lower toe is eaten more than the upper, or the upper rolled over more than the lower. */
+function leansToLower(undercut: readonly FlawMark[], overlap: readonly FlawMark[]): boolean {
+  const sum = (flaws: readonly FlawMark[], side: 'upper' | 'lower') =>
+    flaws
+      .filter(flaw => flaw.side === side)
+      .reduce((total, flaw) => total + flaw.severity * (1 + flaw.toMm - flaw.atMm), 0)
+  return sum(undercut, 'lower') + sum(overlap, 'upper') > sum(undercut, 'upper') + sum(overlap, 'lower')
+}
+
+/** A flaw on one toe is not the same as on the other: which toe it sits on is half of what it says. */
+function bySide(
+  flaws: readonly FlawMark[],
+  ids: Readonly<Record<'upper' | 'lower' | 'both', SignId>>,
+  turned: boolean,
+  see: (id: SignId, marks: readonly Mark[]) => Sign[],
+): Sign[] {
+  const on = (side: FlawMark['side']) => (side === 'upper' || side === 'lower' ? (turned ? OTHER[side] : side) : 'both')
+  return (['upper', 'lower', 'both'] as const).flatMap(side =>
+    see(
+      ids[side],
+      flaws.filter(flaw => on(flaw.side) === side),
+    ),
+  )
 }
 
 const FAULT_SIGNS: readonly (readonly [SignId, readonly TryKind[], readonly string[]])[] = [
@@ -165,11 +207,14 @@ function gaugeSigns(document: CouponDocument, rules: HouseRules): Sign[] {
     legs('lower leg').length > 0 &&
     over(Math.abs(lengthOf('upper leg') - lengthOf('lower leg')), EVEN_LEGS_MM)
   const legSigns: Sign[] = uneven ? [{ id: 'uneven legs', markIds: both.map(mark => mark.id), share: 1 }] : []
-  if (!isPlate(document.piece)) return legSigns
+  return [...legSigns, ...widthSigns(document, rules), ...sizeSigns(document, rules), ...lineSigns(document, rules)]
+}
+
+function widthSigns(document: CouponDocument, rules: HouseRules): Sign[] {
+  if (!isPlate(document.piece)) return []
   const { lowMm, highMm } = wantedWidth(rules, document.ticket.diameterMm)
-  const widths = readings.filter(mark => mark.of === 'width')
+  const widths = document.marks.filter(isGauge).filter(mark => mark.of === 'width')
   return [
-    ...legSigns,
     ...onBeads(
       document,
       'wide',
@@ -179,6 +224,60 @@ function gaugeSigns(document: CouponDocument, rules: HouseRules): Sign[] {
       document,
       'narrow',
       widths.filter(mark => under(mark.valueMm, lowMm)),
+    ),
+  ]
+}
+
+/** What a gauge finds too much or too little of, as the sign that a mark of it would be. */
+const TOO_MUCH: Readonly<Partial<Record<GaugeKind, SignId>>> = {
+  height: 'too high',
+  convexity: 'too high',
+  penetration: 'root heavy',
+}
+const TOO_LITTLE: Readonly<Partial<Record<GaugeKind, SignId>>> = {
+  'height': 'too low',
+  'throat': 'too low',
+  'upper leg': 'too low',
+  'lower leg': 'too low',
+}
+
+/** Readings outside their limits are signs, like what is marked by eye. */
+function sizeSigns(document: CouponDocument, rules: HouseRules): Sign[] {
+  const found = new Map<SignId, GaugeMark[]>()
+  for (const mark of document.marks.filter(isGauge)) {
+    const limit =
+      isPlate(document.piece) && mark.of === 'height'
+        ? { lowMm: rules.heightMm.low, highMm: rules.heightMm.high }
+        : sizeLimit(document, mark, rules)
+    if (!limit) continue
+    const tooMuch = limit.highMm !== null && over(mark.valueMm, limit.highMm) && TOO_MUCH[mark.of]
+    const tooLittle = limit.lowMm !== null && under(mark.valueMm, limit.lowMm) && TOO_LITTLE[mark.of]
+    const sign = tooMuch || tooLittle
+    if (sign) found.set(sign, [...(found.get(sign) ?? []), mark])
+  }
+  return [...found].flatMap(([id, marks]) =>
+    id === 'root heavy'
+      ? [{ id, markIds: marks.map(mark => mark.id), share: Math.min(1, 0.35 * marks.length) }]
+      : onBeads(document, id, marks),
+  )
+}
+
+/** Beads that are off the line, and laps that are off, as they were gauged. */
+function lineSigns(document: CouponDocument, rules: HouseRules): Sign[] {
+  const rowOf = (id: SignId, off: readonly { readonly markIds: readonly string[] }[]): Sign[] =>
+    off.length === 0
+      ? []
+      : [{ id, markIds: off.flatMap(row => row.markIds), share: off.length / laid(document).length }]
+  return [
+    ...rowOf(
+      'crooked',
+      straightness(document, rules).filter(row => over(row.offMm, rules.straight.offMm)),
+    ),
+    ...rowOf(
+      'lap off',
+      laps(document).filter(
+        row => under(row.share, rules.overlap.low, SAME_SHARE) || over(row.share, rules.overlap.high, SAME_SHARE),
+      ),
     ),
   ]
 }
@@ -217,6 +316,17 @@ function isNearTry(document: CouponDocument, flaw: FlawMark): boolean {
       mark.beadId === flaw.beadId &&
       flaw.atMm <= mark.atMm + AT_A_START &&
       flaw.toMm >= mark.atMm - AT_A_START,
+  )
+}
+
+/** A crack that nobody gave a kind, within half an inch of where a bead ends, is a crater's. */
+function isAtEnd(document: CouponDocument, flaw: FlawMark): boolean {
+  return document.marks.some(
+    mark =>
+      isTry(mark) &&
+      (mark.kind === 'end' || mark.kind === 'restart') &&
+      mark.beadId === flaw.beadId &&
+      Math.abs(flaw.atMm - mark.atMm) <= AT_A_START,
   )
 }
 

@@ -67,7 +67,7 @@ function workAngle({ joint, position, pass }: AngleCase, rules: HouseRules): Wor
 
 function travelAngle({ classification, position, travel, joint, pass }: AngleCase, rules: HouseRules): TravelAngle {
   const rutile = electrodeOf(classification).family === 'rutile'
-  if (joint === 'V, open root' && pass === 'root') return KEYHOLE
+  if (joint === 'V, open root' && pass === 'root') return travel === 'down' ? DOWNHILL : KEYHOLE
   if (position === '3G') return travel === 'down' ? DOWNHILL : { ...rules.pushVerticalDegrees, lean: 'push' }
   if (position === '4G') return { ...rules.dragOverheadDegrees, lean: 'drag' }
   if (joint === 'lap') return LAP

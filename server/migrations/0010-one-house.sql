@@ -24,6 +24,9 @@ DROP TABLE IF EXISTS sign_in_failure;
 ALTER TABLE account ADD COLUMN IF NOT EXISTS session_number INT UNSIGNED NOT NULL DEFAULT 1;
 ALTER TABLE student ADD COLUMN IF NOT EXISTS session_number INT UNSIGNED NOT NULL DEFAULT 1;
 
+-- How little the model had thought of a cause that was said: by so much it teaches something.
+ALTER TABLE cause_said ADD COLUMN IF NOT EXISTS surprise DOUBLE NOT NULL DEFAULT 0.5;
+
 -- What is looked up by time has an index.
 ALTER TABLE blind_reading ADD INDEX IF NOT EXISTS reading_by_kind (reader_kind, made_at);
 ALTER TABLE cause_said ADD INDEX IF NOT EXISTS cause_by_time (said_at);

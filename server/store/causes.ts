@@ -1,6 +1,14 @@
-import type { CauseCounts, CauseId } from '../../core/diagnosis'
+import type { CauseId, CauseSurprise } from '../../core/diagnosis'
 import type { CausesSaid } from '../../contract/causes'
-import { database, rows, run, toDateTime, toIso, type Queries } from './database'
+import { database, insertRow, rows, run, toDateTime, toIso, type Queries } from './database'
+
+/** A cause that was said of a coupon, and how little the model had thought of it: 1 less its odds. */
+export interface SaidCause {
+  readonly studentId: string
+  readonly cause: string | undefined
+  readonly surprise: number
+  readonly saidAt: Date
+}
 
 /**
  * Keeps the cause that was said of a coupon, or that none is said any more, in the caller's transaction. `formerly`
@@ -9,32 +17,38 @@ import { database, rows, run, toDateTime, toIso, type Queries } from './database
 export async function writeCause(
   on: Queries,
   couponId: string,
-  { studentId, cause, saidAt }: { studentId: string; cause: string | undefined; saidAt: Date },
+  { studentId, cause, surprise, saidAt }: SaidCause,
   formerly: string | null,
 ): Promise<void> {
   if (formerly !== null) await run(on, 'DELETE FROM cause_said WHERE coupon_id = ?', [couponId])
   if (cause)
-    await run(on, 'INSERT INTO cause_said (coupon_id, student_id, cause, said_at) VALUES (?, ?, ?, ?)', [
-      couponId,
-      studentId,
+    await insertRow(on, 'cause_said', {
+      coupon_id: couponId,
+      student_id: studentId,
       cause,
-      toDateTime(saidAt),
-    ])
+      surprise,
+      said_at: toDateTime(saidAt),
+    })
 }
 
 /** What was said in the whole school since it last began to count anew. */
 export async function causesSaid(): Promise<CausesSaid> {
   const reset = await lastReset()
+  const rows = await saidSince(reset?.reset_at ?? EVER)
   return {
-    school: await countsSince(reset?.reset_at ?? EVER),
+    school: surpriseOf(rows),
+    said: Object.fromEntries(rows.map(row => [row.cause, Number(row.said)])),
     reset: reset ? { at: toIso(reset.reset_at), by: reset.reset_by, why: reset.why } : null,
   }
 }
 
-/** What was said of one student's coupons since then. */
-export async function causesSaidOf(studentId: string): Promise<CauseCounts> {
-  return countsSince((await lastReset())?.reset_at ?? EVER, studentId)
+/** What was said of one student's coupons since then, as its odds are moved by it. */
+export async function causesSaidOf(studentId: string): Promise<CauseSurprise> {
+  return surpriseOf(await saidSince((await lastReset())?.reset_at ?? EVER, studentId))
 }
+
+const surpriseOf = (rows: readonly SaidRow[]): CauseSurprise =>
+  Object.fromEntries(rows.map(row => [row.cause, Number(row.surprise)]))
 
 const EVER = '1970-01-01'
 
@@ -46,15 +60,19 @@ async function lastReset() {
   return reset
 }
 
-async function countsSince(moment: string, studentId?: string): Promise<CauseCounts> {
-  const counted = await rows<{ cause: CauseId; said: number }>(
+interface SaidRow {
+  cause: CauseId
+  said: number
+  surprise: number
+}
+
+const saidSince = (moment: string, studentId?: string): Promise<SaidRow[]> =>
+  rows<SaidRow>(
     database(),
-    `SELECT cause, COUNT(*) AS said FROM cause_said
+    `SELECT cause, COUNT(*) AS said, SUM(surprise) AS surprise FROM cause_said
     WHERE said_at > ? ${studentId === undefined ? '' : 'AND student_id = ?'} GROUP BY cause`,
     studentId === undefined ? [moment] : [moment, studentId],
   )
-  return Object.fromEntries(counted.map(row => [row.cause, Number(row.said)]))
-}
 
 /** Begins to count anew: the odds are as shipped again, and what was said stays with its coupons. */
 export async function resetCauses({ by, why, now }: { by: string; why: string; now: Date }): Promise<void> {

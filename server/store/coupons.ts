@@ -4,7 +4,7 @@ import type { CouponPage } from '../../contract/record'
 import type { HouseRules } from '../../core/house'
 import { writeCause } from './causes'
 import { database, fromJson, insertRow, rows, toIso, updateRow, type Queries } from './database'
-import { writeDerived } from './derived'
+import { surpriseAt, writeDerived } from './derived'
 import { rulesOf } from './houseRules'
 import { noteProgress } from './noteProgress'
 import {
@@ -85,7 +85,13 @@ async function writeCoupon(
   if (before) await updateRow(on, 'coupon', id, row)
   else await insertRow(on, 'coupon', { id, ...row })
   const formerly = before?.document.studentId ?? null
-  await writeCause(on, id, { studentId: document.studentId, cause: document.trueCause, saidAt: by.now }, formerly)
+  const surprise = surpriseAt(document, rules)
+  await writeCause(
+    on,
+    id,
+    { studentId: document.studentId, cause: document.trueCause, surprise, saidAt: by.now },
+    formerly,
+  )
   for (const studentId of new Set([document.studentId, formerly ?? document.studentId]))
     await noteProgress(on, studentId)
   return { id, version, document, savedAt: by.now.toISOString(), savedBy: by.name }

@@ -76,3 +76,12 @@ export async function writeDerived(
     next_run: nextRun,
   }
 }
+
+/**
+ * How little the model, knowing nothing of the school, thought of the cause that was said of a coupon: 1 less its odds;
+ * 0 where none was said.
+ */
+export function surpriseAt({ trueCause, ...document }: CouponDocument, rules: HouseRules): number {
+  if (trueCause === undefined) return 0
+  return 1 - (diagnose(document, rules).causes.find(row => row.cause.id === trueCause)?.odds ?? 0)
+}

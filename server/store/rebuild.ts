@@ -2,7 +2,7 @@ import type { CouponDocument } from '../../core/coupon'
 import type { HouseRules } from '../../core/house'
 import { writeCause } from './causes'
 import { database, fromJson, inTransaction, rows, toIso, updateRow } from './database'
-import { writeDerived } from './derived'
+import { surpriseAt, writeDerived } from './derived'
 import { rulesOf } from './houseRules'
 import { noteProgress } from './noteProgress'
 
@@ -43,7 +43,13 @@ async function rebuildAfter(
       const { studentId, trueCause: cause } = document
       await updateRow(on, 'coupon', row.id, await writeDerived(on, row.id, document, rules, row.student_id))
       await noteProgress(on, studentId)
-      await writeCause(on, row.id, { studentId, cause, saidAt: new Date(toIso(row.saved_at)) }, row.student_id)
+      const surprise = surpriseAt(document, rules)
+      await writeCause(
+        on,
+        row.id,
+        { studentId, cause, surprise, saidAt: new Date(toIso(row.saved_at)) },
+        row.student_id,
+      )
     }
     return batch.length === 0 ? null : { id: batch.at(-1)!.id, count: batch.length }
   })

@@ -157,7 +157,7 @@ const numberOf = (id: string) => props.specimens.findIndex(specimen => specimen.
           :font-size="ring.outer / 6"
           class="size at"
         >
-          {{ labelAt(specimen, seamMm, 1).degrees }}°
+          {{ `${labelAt(specimen, seamMm, 1).degrees}°` }}
         </text>
       </g>
       <text y="0" :font-size="ring.outer / 5" class="size at">{{ coupon.ticket.position }}</text>

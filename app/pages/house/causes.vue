@@ -15,10 +15,10 @@ onMounted(load)
 const asking = ref(false)
 const why = ref('')
 const { busy, refused, attempt } = useSaving()
-const said = computed(() => CAUSES.reduce((sum, { id }) => sum + (causes.said.school[id] ?? 0), 0))
+const said = computed(() => CAUSES.reduce((sum, { id }) => sum + (causes.said.said[id] ?? 0), 0))
 const rows = computed(() => {
   const now = schoolPriors(causes.said.school)
-  return CAUSES.map((cause, index) => ({ ...cause, now: now[index]!, said: causes.said.school[cause.id] ?? 0 })).sort(
+  return CAUSES.map((cause, index) => ({ ...cause, now: now[index]!, said: causes.said.said[cause.id] ?? 0 })).sort(
     (a, b) => b.now - a.now,
   )
 })
