@@ -1,4 +1,4 @@
-import { holdAgainst, sayAmount, SHIPPED_SETS } from '../core/criteria'
+import { setForVisual } from '../core/criteria'
 import type { CouponDocument } from '../core/coupon'
 import { unitFor, type CodeBook } from '../core/qualification'
 import {
@@ -8,9 +8,12 @@ import {
   takeStep,
   testCoupon,
   testStanding,
+  visualOf,
+  visualSigned,
   type Opening,
   type Signature,
   type SpecimenResult,
+  type Visual,
   type WelderTest,
 } from '../core/welderTest'
 import { DIFFICULTY, errorAfter, weldCoupon, type Learner } from '../core/simulate'
@@ -50,7 +53,7 @@ export function takeTest(
   for (let step = nextStep(now, book, true); step.is !== 'visual'; step = nextStep(now, book, true))
     now = takeStep(now, step, seen())
   const coupon = weldCoupon(testCoupon(now, SCHOOL_RULES, wall), learner, practised, random, SCHOOL_RULES)
-  if (to !== 'welded') now = { ...now, visual: visualOf(coupon, now, book, seen()) }
+  if (to !== 'welded') now = { ...now, visual: signedVisual(coupon, now, book, seen()) }
   if (to === 'result' && now.visual!.outcome === 'passes')
     for (const specimen of specimensOf(now, book)) {
       now = {
@@ -77,24 +80,9 @@ export function takeTest(
   return { document: now, coupon, savedAt: new Date(at()) }
 }
 
-function visualOf(coupon: CouponDocument, { test }: WelderTest, book: CodeBook, seen: Signature): WelderTest['visual'] {
-  const unit = unitFor(book, test)
-  const failed = holdAgainst(
-    coupon,
-    SHIPPED_SETS.find(set => set.id === book.criteriaId)!,
-    unit,
-  ).rows.filter(row => row.outcome === 'fail')
-  const outcome = failed.length > 0 ? ('fails' as const) : ('passes' as const)
-  return {
-    ...seen,
-    computed: outcome,
-    outcome,
-    why: '',
-    failed: failed.map(
-      row =>
-        `${row.name}: ${sayAmount(row.criterion.observed, row.measured, unit)}, at most ${row.limit === 0 ? 'none' : sayAmount(row.criterion.observed, row.limit, unit)} (${row.criterion.clause})`,
-    ),
-  }
+function signedVisual(coupon: CouponDocument, { test }: WelderTest, book: CodeBook, seen: Signature): Visual {
+  const said = visualOf(coupon, setForVisual(book.criteriaId, [])!, unitFor(book, test))
+  return visualSigned({ ...seen, outcome: said.computed, why: '' }, said)
 }
 
 const errorOf = (learner: Learner, practised: number, { test }: WelderTest) =>

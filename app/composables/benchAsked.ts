@@ -4,12 +4,13 @@ import { useBench } from '~/stores/bench'
 import { useFloor } from '~/stores/floor'
 import { useHouseRules } from '~/stores/houseRules'
 import { useOutbox } from '~/stores/outbox'
+import { orNotFound } from '~/stores/request'
 import { useSections } from '~/stores/sections'
 import { useWelderTests } from '~/stores/welderTests'
 
 /**
  * Opens on the Bench what its address asks for: a saved coupon, a test's, a student's or a booth's next one. A
- * coupon that is being marked comes first.
+ * coupon that is being marked is parked.
  * The function it gives answers what to say about it; nothing when it was done.
  */
 export function useBenchAsked(): () => Promise<string> {
@@ -25,7 +26,7 @@ export function useBenchAsked(): () => Promise<string> {
   /** The coupon of a test: as it was read before, else as it was welded. */
   async function ofTest(testId: string): Promise<void> {
     const { student, document } = await tests.find(testId)
-    const saved = await outbox.find(document.couponId).catch(() => null)
+    const saved = await orNotFound(outbox.find(document.couponId))
     if (saved) bench.openSaved(saved, student, testId)
     else
       bench.openOfTest(
@@ -40,9 +41,8 @@ export function useBenchAsked(): () => Promise<string> {
     const { coupon, student, booth, kept, name, test } = route.query
     if (!coupon && !student && !booth && !kept && !test) return ''
     await router.replace('/bench')
-    if (bench.touched && !(typeof test === 'string' && bench.open?.testId === test))
-      return `${bench.open!.student.name}’s coupon is not saved yet. Save it, or throw it away.`
-    if (bench.touched) return ''
+    // The coupon of this test lies here already, begun.
+    if (bench.touched && typeof test === 'string' && bench.open?.testId === test) return ''
     if (typeof test === 'string') await ofTest(test)
     if (typeof coupon === 'string')
       bench.openSaved(await outbox.find(coupon), typeof name === 'string' ? name : 'Saved coupon')

@@ -8,7 +8,8 @@ import { isTaken } from './pageKeys'
 export const BENCH_KEYS: readonly (readonly [string, string])[] = [
   ['N', 'next coupon'],
   ['Enter', 'save, next coupon'],
-  ['/', 'choose a student'],
+  ['/', 'another student; this coupon waits'],
+  ['`', 'take up the parked coupon that has waited longest'],
   ['I', 'change the ticket'],
   ['↑ ↓', 'choose a bead, or a pass'],
   ['← →', 'along it by 1/8 in; with Shift by 1/2'],
@@ -32,7 +33,7 @@ export const BENCH_KEYS: readonly (readonly [string, string])[] = [
 ]
 
 /** Keys that belong to whoever answers for the coupon. */
-const NOT_BLIND = new Set(['N', '/', 'I', '- +', '7', '8 9', ';', '’', 'Space'])
+const NOT_BLIND = new Set(['N', '/', '`', 'I', '- +', '7', '8 9', ';', '’', 'Space'])
 /** The keys of a blind reading, which is handed in. */
 export const BLIND_KEYS = BENCH_KEYS.filter(([key]) => !NOT_BLIND.has(key)).map(
   ([key, what]) => [key, key === 'Enter' ? 'hand it in' : what] as const,
@@ -42,6 +43,7 @@ export interface BenchKeyActs {
   readonly next: () => void
   readonly save: () => void
   readonly choose: () => void
+  readonly parked: () => void
   readonly ticket: () => void
   readonly more: () => void
   readonly help: () => void
@@ -96,6 +98,7 @@ export function useBenchKeys(acts: BenchKeyActs, upright: () => boolean, busy: (
   const PLAIN: Readonly<Record<string, () => void>> = {
     'Enter': acts.save,
     '/': acts.choose,
+    '`': acts.parked,
     '?': acts.help,
     '1': () => hand.degree(1),
     '2': () => hand.degree(2),

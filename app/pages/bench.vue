@@ -81,8 +81,7 @@ function next() {
 }
 
 function chooseStudent() {
-  if (bench.touched) notice.value = 'Save this coupon first, or throw it away.'
-  else dialog.value = 'students'
+  dialog.value = 'students'
 }
 
 async function save(why = '') {
@@ -129,12 +128,18 @@ async function refreshFloor(studentId: string) {
   })
 }
 
+const SETTLED = {
+  'saved': 'Both versions are kept',
+  'kept here': 'Kept in this browser until the server answers',
+  'conflict': 'Somebody saved it once more: choose again',
+} as const
+
 async function settle(choice: 'mine' | 'theirs') {
   saving.value = true
   try {
-    await bench.settle(theirs.value!, choice)
-    theirs.value = null
-    notice.value = 'Both versions are kept'
+    const result = await bench.settle(theirs.value!, choice)
+    theirs.value = result.is === 'conflict' ? result.theirs : null
+    notice.value = SETTLED[result.is]
   } catch (error) {
     problem.value = messageOf(error)
   } finally {
@@ -184,6 +189,7 @@ useBenchKeys(
     next,
     save: () => void save(),
     choose: chooseStudent,
+    parked: bench.takeUpNext,
     ticket: () => {
       if (bench.document) dialog.value = 'ticket'
     },
@@ -225,8 +231,11 @@ useBenchKeys(
       :loading="loading"
       @next="next"
       @choose="dialog = 'students'"
-    />
+    >
+      <ParkedStrip />
+    </BenchEmpty>
     <template v-else>
+      <ParkedStrip class="aside-strip" />
       <header class="head">
         <div class="who">
           <h1>
@@ -352,13 +361,17 @@ useBenchKeys(
 .bench {
   height: 100dvh;
   display: grid;
-  grid-template: auto minmax(0, 1fr) / minmax(0, 1fr) 306px;
+  grid-template: auto auto minmax(0, 1fr) / minmax(0, 1fr) 306px;
   position: relative;
 }
 .bench > .empty {
   grid-area: 1 / 1 / -1 / -1;
 }
+.aside-strip {
+  grid-column: 1 / -1;
+}
 .head {
+  grid-row: 2;
   grid-column: 1 / -1;
   display: flex;
   flex-wrap: wrap;
@@ -380,6 +393,7 @@ useBenchKeys(
   font-size: 0.92rem;
 }
 .stage {
+  grid-row: 3;
   min-height: 0;
   min-width: 0;
   display: grid;
@@ -401,6 +415,7 @@ useBenchKeys(
   margin-right: 40px;
 }
 .side {
+  grid-row: 3;
   min-height: 0;
   display: grid;
   grid-template-rows: minmax(0, 1fr) auto;
@@ -456,13 +471,14 @@ useBenchKeys(
   .bench {
     height: auto;
     min-height: 100dvh;
-    grid-template: auto auto auto / minmax(0, 1fr);
+    grid-template: auto auto auto auto / minmax(0, 1fr);
     padding-bottom: 60px;
   }
   .stage {
     height: 66dvh;
   }
   .side {
+    grid-row: 4;
     border-left: 0;
     border-top: 1px solid var(--line);
   }

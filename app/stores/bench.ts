@@ -13,23 +13,10 @@ import type { LaneView } from '~/components/drawing/drawnLanes'
 import { useCauses } from './causes'
 import { useHouseRules } from './houseRules'
 import { useOutbox, type SaveResult, type Waiting } from './outbox'
+import { useParkedCoupons, type CouponDraft, type OpenCoupon } from './parkedCoupons'
 
-interface Open {
-  readonly id: string
-  readonly baseVersion: number
-  readonly student: { readonly id: string; readonly name: string }
-  /** What the last joint's fit-up asks of this one, degrees. */
-  readonly presetDegrees?: number | null
-  /** The test that it is the coupon of: there it goes back to when it is saved. */
-  readonly testId?: string
-}
-
-interface CouponDraft extends Open {
-  readonly touched: boolean
-  readonly document: CouponDocument
-}
-
-const draftKey = (accountId: string) => `fusilis.draft.${accountId}`
+const DRAFT = 'fusilis.draft.'
+const draftKey = (accountId: string) => `${DRAFT}${accountId}`
 /** A blind reading keeps a draft of its own, beside the coupon that is on the bench. */
 const blindKey = ({ id, stage, student }: Blind) => `fusilis.blind.${student.id}.${id}.${stage}`
 
@@ -37,7 +24,7 @@ const blindKey = ({ id, stage, student }: Blind) => `fusilis.blind.${student.id}
 interface Blind {
   readonly id: string
   readonly stage: string
-  readonly student: Open['student']
+  readonly student: OpenCoupon['student']
 }
 
 /** Whose coupon is laid out: a student, and how the last one was run. */
@@ -67,8 +54,9 @@ export const useBench = defineStore('bench', () => {
   const houseRules = useHouseRules()
   const outbox = useOutbox()
   const causes = useCauses()
+  const parked = useParkedCoupons()
 
-  const open = shallowRef<Open | null>(null)
+  const open = shallowRef<OpenCoupon | null>(null)
   const document = shallowRef<CouponDocument | null>(null)
   const cursor = ref<Place>({ beadId: '', atMm: 0 })
   const selectedId = ref<string | null>(null)
@@ -120,7 +108,9 @@ export const useBench = defineStore('bench', () => {
     localStorage.removeItem(draft)
   }
 
-  function lay(opened: Open, doc: CouponDocument): void {
+  /** Puts a coupon on the bench. One that was begun there is parked, not lost, and nobody is asked. */
+  function lay(opened: OpenCoupon, doc: CouponDocument): void {
+    if (open.value && draft.startsWith(DRAFT)) park()
     open.value = opened
     document.value = doc
     touched.value = false
@@ -132,10 +122,42 @@ export const useBench = defineStore('bench', () => {
     cursor.value = { beadId: bead.id, atMm: (bead.fromMm + bead.toMm) / 2 }
   }
 
-  /** Takes up the coupon that was on the bench before a reload. True when there was one. */
+  /** Takes up the coupon that was on the bench before a reload, and those beside it. True when there was one. */
   function resume(account: string): boolean {
+    parked.open(account)
+    // What lies here already is the draft itself: the page was only left for another room.
+    if (open.value && draft === draftKey(account)) return true
     draft = draftKey(account)
     return takeUp()
+  }
+
+  /** Puts the coupon aside where it is, when anything was marked on it. */
+  function park(): void {
+    if (open.value && document.value && touched.value)
+      parked.park({ ...open.value, touched: true, document: document.value }, cursor.value, {
+        past: past.value,
+        future: future.value,
+      })
+    clear()
+  }
+
+  /** Takes a parked coupon up again, where it was left; whatever was begun meanwhile is parked in its place. */
+  function takeUpParked(id: string): void {
+    const found = parked.take(id)
+    if (!found) return
+    const { document: doc, touched: marked, cursor: place, past: before, future: after, parkedAt: _, ...opened } = found
+    lay(opened, doc)
+    touched.value = marked
+    cursor.value = place
+    past.value = before
+    future.value = after
+    keepDraft()
+  }
+
+  /** Takes the one up that has waited longest; the key goes round. */
+  function takeUpNext(): void {
+    const [oldest] = parked.all
+    if (oldest) takeUpParked(oldest.id)
   }
 
   /** Takes up the draft that the browser keeps. True when there was one. */
@@ -173,6 +195,10 @@ export const useBench = defineStore('bench', () => {
 
   /** Opens a new coupon for a student; one that the student has read already is the same coupon, as it lies. */
   function openNew(student: FloorStudent, classDay: string): void {
+    const begun = parked.findOf({ studentId: student.id })
+    if (begun) return takeUpParked(begun.id)
+    if (isBegunFor(student.id)) return
+    void causes.loadStudent(student.id).catch(() => {})
     const { selfRead } = student
     lay(
       {
@@ -186,8 +212,13 @@ export const useBench = defineStore('bench', () => {
     keepDraft()
   }
 
+  /** Whether a new coupon of this student lies on the bench already, with marks on it. */
+  const isBegunFor = (studentId: string) =>
+    touched.value && open.value?.baseVersion === 0 && !open.value.testId && open.value.student.id === studentId
+
   /** Opens a coupon to be read blind, where it was left before a reload. */
   function openBlind(blind: Blind, document: CouponDocument): void {
+    putAway()
     draft = blindKey(blind)
     if (!takeUp())
       lay({ id: blind.id, baseVersion: 0, student: { id: blind.student.id, name: blind.student.name } }, document)
@@ -195,6 +226,8 @@ export const useBench = defineStore('bench', () => {
 
   /** Opens a saved coupon to read or grade it again. */
   function openSaved(coupon: SavedCoupon, name: string, testId?: string): void {
+    if (parked.findOf({ id: coupon.id })) return takeUpParked(coupon.id)
+    void causes.loadStudent(coupon.document.studentId).catch(() => {})
     lay(
       {
         id: coupon.id,
@@ -250,7 +283,6 @@ export const useBench = defineStore('bench', () => {
     cursor.value = place
   }
 
-  /** Goes to a pass, or to the root side, as far along as the cursor stands. */
   /** Takes marks one after the other, each time it is asked. */
   function showInTurn(markIds: readonly string[]): void {
     if (markIds.length === 0) return
@@ -258,6 +290,7 @@ export const useBench = defineStore('bench', () => {
     select(document.value?.marks.find(mark => mark.id === next) ?? null)
   }
 
+  /** Goes to a pass, or to the root side, as far along as the cursor stands. */
   function goToRow(row: string): void {
     if (!document.value) return
     cursor.value = placeOnRow(document.value, row, cursor.value.atMm)
@@ -352,20 +385,23 @@ export const useBench = defineStore('bench', () => {
     return result
   }
 
-  /** Ends a conflict. Both versions stay in the coupon's history; the chosen one stands. */
-  async function settle(theirs: SavedCoupon, choice: 'mine' | 'theirs'): Promise<void> {
-    if (!open.value) return
+  /**
+   * Ends a conflict. Both versions stay in the coupon's history; the chosen one stands. Answers what came of it:
+   * somebody may have saved it once more meanwhile.
+   */
+  async function settle(theirs: SavedCoupon, choice: 'mine' | 'theirs'): Promise<SaveResult> {
+    if (!open.value) throw new Error('There is no coupon on the bench')
     const { name } = open.value.student
     open.value = { ...open.value, baseVersion: theirs.version }
     const kept = await save(
       choice === 'mine' ? `Kept over the version of ${theirs.savedBy}` : 'Kept beside the version that stands',
     )
-    if (choice === 'theirs' && kept.is === 'saved')
-      await outbox.send(
-        theirs.id,
-        { baseVersion: kept.coupon.version, why: `The version of ${theirs.savedBy} stands`, document: theirs.document },
-        name,
-      )
+    if (choice === 'mine' || kept.is !== 'saved') return kept
+    return outbox.send(
+      theirs.id,
+      { baseVersion: kept.coupon.version, why: `The version of ${theirs.savedBy} stands`, document: theirs.document },
+      name,
+    )
   }
 
   function clear(): void {
@@ -409,6 +445,9 @@ export const useBench = defineStore('bench', () => {
     openOfTest,
     openKept,
     openBlind,
+    park,
+    takeUpParked,
+    takeUpNext,
     putAway,
     edit,
     undo,

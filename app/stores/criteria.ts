@@ -1,6 +1,6 @@
 import { useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
-import { SHIPPED_SETS, type CriteriaSet } from '~~/core/criteria'
+import { offeredSets } from '~~/core/criteria'
 import type { SavedCriteria, SchoolCriteria } from '~~/contract/criteria'
 import { request } from './request'
 
@@ -10,15 +10,8 @@ export const useCriteria = defineStore('criteria', () => {
   /** The sets a coupon is held against, as this browser last chose. */
   const chosen = useLocalStorage<string[]>('fusilis.criteria', ['d1.1 welder'])
 
-  /**
-   * What a coupon may be held against: the school's own first; a shipped set that one of them takes the place of is
-   * left out.
-   */
-  const offered = computed<readonly CriteriaSet[]>(() => {
-    const living = own.value.map(one => one.set).filter(set => !set.retired)
-    const superseded = new Set(living.map(set => set.supersedes))
-    return [...living, ...SHIPPED_SETS.filter(set => !superseded.has(set.id))]
-  })
+  const sets = computed(() => own.value.map(one => one.set))
+  const offered = computed(() => offeredSets(sets.value))
 
   async function load(): Promise<void> {
     own.value = await request<SavedCriteria[]>('GET', '/api/criteria')
@@ -30,5 +23,5 @@ export const useCriteria = defineStore('criteria', () => {
     own.value = [...own.value.filter(one => one.set.id !== set.id), saved]
   }
 
-  return { own, offered, chosen, load, save }
+  return { own, sets, offered, chosen, load, save }
 })

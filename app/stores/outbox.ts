@@ -19,6 +19,8 @@ export type SaveResult =
   | { readonly is: 'conflict'; readonly theirs: SavedCoupon }
 
 const RETRY_MS = 10_000
+/** No answer, signed out, or the database away: nothing else would get through either. */
+const OUT_OF_REACH: ReadonlySet<number> = new Set([0, 401, 503])
 
 /**
  * Sends coupons to the server. One that cannot be sent waits in the browser and is tried again; a reload does not
@@ -58,7 +60,10 @@ export const useOutbox = defineStore('outbox', () => {
     if (waiting.value.some(one => one.id === id)) waiting.value = waiting.value.filter(one => one.id !== id)
   }
 
-  /** Tries every waiting coupon again, oldest first; stops at the first sign that the server is still away. */
+  /**
+   * Tries every waiting coupon again, oldest first; stops at the first sign that the server is still away. One that it
+   * cannot take for reasons of its own holds up nothing behind it.
+   */
   async function retry(): Promise<void> {
     if (sending) return
     sending = true
@@ -68,7 +73,8 @@ export const useOutbox = defineStore('outbox', () => {
           await put(one.id, one.save)
           forget(one.id)
         } catch (error) {
-          if (!(error instanceof RequestFailure) || error.away || error.status === 401) return
+          if (!(error instanceof RequestFailure) || OUT_OF_REACH.has(error.status)) return
+          if (error.away) continue
           waiting.value = waiting.value.map(each => (each.id === one.id ? { ...each, refused: error.message } : each))
         }
       }

@@ -42,3 +42,13 @@ function toFailure({ statusCode, data }: { statusCode?: number; data?: Problem }
 export function messageOf(error: unknown): string {
   return error instanceof Error ? error.message : 'Something went wrong.'
 }
+
+/** What was asked for, or null where there is none; a server that is away is no answer, and is said. */
+export async function orNotFound<T>(asked: Promise<T>): Promise<T | null> {
+  try {
+    return await asked
+  } catch (error) {
+    if (error instanceof RequestFailure && error.status === 404) return null
+    throw error
+  }
+}

@@ -5,7 +5,7 @@ import type { SavedCoupon } from '~~/contract/coupon'
 import type { SavedWelderTest } from '~~/contract/welderTests'
 import { useCodeBooks } from './codeBooks'
 import { useOutbox } from './outbox'
-import { RequestFailure } from './request'
+import { orNotFound, RequestFailure } from './request'
 import { useWelderTests } from './welderTests'
 
 interface TestDraft {
@@ -55,7 +55,7 @@ export const useWelderTest = defineStore('testRun', () => {
   }
 
   async function findCoupon(): Promise<void> {
-    coupon.value = document.value ? await outbox.find(document.value.couponId).catch(() => null) : null
+    coupon.value = document.value ? await orNotFound(outbox.find(document.value.couponId)) : null
   }
 
   function lay({ baseVersion: version, student: name, document: doc }: TestDraft): void {

@@ -193,3 +193,24 @@ export const SHIPPED_SETS: readonly CriteriaSet[] = [
   iso5817('C'),
   iso5817('D'),
 ]
+
+/** A school's own set, as far as what is offered goes. */
+export interface OwnSet extends CriteriaSet {
+  /** The shipped set that it takes the place of; null for one beside them. */
+  readonly supersedes: string | null
+  readonly retired: boolean
+}
+
+/**
+ * What a coupon may be held against: the school's own first; a shipped set that one of them takes the place of is left
+ * out.
+ */
+export function offeredSets(own: readonly OwnSet[]): readonly CriteriaSet[] {
+  const living = own.filter(set => !set.retired)
+  const superseded = new Set(living.map(set => set.supersedes))
+  return [...living, ...SHIPPED_SETS.filter(set => !superseded.has(set.id))]
+}
+
+/** The set that a code book's visual is held to: its own, or the school's in its place. */
+export const setForVisual = (criteriaId: string, own: readonly OwnSet[]): CriteriaSet | null =>
+  offeredSets(own).find(set => set.id === criteriaId || ('supersedes' in set && set.supersedes === criteriaId)) ?? null

@@ -28,7 +28,7 @@ const REST_DAYS = 7
 /**
  * What the chance of a sound try depends on: where the pool lies, the work, the rod, the hand and way, practice in
  * all and here, and rest.
- * Trial and rest go in as logarithms: the next coupon teaches less than the last. Source: common practice of
+ * Practice and rest go in as logarithms: the next coupon teaches less than the last. Source: common practice of
  * learning curves.
  */
 export function features(cell: SkillCell, { before, beforeHere, restDays }: When): number[] {

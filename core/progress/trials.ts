@@ -34,7 +34,7 @@ export interface Tried extends SkillCell {
   readonly mock: boolean
 }
 
-/** Trial, with what had gone before it. */
+/** Tries, with what had been practised before them. */
 export interface Trial extends Tried {
   /** Coupons run before this one, in all and as the pool lay here. */
   readonly before: number

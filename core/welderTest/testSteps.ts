@@ -117,7 +117,7 @@ export function sayStep(step: TestStep, document: WelderTest): string {
     case 'stamp':
       return 'Stamp the piece'
     case 'check':
-      return `Signature: ${step.check}`
+      return `Seen: ${step.check}`
     case 'hold':
       return `Witness the ${step.point}`
     case 'start':

@@ -81,10 +81,10 @@ describe('a test goes on step by step', () => {
     ])
     expect(said).toEqual([
       'Stamp the piece',
-      'Signature: whole rods, in date',
-      'Signature: piece stamped',
-      'Signature: fit-up within limits',
-      'Signature: position fixed',
+      'Seen: whole rods, in date',
+      'Seen: piece stamped',
+      'Seen: fit-up within limits',
+      'Seen: position fixed',
       'Witness the fit-up',
       'Start the clock',
       ...passes.slice(0, 2),

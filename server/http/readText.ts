@@ -1,3 +1,4 @@
+import type { IncomingMessage } from 'node:http'
 import type { H3Event } from 'h3'
 import { refuse } from './refuse'
 
@@ -16,14 +17,13 @@ export async function readText(event: H3Event, mostBytes: number): Promise<strin
 }
 
 function readBytes(event: H3Event, most: number): Promise<Buffer> {
-  const { req, res } = event.node
+  const { req } = event.node
   return new Promise((resolve, reject) => {
     const chunks: Buffer[] = []
     let bytes = 0
     const tooLarge = () => {
-      // Whoever sends on is not listened to: the connection ends with the answer.
-      req.removeAllListeners('data').pause()
-      res.setHeader('connection', 'close')
+      req.removeAllListeners('data')
+      letGo(req)
       reject(refuse(413, 'Too large', `At most ${Math.floor(most / 1024)} kB can be sent here at a time.`))
     }
     if (Number(req.headers['content-length'] ?? 0) > most) return tooLarge()
@@ -36,4 +36,19 @@ function readBytes(event: H3Event, most: number): Promise<Buffer> {
     req.on('error', reject)
     req.on('aborted', () => reject(refuse(400, 'Not understood', 'The request ended before it was whole.')))
   })
+}
+
+/** So much more is read and thrown away, bytes, and for so long, ms, that the sender gets to hear the answer. */
+const MOST_THROWN_AWAY = 8 * 1024 * 1024
+const LONGEST_THROWN_AWAY_MS = 5_000
+
+/** Reads on without keeping anything, and hangs up on whoever does not stop. */
+function letGo(req: IncomingMessage): void {
+  let thrownAway = 0
+  const hangUp = setTimeout(() => req.socket.destroy(), LONGEST_THROWN_AWAY_MS)
+  req.on('data', (chunk: Buffer) => {
+    thrownAway += chunk.length
+    if (thrownAway > MOST_THROWN_AWAY) req.socket.destroy()
+  })
+  req.once('close', () => clearTimeout(hangUp))
 }

@@ -1,5 +1,6 @@
 import { beforeAll, describe, expect, it } from 'vitest'
 import { v7 as uuid } from 'uuid'
+import { aFlaw } from '../../core/coupon/example'
 import { DEFAULT_HOUSE_RULES as rules } from '../../core/house'
 import { bookLines, STRUCTURAL, withLine, type CodeBook } from '../../core/qualification'
 import { testCoupon, type WelderTest } from '../../core/welderTest'
@@ -106,6 +107,26 @@ describe('a test', () => {
       version: 2,
       document: { notes: won.document.notes },
     })
+  })
+
+  it('what the criteria say of the coupon is computed here, whatever the page sent', async () => {
+    const id = uuid()
+    const document = planned()
+    const cracked = testCoupon(document, rules, () => '18:00')
+    const bead = cracked.beads.at(-1)!
+    const crack = { ...aFlaw({ flaw: 'crack', side: null, beadId: bead.id, atMm: 30, toMm: 60 }), id: 'crack' }
+    const saved = await school.instructor.ask('PUT', `/api/coupons/${document.couponId}`, {
+      baseVersion: 0,
+      why: '',
+      document: { ...cracked, marks: [...cracked.marks, crack] },
+    })
+    expect(saved.status).toBe(200)
+    await put(id, { ...started(), couponId: document.couponId })
+    const sent = { ...welded(), couponId: document.couponId }
+    const { body } = await put(id, { ...sent, visual: { ...sent.visual!, outcome: 'fails', why: 'cracked' } }, 1)
+    expect(body.document.visual).toMatchObject({ computed: 'fails', outcome: 'fails', why: 'cracked' })
+    expect(body.document.visual!.failed[0]).toMatch(/^Cracks/)
+    expect((await put(id, body.document, 1)).body.version).toBe(2)
   })
 
   it('what its bends lay open and its results are kept together or not at all', async () => {

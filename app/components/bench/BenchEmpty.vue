@@ -9,6 +9,7 @@ const sections = useSections()
 
 <template>
   <div class="empty">
+    <slot />
     <h1>The bench is clear</h1>
     <p v-if="problem" role="alert">{{ problem }}</p>
     <v-progress-circular v-else-if="loading" indeterminate aria-label="Loading the section" />

@@ -61,6 +61,7 @@ useBenchKeys(
   {
     next: nothing,
     choose: nothing,
+    parked: nothing,
     ticket: nothing,
     time: nothing,
     beads: nothing,

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
 import { useLocalStorage } from '@vueuse/core'
-import { holdAgainst, sayAmount } from '~~/core/criteria'
+import { holdAgainst, setForVisual } from '~~/core/criteria'
 import { qualifies, unitFor } from '~~/core/qualification'
 import {
   asRetest,
@@ -16,6 +16,8 @@ import {
   takeStep,
   testCoupon,
   testStanding,
+  visualOf,
+  visualSigned,
   type HoldPoint,
   type Specimen,
   type SpecimenResult,
@@ -95,12 +97,7 @@ const openings = computed(() =>
   ),
 )
 const chosen = ref<string | null>(null)
-const set = computed(
-  () =>
-    criteria.offered.find(
-      one => one.id === run.book!.criteriaId || ('supersedes' in one && one.supersedes === run.book!.criteriaId),
-    ) ?? null,
-)
+const set = computed(() => setForVisual(run.book!.criteriaId, criteria.sets))
 const held = computed(() => (run.coupon && set.value ? holdAgainst(run.coupon.document, set.value, unit.value) : null))
 const pipe = computed(() =>
   document.value!.test.outsideMm === null
@@ -142,21 +139,9 @@ function act() {
 }
 
 function sign(outcome: 'passes' | 'fails', why: string) {
-  const lines = (held.value?.rows ?? []).filter(row => row.outcome === 'fail')
-  const failed = lines.map(
-    row =>
-      `${row.name}: ${sayAmount(row.criterion.observed, row.measured, unit.value)}, at most ${row.limit === 0 ? 'none' : sayAmount(row.criterion.observed, row.limit, unit.value)} (${row.criterion.clause})`,
-  )
-  run.change({
-    ...document.value!,
-    visual: {
-      ...seen(),
-      computed: lines.length > 0 ? 'fails' : 'passes',
-      outcome,
-      failed: outcome === 'fails' ? failed : [],
-      why,
-    },
-  })
+  if (!run.coupon || !set.value) return
+  const said = visualOf(run.coupon.document, set.value, unit.value)
+  run.change({ ...document.value!, visual: visualSigned({ ...seen(), outcome, why }, said) })
 }
 const witnessed = (point: HoldPoint) => run.change(takeStep(document.value!, { is: 'hold', point }, seen()))
 const sound = (specimen: Specimen) => run.change(takeStep(document.value!, { is: 'specimen', specimen }, seen()))

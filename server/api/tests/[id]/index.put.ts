@@ -1,12 +1,15 @@
 import { defineEventHandler } from 'h3'
-import type { CodeBook } from '../../../../core/qualification'
-import { documentFaults, type WelderTest } from '../../../../core/welderTest'
+import { setForVisual } from '../../../../core/criteria'
+import { unitFor, type CodeBook } from '../../../../core/qualification'
+import { documentFaults, visualOf, visualSigned, type WelderTest } from '../../../../core/welderTest'
 import { welderTestSaveSchema, type SavedWelderTest, type WelderTestSave } from '../../../../contract/welderTests'
 import { idIn, requireStaff } from '../../../http/access'
 import { DOCUMENT_BYTES, readAs } from '../../../http/readAs'
 import { refuse } from '../../../http/refuse'
 import { savedByOther } from '../../../http/savedByOther'
 import { findBook } from '../../../store/codeBooks'
+import { findCoupon } from '../../../store/coupons'
+import { schoolCriteria } from '../../../store/criteria'
 import { findStudent } from '../../../store/students'
 import { saveTest } from '../../../store/welderTests'
 
@@ -20,7 +23,11 @@ export default defineEventHandler(async (event): Promise<SavedWelderTest> => {
   const book = await bookOf(document)
   const [fault] = documentFaults(document, book)
   if (fault) throw notAccepted(fault.path, fault.message)
-  const outcome = await saveTest(id, save, book, { id: me.id, name: me.name, now: new Date() })
+  const outcome = await saveTest(id, { ...save, document: await withVisual(document, book) }, book, {
+    id: me.id,
+    name: me.name,
+    now: new Date(),
+  })
   if ('saved' in outcome) return outcome.saved
   throw savedByOther(
     `${outcome.theirs.savedBy} saved this test meanwhile. Load it, and do it again on that.`,
@@ -37,4 +44,17 @@ async function bookOf({ book }: WelderTest): Promise<CodeBook> {
   } catch (error) {
     throw notAccepted('book', (error as Error).message)
   }
+}
+
+/** What the criteria say of the coupon is computed here, whatever was sent: a signature is all that a page gives. */
+async function withVisual(document: WelderTest, book: CodeBook): Promise<WelderTest> {
+  if (!document.visual) return document
+  const [coupon, own] = await Promise.all([findCoupon(document.couponId), schoolCriteria()])
+  const set = setForVisual(
+    book.criteriaId,
+    own.map(one => one.set),
+  )
+  if (!coupon || !set) return document
+  const said = visualOf(coupon.document, set, unitFor(book, document.test))
+  return { ...document, visual: visualSigned(document.visual, said) }
 }

@@ -1,0 +1,12 @@
+#!/usr/bin/env node
+import { run } from './run.mjs'
+import { main, step } from './say.mjs'
+
+/** What is looked at before each commit: lint and types beside each other, then the units. */
+await main(async () => {
+  await step('Preparing', () => run('npx', ['nuxt', 'prepare']))
+  await step('Lint and types', () =>
+    Promise.all([run('npm', ['run', '--silent', 'lint']), run('npx', ['nuxt', 'typecheck'])]),
+  )
+  await run('npx', ['vitest', 'run', '--project', 'unit', '--reporter=dot'], { env: { NO_COLOR: '1' }, show: true })
+})
