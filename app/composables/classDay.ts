@@ -14,3 +14,6 @@ export function clockNow(now = new Date()): string {
 export function spokenDay(day: string): string {
   return new Date(`${day}T12:00:00`).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })
 }
+
+/** A day that may be of another year: `Mon 5 Oct 2026`. */
+export const longDay = (day: string): string => `${spokenDay(day)} ${day.slice(0, 4)}`

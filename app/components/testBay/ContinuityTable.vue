@@ -1,14 +1,13 @@
 <script setup lang="ts">
 import { clauseIn } from '~~/core/qualification'
 import { daysUntil } from '~~/core/welderTest'
-import { spokenDay } from '~/composables/classDay'
+import { longDay } from '~/composables/classDay'
 import type { Lapse } from './lapsesIcs'
 
 /** How qualifications stand, by student, process and book: last used, last day, and how long that is. */
 const props = defineProps<{ rows: readonly Lapse[]; today: string; canNote: boolean; named: boolean }>()
 defineEmits<{ use: [row: Lapse] }>()
 const SOON = 60
-const longDay = (day: string) => `${spokenDay(day)} ${day.slice(0, 4)}`
 const rowsShown = computed(() =>
   props.rows.map(row => {
     const days = daysUntil(props.today, row.lastDay)

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { CouponDocument } from '~~/core/coupon'
-import { clauseIn, sayPrinted, thicknessIn, unitFor, type CodeBook } from '~~/core/qualification'
+import { clauseIn, sayPrinted, thicknessIn, unitFor, type CodeBook, saySize } from '~~/core/qualification'
 import {
   formerFor,
   isBend,
@@ -37,7 +37,7 @@ const rows = computed(() =>
       verdict,
       width: formatLength(specimen.toMm - specimen.fromMm, unit.value),
       openings: (result?.openings ?? []).map(opening => ({
-        says: `${opening.length} ${unit.value} ${opening.kind}${opening.corner ? ' at a corner' : ''}`,
+        says: `${saySize(opening.length, unit.value)} ${unit.value} ${opening.kind}${opening.corner ? ' at a corner' : ''}`,
         from: sayOrigin(originOf(props.coupon, specimen, opening)),
       })),
     }

@@ -13,7 +13,7 @@ const passed: WelderTest = {
     ...passedExample().results,
     'face-1': {
       ...seen,
-      openings: [{ length: 0.05, atMm: 4, corner: false, kind: 'slag', depth: null }],
+      openings: [{ length: 5 / 64, atMm: 4, corner: false, kind: 'slag', depth: null }],
       byHand: null,
       note: '',
     },
@@ -33,7 +33,7 @@ describe('the record on paper', () => {
       '3/8 in',
       'Grooves in plate: flat, horizontal, vertical',
       '1/8 to 3/4 in',
-      '0.05 in slag',
+      '5/64 in slag',
       'nothing open',
       'On the clock 70 min',
       'Welder, date',
@@ -42,6 +42,13 @@ describe('the record on paper', () => {
     expect(text).not.toMatch(/certified|qualified welder/i)
     const footer = recordDocument(passed, STRUCTURAL, of).footer as (page: number, pages: number) => { text: string }
     expect(footer(1, 2).text).toMatch(/not a certificate.*inspector decide.*Page 1 of 2/)
+  })
+  it('says fillers as everything else says lengths', () =>
+    expect(words(recordDocument(passed, STRUCTURAL, of))).toMatch(/E7018 [\d/ ]+ in, \d+ layers?/))
+  it('a test that was not passed has no column of what it qualifies', () => {
+    const text = words(recordDocument({ ...passed, results: {} }, STRUCTURAL, of))
+    expect(text).toContain('As tested')
+    expect(text).not.toMatch(/what it qualifies|"Range"|1\/8 to 3\/4 in/)
   })
   it('says why a test was not passed, and what is not done yet', () => {
     expect(

@@ -7,6 +7,7 @@ import {
   unitFor,
   WHO_DECIDES,
   type CodeBook,
+  saySize,
 } from '~~/core/qualification'
 import {
   formerFor,
@@ -61,9 +62,12 @@ function actualBesideQualified(document: WelderTest, book: CodeBook): string[][]
       .join('; ') || 'none'
   const unit = unitFor(book, test)
   const fillers = test.fillers
-    .map(
-      filler =>
-        `${filler.classification} ${formatLength(filler.depositMm, unit)} in ${filler.layers} layer${filler.layers > 1 ? 's' : ''}${filler.root ? ', root' : ''}`,
+    .map(({ classification, depositMm, layers, root }) =>
+      [
+        `${classification} ${formatLength(depositMm, unit)}`,
+        `${layers} ${layers === 1 ? 'layer' : 'layers'}`,
+        ...(root ? ['root'] : []),
+      ].join(', '),
     )
     .join('; ')
   return [
@@ -92,7 +96,7 @@ export function recordDocument(
     const verdict = specimenVerdict(document, specimen, book)
     const result = document.results[specimen.id]
     const openings = (result?.openings ?? [])
-      .map(opening => `${opening.length} ${unit} ${opening.kind}${opening.corner ? ', corner' : ''}`)
+      .map(opening => `${saySize(opening.length, unit)} ${unit} ${opening.kind}${opening.corner ? ', corner' : ''}`)
       .join('; ')
     return [
       `${n + 1}`,
@@ -104,7 +108,8 @@ export function recordDocument(
     ]
   })
   const designation = designationOf(book, document.test)
-  const outcome = standing.state === 'passed' ? 'Passed' : standing.state === 'failed' ? 'Not passed' : 'Not finished'
+  const passed = standing.state === 'passed'
+  const outcome = passed ? 'Passed' : standing.state === 'failed' ? 'Not passed' : 'Not finished'
   return {
     pageSize: 'A4',
     pageMargins: [46, 42, 46, 48],
@@ -133,8 +138,15 @@ export function recordDocument(
         color: QUIET,
       },
       { text: standing.reasons.join('. '), margin: [0, 4, 0, 0] },
-      head('As tested, and what it qualifies'),
-      table([78, 150, '*'], ['Variable', 'Actual', 'Range'], actualBesideQualified(document, book)),
+      // A test that was not passed qualifies nothing: the column is not there to be misread.
+      head(passed ? 'As tested, and what it qualifies' : 'As tested'),
+      passed
+        ? table([78, 150, '*'], ['Variable', 'Actual', 'Range'], actualBesideQualified(document, book))
+        : table(
+            [78, '*'],
+            ['Variable', 'Actual'],
+            actualBesideQualified(document, book).map(([variable, actual]) => [variable!, actual!]),
+          ),
       head('Passes'),
       table(
         [20, 50, 90, 55, 60, '*'],

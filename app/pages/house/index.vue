@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Account, Section, Student } from '~~/contract/people'
+import { longDay } from '~/composables/classDay'
 import { useLoader } from '~/composables/loader'
 import { usePeople } from '~/stores/people'
 import { useSections } from '~/stores/sections'
@@ -87,7 +88,7 @@ async function done(said: string) {
               </td>
               <td class="num">{{ student.booth ?? '–' }}</td>
               <td>{{ student.hand }}</td>
-              <td>{{ student.startDate }}</td>
+              <td>{{ longDay(student.startDate) }}</td>
               <td class="end">
                 <v-btn variant="text" :aria-label="`Change ${student.name}`" @click="form = { is: 'student', student }"
                   >Change</v-btn

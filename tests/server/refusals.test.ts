@@ -1,0 +1,59 @@
+import { describe, expect, it } from 'vitest'
+import { shapeFault } from '../../server/http/shapeFault'
+import { databaseTrouble } from '../../server/store/databaseTrouble'
+
+describe('the shape of what is sent', () => {
+  const nested = (depth: number): unknown => (depth === 0 ? 1 : [nested(depth - 1)])
+  it('of a document is taken, whatever stands in it', () => {
+    expect(shapeFault({ a: [{ b: 'x', c: null, d: 1.5 }], e: {}, f: 'näher 🔥' })).toBeNull()
+    expect(shapeFault(null)).toBeNull()
+    expect(shapeFault(nested(15))).toBeNull()
+  })
+  it('too deep is refused, at its place', () => {
+    const deep = { document: { beads: nested(20) } }
+    expect(shapeFault(deep)).toMatchObject({ message: 'Too many things lie inside one another' })
+    expect(shapeFault(deep)!.path).toMatch(/^document\.beads(\[0\])+$/)
+  })
+  it.each([
+    ['too many entries', { list: Array.from({ length: 2_001 }, () => 0) }, 'list', /At most 2000 entries/],
+    [
+      'too many fields',
+      { map: Object.fromEntries(Array.from({ length: 301 }, (_, n) => [`k${n}`, 0])) },
+      'map',
+      /At most 300 fields/,
+    ],
+    ['too long a text', { note: 'x'.repeat(20_001) }, 'note', /At most 20000 characters/],
+    ['half a character', { note: 'a\udc00' }, 'note', /half of a character/],
+    ['no number', { n: Infinity }, 'n', /no number/],
+  ])('%s', (_, value, path, message) => {
+    const fault = shapeFault(value)!
+    expect(fault.path).toBe(path)
+    expect(fault.message).toMatch(message)
+  })
+  it('too many values together, though each list is short enough', () => {
+    const wide = Array.from({ length: 50 }, () => Array.from({ length: 1_000 }, () => 0))
+    expect(shapeFault(wide)!.message).toMatch(/At most 40000 values/)
+  })
+  it.each(['__proto__', 'constructor', 'prototype', 'toString', 'valueOf'])('%s is no field', name =>
+    expect(shapeFault(JSON.parse(`{"document": {"${name}": 1}}`))).toEqual({
+      path: 'document',
+      message: `“${name}” is not a field`,
+    }),
+  )
+})
+
+describe('an error of the database', () => {
+  it.each([
+    [{ code: 'ECONNREFUSED' }, 'away'],
+    [{ code: 'PROTOCOL_CONNECTION_LOST', fatal: true }, 'away'],
+    [{ code: 'ENOENT', syscall: 'connect' }, 'away'],
+    [{ code: 'ER_DISK_FULL' }, 'refused'],
+    [{ code: 'ER_OPTION_PREVENTS_STATEMENT' }, 'refused'],
+    [{ code: 'ER_LOCK_WAIT_TIMEOUT' }, 'refused'],
+    // A file of our own that is missing is nobody's database.
+    [{ code: 'ENOENT', syscall: 'open' }, null],
+    [{ code: 'ER_DUP_ENTRY' }, null],
+    [new Error('else'), null],
+    [undefined, null],
+  ] as const)('%o is %s', (error, trouble) => expect(databaseTrouble(error)).toBe(trouble))
+})
