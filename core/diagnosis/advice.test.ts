@@ -254,7 +254,7 @@ describe('the words fit the piece and the card', () => {
 
 describe('over many coupons', () => {
   const random = seededRandom(424)
-  const coupons = Array.from({ length: 1200 }, () => weldWith(drawTechnique(random), rules, random))
+  const coupons = Array.from({ length: 400 }, () => weldWith(drawTechnique(random), rules, random))
   it('a coupon that fails its grade is never to be run the same again', () => {
     for (const coupon of coupons)
       if (gradeCoupon(coupon, rules).computed !== 'move on') expect(advice(coupon)).not.toMatch(/hold these settings/)

@@ -4,7 +4,7 @@ import { DEFAULT_HOUSE_RULES as rules } from '../house'
 import { CAUSES, diagnoseSigns, priorsFor, SIGNS, strengthOn, type CauseId, type SignId } from '.'
 import { findingsOf } from './network'
 
-/** Figures of the diagnosis that an instructor acts on, each held where it is: a test here fails when one is changed. */
+/** Figures of the diagnosis that an instructor acts on, each held where it is: a test fails when one is changed. */
 
 const at = (currentA: number, more = {}) => aCoupon({ ticket: { currentA, ...more } })
 const prior = (coupon: ReturnType<typeof at>, id: CauseId) =>

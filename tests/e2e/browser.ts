@@ -68,8 +68,8 @@ export function countingKeys(page: Page): { press: (...keys: string[]) => Promis
 export async function choose(page: Page, list: Locator, option: string): Promise<void> {
   for (let attempt = 1; ; attempt++) {
     await list.click()
-    await page.getByRole('option', { name: option }).click()
     try {
+      await page.getByRole('option', { name: option }).click({ timeout: 5000 })
       await list.getByText(option).waitFor({ timeout: 3000 })
       return
     } catch (error) {

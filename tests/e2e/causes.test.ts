@@ -71,7 +71,7 @@ describe('the likely cause', () => {
     await page.goto(`${ADDRESS}/house/causes`)
     await page.getByText('Instructors have said the cause of 1 coupon.').waitFor()
     const row = page.getByRole('row', { name: /No pause at the toes/ })
-    expect((await row.getByRole('cell').allInnerTexts()).slice(0, 3)).toEqual(['7.6 %', '4.0 %', '1'])
+    expect((await row.getByRole('cell').allInnerTexts()).slice(0, 3)).toEqual(['4.5 %', '4.0 %', '1'])
     await page.getByRole('button', { name: 'Begin anew' }).click()
     await page.getByRole('dialog').getByRole('button', { name: 'Begin anew' }).click()
     await page.getByText('Say why: it is kept').waitFor()

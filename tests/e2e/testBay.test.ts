@@ -165,7 +165,7 @@ describe('a plate test in 3G and 4G', () => {
     await page.getByRole('dialog', { name: 'Stop the clock' }).getByLabel('Why').fill('arc blow')
     await press('Enter')
     await step(page, /^Go on/)
-    await page.getByText(/^Stopped \d\d:\d\d: arc blow/).waitFor()
+    await page.getByText(/Stopped \d\d:\d\d: arc blow/).waitFor()
     await page.context().close()
   })
 })
