@@ -74,7 +74,13 @@ const RESTARTS = [
 ]
 
 await take(await chooseThenStay(), 'floor')
-await take(await bench('Dario Venn', 'overhead pad', RESTARTS), 'bench')
+const interrupted = await bench('Isolde Brack', 'open root 3G', ['ArrowUp', 'g', ']'])
+await interrupted.keyboard.press('/')
+await interrupted.getByRole('dialog').getByLabel('Name or booth').fill('Dario Venn')
+await interrupted.keyboard.press('Enter')
+await interrupted.getByRole('heading', { name: 'Dario Venn' }).waitFor()
+for (const key of RESTARTS) await interrupted.keyboard.press(key)
+await take(interrupted, 'bench')
 await take(await bench('Dario Venn', 'overhead pad', RESTARTS, { width: 820, height: 1180 }), 'bench-tablet')
 const PIPE = ['ArrowDown', 'f', 'ArrowUp', 'ArrowUp', 'r', 'r', 'ArrowUp', 'ArrowUp', 'Shift+ArrowLeft', 'u']
 await take(await bench('Mirela Stroud', 'pipe 6G', PIPE), 'bench-pipe')

@@ -65,7 +65,7 @@ ul {
 button {
   min-height: 44px;
   display: flex;
-  align-items: baseline;
+  align-items: center;
   gap: 8px;
   padding: 0 14px;
   white-space: nowrap;
