@@ -24,6 +24,7 @@ export const BENCH_KEYS: readonly (readonly [string, string])[] = [
   ['- +', 'fewer or more beads; a pass less or more'],
   ['0', 'one pass, all passes'],
   ['7', 'hold it against codes'],
+  ['6', 'what the student says'],
   ['8 9', 'yes, no: what was asked'],
   [';', 'log the pass'],
   ['’', 'fit-up'],
@@ -33,7 +34,7 @@ export const BENCH_KEYS: readonly (readonly [string, string])[] = [
 ]
 
 /** Keys that belong to whoever answers for the coupon. */
-const NOT_BLIND = new Set(['N', '/', '`', 'I', '- +', '7', '8 9', ';', '’', 'Space'])
+const NOT_BLIND = new Set(['N', '/', '`', 'I', '- +', '6', '7', '8 9', ';', '’', 'Space'])
 /** The keys of a blind reading, which is handed in. */
 export const BLIND_KEYS = BENCH_KEYS.filter(([key]) => !NOT_BLIND.has(key)).map(
   ([key, what]) => [key, key === 'Enter' ? 'hand it in' : what] as const,
@@ -51,6 +52,7 @@ export interface BenchKeyActs {
   readonly beads: (step: 1 | -1) => void
   readonly pass: () => void
   readonly codes: () => void
+  readonly told: () => void
   readonly answer: (said: 'yes' | 'no') => void
   readonly fitUp: () => void
   readonly time: () => void
@@ -114,6 +116,7 @@ export function useBenchKeys(acts: BenchKeyActs, upright: () => boolean, busy: (
     '-': () => acts.beads(-1),
     '+': () => acts.beads(1),
     '=': () => acts.beads(1),
+    '6': acts.told,
     '7': acts.codes,
     '8': () => acts.answer('yes'),
     '9': () => acts.answer('no'),

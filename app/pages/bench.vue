@@ -27,7 +27,19 @@ const route = useRoute()
 const openAsked = useBenchAsked()
 
 type Dialog =
-  'discard' | 'ticket' | 'more' | 'students' | 'keys' | 'why' | 'across' | 'over' | 'pass' | 'fit-up' | 'codes' | null
+  | 'discard'
+  | 'ticket'
+  | 'more'
+  | 'students'
+  | 'keys'
+  | 'why'
+  | 'across'
+  | 'over'
+  | 'pass'
+  | 'fit-up'
+  | 'codes'
+  | 'told'
+  | null
 const dialog = ref<Dialog>(null)
 const theirs = ref<SavedCoupon | null>(null)
 const problem = ref('')
@@ -47,7 +59,7 @@ const gauged = computed(() => {
 useHead({ title: () => (bench.open ? `${bench.open.student.name} · Bench` : 'Bench · Fusilis') })
 
 /** Dialogs come once the drawing stands, and before the server may be away. */
-const DIALOGS = ['TicketEditor', 'PassEditor', 'FitUpEditor', 'HeldAgainst', 'TwoVersions']
+const DIALOGS = ['ToldSigns', 'TicketEditor', 'PassEditor', 'FitUpEditor', 'HeldAgainst', 'TwoVersions']
 onMounted(() => {
   window.setTimeout(() => void prefetchComponents(DIALOGS), 2000)
 })
@@ -210,6 +222,9 @@ useBenchKeys(
     codes: () => {
       if (bench.document) dialog.value = 'codes'
     },
+    told: () => {
+      if (bench.document) dialog.value = 'told'
+    },
     pass: () => {
       if (bench.pass) dialog.value = 'pass'
     },
@@ -276,6 +291,7 @@ useBenchKeys(
             :key="`causes ${bench.open.id}`"
             :reading="bench.reading"
             :document="bench.document"
+            @told="dialog = 'told'"
           />
           <MarkList :document="bench.document" :unit="unit" />
           <CouponRemarks :key="bench.open.id" />
@@ -318,6 +334,7 @@ useBenchKeys(
       :unit="unit"
       @close="dialog = null"
     />
+    <LazyToldSigns v-if="dialog === 'told' && bench.document" :document="bench.document" @close="dialog = null" />
     <DiscardCoupon v-if="dialog === 'discard'" @discard="discard" @close="dialog = null" />
     <WhyAgain v-if="dialog === 'why'" @why="save" @close="dialog = null" />
     <GaugeEntry

@@ -45,5 +45,11 @@ export const useSession = defineStore('session', () => {
     me.value = null
   }
 
-  return { me, isStaff, isLead, ask, welcome, signIn, foundSchool, signOut }
+  /** Ends every session of this account, on whatever device. */
+  async function signOutEverywhere(): Promise<void> {
+    await request('DELETE', '/api/sessions')
+    me.value = null
+  }
+
+  return { me, isStaff, isLead, ask, welcome, signIn, foundSchool, signOut, signOutEverywhere }
 })

@@ -20,7 +20,7 @@ import { seededRandom } from '../statistics'
 import { currentWindow } from '../setup'
 import { positionOf, runAs, type PieceKind } from '../trade'
 import { inches } from '../units'
-import { CAUSES, diagnose, schoolPriors, signsOf, type CauseId, type SignId } from '.'
+import { CAUSES, diagnose, schoolPriors, SIGNS, signsOf, toldSigns, type CauseId, type SignId } from '.'
 
 const rules = DEFAULT_HOUSE_RULES
 const advice = (coupon: CouponDocument) => diagnose(coupon, rules).nextRun
@@ -293,5 +293,28 @@ describe('over many coupons', () => {
       if (cause.id !== 'arc long') expect(priors[n]).toBe(cause.prior)
     })
     expect(priors[0]! / CAUSES[0]!.prior).toBeLessThan(2.5)
+  })
+})
+
+describe('what is only told', () => {
+  const ids = (coupon: CouponDocument) => toldSigns(coupon).map(sign => sign.id)
+  it('is offered where it can be told of', () => {
+    expect(ids(aCoupon())).not.toContain('keyhole grew')
+    expect(ids(aJoint())).toContain('keyhole grew')
+    expect(ids(aCoupon())).not.toContain('puddle one side')
+    expect(ids(aCoupon({ ticket: { classification: 'E6010', currentA: 100 } }))).toContain('ripples off step')
+    expect(ids(aCoupon())).not.toContain('ripples off step')
+  })
+  it('decides the change: an arc that wandered is not cured by letting the plate cool', () => {
+    const pad = ['b4', 'b5', 'b6'].reduce(
+      (document, beadId) => putMark(document, aFlaw({ id: beadId, beadId, side: 'upper', severity: 1 })),
+      aCoupon(),
+    )
+    const told = { ...pad, answers: { 'arc wanders': 'yes' as const } }
+    expect(diagnose(told, rules).causes[0]!.cause.id).toBe('arc blow')
+    expect(advice(told)).toMatch(/Move the clamp/)
+  })
+  it('every one of them weighs something', () => {
+    for (const sign of SIGNS.filter(one => one.lookedFor === 'asked')) expect(sign.weight).toBeGreaterThan(0)
   })
 })

@@ -79,6 +79,9 @@ const row = (
   ask: string | null = null,
 ): SignRow => ({ id, says, lookedFor, leak, weight, ask })
 
+/** What is only told matters too: a change that stops it is worth something. Less than what shows. */
+const TOLD = 0.6
+
 /** Source: bead shapes and what they say, common practice. */
 export const SIGNS: readonly SignRow[] = [
   row('undercut both', 'undercut on both toes', 'always', 0.05, 1.5),
@@ -120,38 +123,38 @@ export const SIGNS: readonly SignRow[] = [
   row('root not through', 'root not through', 'root', 0.05, 2),
   row('root heavy', 'too much through the root', 'root', 0.04),
   row('root concave', 'root drawn in', 'root', 0.05),
-  row('rod glows', 'the rod reddened', 'asked', 0.01, 0, 'Did the rod glow before it was used up?'),
-  row('arc fluttered', 'a noisy, fluttering arc', 'asked', 0.03, 0, 'Was the arc noisy and fluttering?'),
-  row('arc goes out', 'the arc went out', 'asked', 0.02, 0, 'Did the arc go out on its own?'),
+  row('rod glows', 'the rod reddened', 'asked', 0.01, TOLD, 'Did the rod glow before it was used up?'),
+  row('arc fluttered', 'a noisy, fluttering arc', 'asked', 0.03, TOLD, 'Was the arc noisy and fluttering?'),
+  row('arc goes out', 'the arc went out', 'asked', 0.02, TOLD, 'Did the arc go out on its own?'),
   row(
     'rod sticks',
     'the rod stubbed or stuck along the bead',
     'asked',
     0.03,
-    0,
+    TOLD,
     'Did the rod stub or stick along the bead?',
   ),
-  row('arc wanders', 'the arc wandered', 'asked', 0.01, 0, 'Did the arc wander to one side?'),
-  row('slag ran ahead', 'slag ran ahead of the puddle', 'asked', 0.03, 0, 'Did the slag run ahead of the puddle?'),
-  row('slag runny', 'slag stayed liquid', 'asked', 0.04, 0, 'Did the slag stay liquid for long?'),
-  row('puddle one side', 'the puddle sat on one plate', 'asked', 0.02, 0, 'Did the puddle sit on one plate only?'),
-  row('puddle churns', 'the puddle churned', 'asked', 0.02, 0, 'Did the puddle churn and stay liquid?'),
+  row('arc wanders', 'the arc wandered', 'asked', 0.01, TOLD, 'Did the arc wander to one side?'),
+  row('slag ran ahead', 'slag ran ahead of the puddle', 'asked', 0.03, TOLD, 'Did the slag run ahead of the puddle?'),
+  row('slag runny', 'slag stayed liquid', 'asked', 0.04, TOLD, 'Did the slag stay liquid for long?'),
+  row('puddle one side', 'the puddle sat on one plate', 'asked', 0.02, TOLD, 'Did the puddle sit on one plate only?'),
+  row('puddle churns', 'the puddle churned', 'asked', 0.02, TOLD, 'Did the puddle churn and stay liquid?'),
   row(
     'puddle sluggish',
     'the puddle trailed and was slow to wet',
     'asked',
     0.03,
-    0,
+    TOLD,
     'Did the puddle trail the rod, slow to wet the sides?',
   ),
-  row('keyhole grew', 'the keyhole grew', 'asked', 0.02, 0, 'Did the keyhole grow?'),
-  row('keyhole closed', 'the keyhole closed', 'asked', 0.03, 0, 'Did the keyhole close?'),
+  row('keyhole grew', 'the keyhole grew', 'asked', 0.02, TOLD, 'Did the keyhole grow?'),
+  row('keyhole closed', 'the keyhole closed', 'asked', 0.03, TOLD, 'Did the keyhole close?'),
   row(
     'ripples off step',
     'whipped ripples too close or too far apart',
     'asked',
     0.02,
-    0,
+    TOLD,
     'Are the whipped ripples too close, or too far apart?',
   ),
 ]

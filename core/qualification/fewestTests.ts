@@ -47,14 +47,20 @@ export function isOfUse(book: CodeBook, test: TestTaken, wanted: Wanted): boolea
   )
     return false
   if (!fillersQualified(book, test).withBacking.includes(wanted.classification)) return false
-  try {
-    if (!thickEnough(book, test, wanted)) return false
-  } catch {
-    return false
-  }
+  if (!isThickEnough(book, test, wanted)) return false
   if (wanted.on === 'plate') return true
   const { range } = diameterQualified(book, test)
   return range !== null && isWithin(sizeIn(wanted.outsideMm!, range.unit), range)
+}
+
+/** A coupon that is no standard test of the book is of no use; a book that is broken is not hidden by that. */
+function isThickEnough(book: CodeBook, test: TestTaken, wanted: Wanted): boolean {
+  try {
+    return thickEnough(book, test, wanted)
+  } catch (error) {
+    if (error instanceof RangeError) return false
+    throw error
+  }
 }
 
 /**

@@ -486,3 +486,19 @@ describe('test pieces', () => {
     ])
   })
 })
+
+it('a code book that is broken is not hidden: the search for what is of use says so', () => {
+  const wanted: Wanted = {
+    on: 'plate',
+    grooves: ['F'],
+    fillets: [],
+    thicknessMm: inches(1 / 2),
+    outsideMm: null,
+    openRoot: false,
+    classification: 'E7018',
+    progression: 'up',
+  }
+  expect(isOfUse(STRUCTURAL, plate('3G'), wanted)).toBe(true)
+  const broken = { ...STRUCTURAL, thickness: null } as unknown as CodeBook
+  expect(() => isOfUse(broken, plate('3G'), wanted)).toThrow(TypeError)
+})

@@ -66,6 +66,28 @@ describe('the likely cause', () => {
     await page.context().close()
   })
 
+  it('follows what the student says, by one key and a number, and by the same again taken back', async () => {
+    const page = await teaching(browser, 'tobias', section.id)
+    await page.goto(`${ADDRESS}/bench?student=${student.id}`)
+    await page.getByRole('heading', { name: 'Tove Ashgrove' }).waitFor()
+    await page.waitForURL(`${ADDRESS}/bench`)
+    await page.keyboard.press('6')
+    const dialog = page.getByRole('dialog', { name: 'What the student says' })
+    const row = dialog.getByRole('button', { name: /the arc wandered/ })
+    const number = (await row.locator('kbd').innerText()).trim()
+    await page.keyboard.press(number)
+    await page
+      .getByText(/^Move the clamp and weld away from it/)
+      .first()
+      .waitFor()
+    expect(await row.getAttribute('aria-pressed')).toBe('true')
+    await row.click()
+    await page.getByText('Same again: hold these settings').first().waitFor()
+    await page.keyboard.press('Escape')
+    await dialog.waitFor({ state: 'detached' })
+    await page.context().close()
+  })
+
   it('is counted in the House, where a lead may begin anew', async () => {
     const page = await teaching(browser, 'maren', section.id)
     await page.goto(`${ADDRESS}/house/causes`)

@@ -194,3 +194,21 @@ describe('a record', () => {
     await page.context().close()
   })
 })
+
+it('signs out everywhere from the House: a page left open elsewhere is signed out too', async () => {
+  const made = await school.lead.ask('POST', '/api/accounts', {
+    name: 'Left Lying',
+    username: 'left-lying',
+    role: 'instructor',
+    studentId: null,
+    active: true,
+    password: PASSWORD,
+  })
+  expect(made.status).toBe(201)
+  const elsewhere = await new Visitor().signIn('left-lying')
+  const page = await house('left-lying')
+  await page.getByRole('region', { name: 'Your sign-in' }).getByRole('button', { name: 'Sign out everywhere' }).click()
+  await page.waitForURL(`${ADDRESS}/sign-in`)
+  expect((await elsewhere.ask('GET', '/api/session')).status).toBe(401)
+  await page.context().close()
+})

@@ -8,6 +8,7 @@ import { useBench } from '~/stores/bench'
  * instructor says it was.
  */
 const props = defineProps<{ reading: Diagnosis; document: CouponDocument }>()
+defineEmits<{ told: [] }>()
 const bench = useBench()
 
 const shown = computed(() => props.reading.causes.slice(0, 3))
@@ -26,9 +27,9 @@ const all = CAUSES.map(({ id, name }) => ({ value: id, title: name }))
 </script>
 
 <template>
-  <section v-if="reading.unreadable || shown.length > 0" class="causes">
+  <section class="causes">
     <p v-if="reading.unreadable" class="unreadable">{{ reading.unreadable }}.</p>
-    <template v-else>
+    <template v-else-if="shown.length > 0">
       <h3>{{ heading }}</h3>
       <ol>
         <li v-for="row in shown" :key="row.cause.id">
@@ -67,7 +68,9 @@ const all = CAUSES.map(({ id, name }) => ({ value: id, title: name }))
         <button type="button" @click="bench.answer(bench.question.sign, 'no')">no <kbd>9</kbd></button>
       </div>
     </template>
+    <button type="button" class="told" @click="$emit('told')">What the student says <kbd>6</kbd></button>
     <v-select
+      v-if="reading.unreadable || shown.length > 0"
       label="It was"
       density="compact"
       hide-details
@@ -82,6 +85,11 @@ const all = CAUSES.map(({ id, name }) => ({ value: id, title: name }))
 </template>
 
 <style scoped>
+.told {
+  min-height: 44px;
+  text-align: left;
+  font-weight: 600;
+}
 .causes {
   display: grid;
   gap: 8px;

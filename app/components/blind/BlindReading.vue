@@ -67,6 +67,7 @@ useBenchKeys(
     beads: nothing,
     pass: nothing,
     codes: nothing,
+    told: nothing,
     answer: nothing,
     fitUp: nothing,
     save: () => void handIn(),
