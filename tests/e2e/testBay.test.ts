@@ -275,7 +275,7 @@ describe('afterwards', () => {
       .getByText(/No test has been planned yet\.|How it stands/)
       .first()
       .waitFor()
-    expect(await page.getByText('Ruben Hale').count()).toBe(0)
+    expect(await page.getByText('Odo Brant').count()).toBe(0)
     await page.goto(`${ADDRESS}/test-bay`)
     await page.getByRole('heading', { name: 'Oriel Tamsin' }).waitFor()
     await page.context().close()
