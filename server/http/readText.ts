@@ -38,7 +38,10 @@ function readBytes(event: H3Event, most: number): Promise<Buffer> {
   })
 }
 
-/** So much more is read and thrown away, bytes, and for so long, ms, that the sender gets to hear the answer. */
+/**
+ * So much more is read and thrown away, bytes. Then nothing is read any more, and the connection stays open, so long,
+ * ms, that the sender gets to hear the answer: one closed with bytes unread takes the answer with it.
+ */
 const MOST_THROWN_AWAY = 8 * 1024 * 1024
 const LONGEST_THROWN_AWAY_MS = 5_000
 
@@ -48,7 +51,7 @@ function letGo(req: IncomingMessage): void {
   const hangUp = setTimeout(() => req.socket.destroy(), LONGEST_THROWN_AWAY_MS)
   req.on('data', (chunk: Buffer) => {
     thrownAway += chunk.length
-    if (thrownAway > MOST_THROWN_AWAY) req.socket.destroy()
+    if (thrownAway > MOST_THROWN_AWAY) req.pause()
   })
   req.once('close', () => clearTimeout(hangUp))
 }
