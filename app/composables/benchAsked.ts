@@ -3,7 +3,7 @@ import { clockNow, today } from './classDay'
 import { useBench } from '~/stores/bench'
 import { useFloor } from '~/stores/floor'
 import { useHouseRules } from '~/stores/houseRules'
-import { useOutbox } from '~/stores/outbox'
+import { useCoupons } from '~/stores/coupons'
 import { orNotFound } from '~/stores/request'
 import { useSections } from '~/stores/sections'
 import { useWelderTests } from '~/stores/welderTests'
@@ -17,7 +17,7 @@ export function useBenchAsked(): () => Promise<string> {
   const bench = useBench()
   const floor = useFloor()
   const houseRules = useHouseRules()
-  const outbox = useOutbox()
+  const coupons = useCoupons()
   const sections = useSections()
   const tests = useWelderTests()
   const route = useRoute()
@@ -26,7 +26,7 @@ export function useBenchAsked(): () => Promise<string> {
   /** The coupon of a test: as it was read before, else as it was welded. */
   async function ofTest(testId: string): Promise<void> {
     const { student, document } = await tests.find(testId)
-    const saved = await orNotFound(outbox.find(document.couponId))
+    const saved = await orNotFound(coupons.find(document.couponId))
     if (saved) bench.openSaved(saved, student, testId)
     else
       bench.openOfTest(
@@ -45,8 +45,8 @@ export function useBenchAsked(): () => Promise<string> {
     if (bench.touched && typeof test === 'string' && bench.open?.testId === test) return ''
     if (typeof test === 'string') await ofTest(test)
     if (typeof coupon === 'string')
-      bench.openSaved(await outbox.find(coupon), typeof name === 'string' ? name : 'Saved coupon')
-    const waiting = outbox.mine.find(one => one.id === kept)
+      bench.openSaved(await coupons.find(coupon), typeof name === 'string' ? name : 'Saved coupon')
+    const waiting = typeof kept === 'string' ? coupons.waiting(kept) : null
     if (waiting) bench.openKept(waiting)
     const asked = floor.students.find(one => (booth ? String(one.booth) === booth : one.id === student))
     if (asked) bench.openNew(asked, today())

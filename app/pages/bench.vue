@@ -6,12 +6,14 @@ import type { FloorStudent } from '~~/contract/people'
 import { today } from '~/composables/classDay'
 import { useBenchActs } from '~/composables/benchActs'
 import { useBenchAsked } from '~/composables/benchAsked'
-import { BENCH_KEYS, useBenchKeys } from '~/composables/benchKeys'
+import { useBenchKeys } from '~/composables/benchKeys'
+import { BENCH_KEYS } from '~/keys/benchKeys'
 import type { MarkKind } from '~/components/bench/markKinds'
 import { useBench } from '~/stores/bench'
 import { useCauses } from '~/stores/causes'
 import { useFloor } from '~/stores/floor'
 import { useHouseRules } from '~/stores/houseRules'
+import { useOutbox } from '~/stores/outbox'
 import { messageOf, RequestFailure } from '~/stores/request'
 import { useSections } from '~/stores/sections'
 import { useSession } from '~/stores/session'
@@ -21,6 +23,7 @@ const floor = useFloor()
 const hand = useBenchActs()
 const houseRules = useHouseRules()
 const causes = useCauses()
+const outbox = useOutbox()
 const sections = useSections()
 const session = useSession()
 const route = useRoute()
@@ -116,10 +119,7 @@ async function save(why = '') {
     if (testId) return void (await navigateTo(`/test-bay/${testId}`))
     await refreshFloor(student.id)
     if (!wasRegrade) next()
-    notice.value =
-      result.is === 'saved'
-        ? `${student.name}: saved`
-        : `${student.name}: kept in this browser until the server answers`
+    notice.value = `${student.name}: ${result.is === 'saved' ? 'saved' : outbox.keptWords}`
   } catch (error) {
     problem.value =
       error instanceof RequestFailure && error.fields.length > 0
@@ -141,9 +141,8 @@ async function refreshFloor(studentId: string) {
 }
 
 const SETTLED = {
-  'saved': 'Both versions are kept',
-  'kept here': 'Kept in this browser until the server answers',
-  'conflict': 'Somebody saved it once more: choose again',
+  saved: 'Both versions are kept',
+  conflict: 'Somebody saved it once more: choose again',
 } as const
 
 async function settle(choice: 'mine' | 'theirs') {
@@ -151,7 +150,7 @@ async function settle(choice: 'mine' | 'theirs') {
   try {
     const result = await bench.settle(theirs.value!, choice)
     theirs.value = result.is === 'conflict' ? result.theirs : null
-    notice.value = SETTLED[result.is]
+    notice.value = result.is === 'kept here' ? `Both versions are ${outbox.keptWords}` : SETTLED[result.is]
   } catch (error) {
     problem.value = messageOf(error)
   } finally {
@@ -196,45 +195,44 @@ function tryTo(act: () => void) {
   }
 }
 
-useBenchKeys(
-  {
-    next,
-    save: () => void save(),
-    choose: chooseStudent,
-    parked: bench.takeUpNext,
-    ticket: () => {
-      if (bench.document) dialog.value = 'ticket'
-    },
-    more: () => {
-      if (bench.document) dialog.value = 'more'
-    },
-    help: () => {
-      dialog.value = 'keys'
-    },
-    reading: of => {
-      dialog.value = of
-    },
-    time: () => caption.value?.time(),
-    beads: step => tryTo(() => bench.addBead(step)),
-    answer: said => {
-      if (bench.question) bench.answer(bench.question.sign, said)
-    },
-    codes: () => {
-      if (bench.document) dialog.value = 'codes'
-    },
-    told: () => {
-      if (bench.document) dialog.value = 'told'
-    },
-    pass: () => {
+const whenOpen = (of: Dialog) => () => {
+  if (bench.document) dialog.value = of
+}
+const answer = (said: 'yes' | 'no') => () => {
+  if (bench.question) bench.answer(bench.question.sign, said)
+}
+useBenchKeys({
+  rows: BENCH_KEYS,
+  acts: {
+    'next': next,
+    'save': () => void save(),
+    'choose': chooseStudent,
+    'take up': bench.takeUpNext,
+    'ticket': whenOpen('ticket'),
+    'more marks': whenOpen('more'),
+    'codes': whenOpen('codes'),
+    'told': whenOpen('told'),
+    'pass': () => {
       if (bench.pass) dialog.value = 'pass'
     },
-    fitUp: () => {
+    'fit-up': () => {
       if (bench.document?.passes) dialog.value = 'fit-up'
     },
+    'keys': () => {
+      dialog.value = 'keys'
+    },
+    'time': () => caption.value?.time(),
+    'bead less': () => tryTo(() => bench.addBead(-1)),
+    'bead more': () => tryTo(() => bench.addBead(1)),
+    'yes': answer('yes'),
+    'no': answer('no'),
   },
-  () => upright.value,
-  () => dialog.value !== null || theirs.value !== null,
-)
+  askReading: of => {
+    dialog.value = of
+  },
+  upright: () => upright.value,
+  busy: () => dialog.value !== null || theirs.value !== null,
+})
 </script>
 
 <template>

@@ -19,10 +19,12 @@ import { useLoader } from '~/composables/loader'
 import { useHouseRules } from '~/stores/houseRules'
 import { useReadingRoom } from '~/stores/readingRoom'
 import { useBlindReadings } from '~/stores/blindReadings'
+import { useSession } from '~/stores/session'
 import { messageOf } from '~/stores/request'
 
 /** Beads drawn from a known technique: say what is wrong and what to change; what was missed comes back. */
 const practice = useReadingRoom()
+const session = useSession()
 const houseRules = useHouseRules()
 useHead({ title: 'Reading room · Fusilis' })
 const { loading, problem, load } = useLoader(async () => {
@@ -76,7 +78,7 @@ async function sayChange(id: string) {
   busy.value = true
   refused.value = ''
   try {
-    await practice.keep(answer)
+    await practice.keep(answer, session.me?.name ?? 'At the shared tablet', new Date())
     done.value = knew({ ...answer, at: '' })
   } catch (error) {
     refused.value = `${messageOf(error)} Say it once more.`

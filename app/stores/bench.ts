@@ -8,11 +8,12 @@ import { checkTicket, padRungs, rungSettings } from '~~/core/setup'
 import type { HouseRules } from '~~/core/house'
 import { inches } from '~~/core/units'
 import type { FloorStudent } from '~~/contract/people'
-import type { SavedCoupon } from '~~/contract/coupon'
+import type { CouponSave, SavedCoupon } from '~~/contract/coupon'
 import type { LaneView } from '~/components/drawing/drawnLanes'
 import { useCauses } from './causes'
 import { useHouseRules } from './houseRules'
-import { useOutbox, type SaveResult, type Waiting } from './outbox'
+import type { Intent, Sent } from '~/sync/intents'
+import { useCoupons } from './coupons'
 import { useParkedCoupons, type CouponDraft, type OpenCoupon } from './parkedCoupons'
 
 const DRAFT = 'fusilis.draft.'
@@ -52,7 +53,7 @@ function ticketAgain({ hoursOut: _, ...ticket }: Ticket, booth: number | null): 
 /** The coupon on the bench: the document, where the cursor stands, what is selected, and every step back. */
 export const useBench = defineStore('bench', () => {
   const houseRules = useHouseRules()
-  const outbox = useOutbox()
+  const coupons = useCoupons()
   const causes = useCauses()
   const parked = useParkedCoupons()
 
@@ -249,8 +250,8 @@ export const useBench = defineStore('bench', () => {
    * Opens a coupon that waited in this browser and was then refused: it can be put right, or held against the
    * version that was in its way.
    */
-  function openKept({ id, save, student }: Waiting): void {
-    lay({ id, baseVersion: save.baseVersion, student: { id: save.document.studentId, name: student } }, save.document)
+  function openKept({ id, body, student }: Intent<CouponSave>): void {
+    lay({ id, baseVersion: body.baseVersion, student: { id: body.document.studentId, name: student } }, body.document)
     touched.value = true
     keepDraft()
   }
@@ -373,10 +374,10 @@ export const useBench = defineStore('bench', () => {
   }
 
   /** Sends the coupon. Saved or kept here, the bench is clear; in a conflict it stays as it is. */
-  async function save(why: string): Promise<SaveResult> {
+  async function save(why: string): Promise<Sent<SavedCoupon>> {
     if (!open.value || !document.value) throw new Error('There is no coupon on the bench')
     const advised = reading.value ? { advised: reading.value.nextRun } : {}
-    const result = await outbox.send(
+    const result = await coupons.save(
       open.value.id,
       { baseVersion: open.value.baseVersion, why, document: { ...document.value, ...advised } },
       open.value.student.name,
@@ -389,7 +390,7 @@ export const useBench = defineStore('bench', () => {
    * Ends a conflict. Both versions stay in the coupon's history; the chosen one stands. Answers what came of it:
    * somebody may have saved it once more meanwhile.
    */
-  async function settle(theirs: SavedCoupon, choice: 'mine' | 'theirs'): Promise<SaveResult> {
+  async function settle(theirs: SavedCoupon, choice: 'mine' | 'theirs'): Promise<Sent<SavedCoupon>> {
     if (!open.value) throw new Error('There is no coupon on the bench')
     const { name } = open.value.student
     open.value = { ...open.value, baseVersion: theirs.version }
@@ -397,9 +398,9 @@ export const useBench = defineStore('bench', () => {
       choice === 'mine' ? `Kept over the version of ${theirs.savedBy}` : 'Kept beside the version that stands',
     )
     if (choice === 'mine' || kept.is !== 'saved') return kept
-    return outbox.send(
+    return coupons.save(
       theirs.id,
-      { baseVersion: kept.coupon.version, why: `The version of ${theirs.savedBy} stands`, document: theirs.document },
+      { baseVersion: kept.answer.version, why: `The version of ${theirs.savedBy} stands`, document: theirs.document },
       name,
     )
   }

@@ -10,13 +10,14 @@ import type {
   BlindReadingSave,
   BlindReadingSummary,
 } from '~~/contract/blindReadings'
+import type { Sent } from '~/sync/intents'
+import { useOutbox } from './outbox'
 import { request } from './request'
 
 /** Coupons read blind: by students at the shared tablet, and by a second instructor. */
 export const useBlindReadings = defineStore('readings', () => {
+  const outbox = useOutbox()
   const kiosk = ref<Kiosk | null>(null)
-  /** One id a coupon and stage, so that a reading that is sent twice is one. */
-  const ids = new Map<string, string>()
 
   /** Hands this tablet over to the students of a section; nobody is signed in at it then. */
   const handOver = (sectionId: string) => request('POST', '/api/kiosk', { sectionId })
@@ -24,6 +25,7 @@ export const useBlindReadings = defineStore('readings', () => {
   /** Finds out whether this is a tablet that was handed over. */
   async function askKiosk(): Promise<void> {
     kiosk.value = await request<Kiosk>('GET', '/api/kiosk')
+    if (kiosk.value.studentId) await outbox.start(`student ${kiosk.value.studentId}`)
   }
 
   async function take(studentId: string, code: string): Promise<void> {
@@ -43,13 +45,23 @@ export const useBlindReadings = defineStore('readings', () => {
     request<BlindReadingSummary[]>('GET', `/api/students/${studentId}/blind-readings`)
   const agreement = () => request<ReadersAgreement>('GET', '/api/blind-readings/agreement')
 
-  /** Hands a reading in; the same again, after the server was away, is one reading. */
-  async function handIn(save: BlindReadingSave): Promise<HandedIn> {
+  /** One id a coupon and stage, so that a reading that is sent twice is one. */
+  const ids = new Map<string, string>()
+
+  /** Hands a reading in, or keeps it here while the server is away; the same again is one reading. */
+  async function handIn(save: BlindReadingSave, reader: string): Promise<Sent<HandedIn>> {
     const key = `${save.couponId} ${save.stage}`
-    const id = ids.get(key) ?? uuid()
+    const id = waitingId(save) ?? ids.get(key) ?? uuid()
     ids.set(key, id)
-    return request<HandedIn>('PUT', `/api/blind-readings/${id}`, save)
+    const about = `reading of ${save.document.ticket.rung}, ${save.stage}`
+    return outbox.send<HandedIn>({ kind: 'blind reading', id, body: save, student: reader, about })
   }
+
+  const waitingId = ({ couponId, stage }: BlindReadingSave) =>
+    outbox.mine.find(({ kind, body }) => {
+      const held = body as BlindReadingSave
+      return kind === 'blind reading' && held.couponId === couponId && held.stage === stage
+    })?.id
 
   return { kiosk, handOver, askKiosk, take, giveBack, openToRead, blind, ofCoupon, ofStudent, agreement, handIn }
 })

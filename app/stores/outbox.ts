@@ -1,102 +1,62 @@
-import { useLocalStorage } from '@vueuse/core'
+import { createEventHook } from '@vueuse/core'
 import { defineStore } from 'pinia'
-import type { CouponConflict, CouponRevision, CouponSave, SavedCoupon } from '~~/contract/coupon'
-import { request, RequestFailure } from './request'
-
-export interface Waiting {
-  readonly id: string
-  readonly save: CouponSave
-  readonly student: string
-  /** Who marked it; nobody else's sign-in may send it. */
-  readonly accountId: string
-  /** Why the server would not take it; null while it was only out of reach. */
-  readonly refused: string | null
-}
-
-export type SaveResult =
-  | { readonly is: 'saved'; readonly coupon: SavedCoupon }
-  | { readonly is: 'kept here' }
-  | { readonly is: 'conflict'; readonly theirs: SavedCoupon }
+import { createDelivery } from '~/sync/delivery'
+import { browserShelf } from '~/sync/shelf'
+import type { Intent } from '~/sync/intents'
+import { request } from './request'
 
 const RETRY_MS = 10_000
-/** No answer, signed out, or the database away: nothing else would get through either. */
-const OUT_OF_REACH: ReadonlySet<number> = new Set([0, 401, 503])
 
-/**
- * Sends coupons to the server. One that cannot be sent waits in the browser and is tried again; a reload does not
- * lose it.
- */
+/** What this account meant to save and the server has not answered yet, whichever page it was made on. */
 export const useOutbox = defineStore('outbox', () => {
-  const waiting = useLocalStorage<Waiting[]>('fusilis.outbox', [])
-  const accountId = ref('')
-  const mine = computed(() => waiting.value.filter(one => one.accountId === accountId.value))
+  const mine = shallowRef<readonly Intent[]>([])
+  const keptAt = ref<'here' | 'nowhere'>('here')
   const refused = computed(() => mine.value.filter(one => one.refused !== null))
-  let sending = false
+  const saved = createEventHook<[intent: Intent, answer: unknown]>()
 
-  const put = (id: string, save: CouponSave) => request<SavedCoupon>('PUT', `/api/coupons/${id}`, save)
+  const { takeUp, send, retry, find, forget } = createDelivery({
+    shelf: browserShelf(),
+    put: (path, body) => request('PUT', path, body),
+    changed: (waiting, at) => {
+      mine.value = waiting
+      keptAt.value = at
+    },
+    saved: (intent, answer) => void saved.trigger(intent, answer),
+    now: () => new Date(),
+  })
 
-  /**
-   * Saves a coupon now, or keeps it here while the server is away. @throws RequestFailure when the server refuses
-   * it
-   */
-  async function send(id: string, save: CouponSave, student: string): Promise<SaveResult> {
-    try {
-      const coupon = await put(id, save)
-      forget(id)
-      return { is: 'saved', coupon }
-    } catch (error) {
-      if (!(error instanceof RequestFailure)) throw error
-      if (error.status === 409) return { is: 'conflict', theirs: (error.body as CouponConflict).theirs }
-      if (!error.away) throw error
-      waiting.value = [
-        ...waiting.value.filter(one => one.id !== id),
-        { id, save, student, accountId: accountId.value, refused: null },
-      ]
-      return { is: 'kept here' }
+  let account = ''
+  let started: Promise<void> = Promise.resolve()
+  const again = async () => {
+    if (!account) return
+    await takeUp(account)
+    await retry()
+  }
+
+  /** Takes up what an account left waiting, and keeps trying while this page is open. */
+  function start(owner: string): Promise<void> {
+    if (account === owner) return started
+    if (account === '') {
+      window.setInterval(() => void again(), RETRY_MS)
+      window.addEventListener('online', () => void again())
+      window.addEventListener('beforeunload', warn)
     }
+    account = owner
+    started = takeUp(owner)
+    void started.then(retry)
+    return started
   }
 
-  function forget(id: string): void {
-    if (waiting.value.some(one => one.id === id)) waiting.value = waiting.value.filter(one => one.id !== id)
+  /** Only what this page alone holds is lost with it. */
+  function warn(event: BeforeUnloadEvent): void {
+    if (keptAt.value === 'nowhere') event.preventDefault()
   }
 
-  /**
-   * Tries every waiting coupon again, oldest first; stops at the first sign that the server is still away. One that it
-   * cannot take for reasons of its own holds up nothing behind it.
-   */
-  async function retry(): Promise<void> {
-    if (sending) return
-    sending = true
-    try {
-      for (const one of mine.value.filter(each => each.refused === null)) {
-        try {
-          await put(one.id, one.save)
-          forget(one.id)
-        } catch (error) {
-          if (!(error instanceof RequestFailure) || OUT_OF_REACH.has(error.status)) return
-          if (error.away) continue
-          waiting.value = waiting.value.map(each => (each.id === one.id ? { ...each, refused: error.message } : each))
-        }
-      }
-    } finally {
-      sending = false
-    }
-  }
+  const keptWords = computed(() =>
+    keptAt.value === 'here'
+      ? 'kept in this browser until the server answers'
+      : 'kept only in this open page until the server answers: leave it open',
+  )
 
-  /** Keeps trying while this page is open. */
-  function start(account: string): void {
-    if (accountId.value === account) return
-    const first = accountId.value === ''
-    accountId.value = account
-    if (first) {
-      window.setInterval(() => void retry(), RETRY_MS)
-      window.addEventListener('online', () => void retry())
-    }
-    void retry()
-  }
-
-  const find = (id: string) => request<SavedCoupon>('GET', `/api/coupons/${id}`)
-  const revisions = (id: string) => request<CouponRevision[]>('GET', `/api/coupons/${id}/revisions`)
-
-  return { mine, refused, send, retry, start, forget, find, revisions }
+  return { mine, refused, keptAt, keptWords, send, retry, find, forget, start, onSaved: saved.on }
 })

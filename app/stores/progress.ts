@@ -9,23 +9,27 @@ import type {
   SignOffSave,
   StudentProgress,
 } from '~~/contract/progress'
+import type { Sent } from '~/sync/intents'
+import { useOutbox } from './outbox'
 import { request } from './request'
+
+const isOfRung = (save: SignOffSave, studentId: string, rungId: string) =>
+  save.studentId === studentId && save.rungId === rungId
 
 /** Where students stand on the ladder, and the ladder itself. */
 export const useProgress = defineStore('progress', () => {
+  const outbox = useOutbox()
   const boardOf = (sectionId: string) => request<Board>('GET', `/api/sections/${sectionId}/board`)
   const reportOf = (sectionId: string) => request<SectionReport>('GET', `/api/sections/${sectionId}/report`)
   const ofStudent = (studentId: string) => request<StudentProgress>('GET', `/api/students/${studentId}/progress`)
 
-  /** One id a rung, so that a sign-off that is sent twice is one. */
-  const ids = new Map<string, string>()
-  async function signOff(save: SignOffSave): Promise<StudentProgress> {
-    const key = `${save.studentId} ${save.rungId}`
-    const id = ids.get(key) ?? uuid()
-    ids.set(key, id)
-    const after = await request<StudentProgress>('PUT', `/api/sign-offs/${id}`, save)
-    ids.delete(key)
-    return after
+  /** Signs a rung off, or keeps the sign-off here while the server is away; sent twice it is one. */
+  function signOff(save: SignOffSave, student: string, rung: string): Promise<Sent<StudentProgress>> {
+    const waits = outbox.mine.find(
+      ({ kind, body }) => kind === 'sign-off' && isOfRung(body as SignOffSave, save.studentId, save.rungId),
+    )
+    const id = waits?.id ?? uuid()
+    return outbox.send<StudentProgress>({ kind: 'sign-off', id, body: save, student, about: `${rung} signed off` })
   }
   const takeBack = (signOffId: string, why: string) => request('POST', `/api/sign-offs/${signOffId}/take-back`, { why })
 

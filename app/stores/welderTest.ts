@@ -2,19 +2,19 @@ import { defineStore } from 'pinia'
 import type { CodeBook } from '~~/core/qualification'
 import { documentFaults, type WelderTest } from '~~/core/welderTest'
 import type { SavedCoupon } from '~~/contract/coupon'
-import type { SavedWelderTest } from '~~/contract/welderTests'
+import type { SavedWelderTest, WelderTestSave } from '~~/contract/welderTests'
 import { useCodeBooks } from './codeBooks'
+import { useCoupons } from './coupons'
 import { useOutbox } from './outbox'
 import { orNotFound, RequestFailure } from './request'
 import { useWelderTests } from './welderTests'
 
+/** A test as a page works on it, whether the server has it already or not. */
 interface TestDraft {
   readonly baseVersion: number
   readonly student: string
   readonly document: WelderTest
 }
-const draftKey = (id: string) => `fusilis.test.${id}`
-const RETRY_MS = 10_000
 
 /**
  * A test under way: every act is saved as it is done; while the server is away it is kept here and goes when it is
@@ -24,6 +24,7 @@ export const useWelderTest = defineStore('testRun', () => {
   const tests = useWelderTests()
   const books = useCodeBooks()
   const outbox = useOutbox()
+  const coupons = useCoupons()
 
   const id = ref('')
   const student = ref('')
@@ -33,29 +34,37 @@ export const useWelderTest = defineStore('testRun', () => {
   const past = shallowRef<readonly WelderTest[]>([])
   const saving = ref<'saved' | 'saving' | 'kept here' | 'someone else' | 'refused'>('saved')
   const problem = ref('')
-  let timer = 0
-  let underway: Promise<void> | null = null
 
   const book = computed<CodeBook | null>(() => (document.value ? books.bookOf(document.value.book) : null))
+
+  outbox.onSaved(({ kind, id: testId }, answer) => {
+    if (kind !== 'welder test' || testId !== id.value) return
+    baseVersion.value = (answer as SavedWelderTest).version
+    if (saving.value === 'kept here') saving.value = 'saved'
+  })
 
   /**
    * Opens a test: what this browser could not send yet, else as the server has it; with its coupon, once that was
    * read.
    */
-  async function open(testId: string): Promise<void> {
+  async function open(testId: string, owner: string): Promise<void> {
     close()
     id.value = testId
-    await Promise.all([books.load(), underway])
-    const kept = readDraft(testId)
-    const { version, ...saved } = kept ? { ...kept, version: kept.baseVersion } : await tests.find(testId)
-    if (id.value !== testId) return
-    lay({ ...saved, baseVersion: version })
-    if (kept) send()
+    await Promise.all([books.load(), outbox.start(owner)])
+    const kept = outbox.find<WelderTestSave>({ kind: 'welder test', id: testId })
+    if (kept) {
+      lay({ ...kept.body, student: kept.student })
+      send()
+    } else {
+      const { version, student: name, document: doc } = await tests.find(testId)
+      if (id.value !== testId) return
+      lay({ baseVersion: version, student: name, document: doc })
+    }
     await findCoupon()
   }
 
   async function findCoupon(): Promise<void> {
-    coupon.value = document.value ? await orNotFound(outbox.find(document.value.couponId)) : null
+    coupon.value = document.value ? await orNotFound(coupons.find(document.value.couponId)) : null
   }
 
   function lay({ baseVersion: version, student: name, document: doc }: TestDraft): void {
@@ -91,30 +100,20 @@ export const useWelderTest = defineStore('testRun', () => {
 
   function put(next: WelderTest): void {
     document.value = next
-    keepDraft(id.value, { baseVersion: baseVersion.value, student: student.value, document: next })
-    send()
+    void send()
   }
 
-  function send(): void {
-    window.clearTimeout(timer)
-    underway ??= deliver(id.value).finally(() => {
-      underway = null
-    })
-  }
-
-  /** Sends what is kept of a test until nothing is: acts made meanwhile go after, even when the page was left. */
-  async function deliver(testId: string): Promise<void> {
+  /** Sends the test as it stands. Acts made while it is on its way go after, even when the page was left. */
+  async function send(): Promise<void> {
+    const testId = id.value
+    const doc = document.value
+    if (!doc) return
     saving.value = 'saving'
+    const body: WelderTestSave = { baseVersion: baseVersion.value, document: doc }
+    const about = `test, ${doc.test.position}`
     try {
-      for (let draft = readDraft(testId); draft; draft = readDraft(testId)) {
-        const { version } = await tests.put(testId, draft.baseVersion, draft.document)
-        const later = readDraft(testId)
-        if (JSON.stringify(later?.document) === JSON.stringify(draft.document))
-          localStorage.removeItem(draftKey(testId))
-        else if (later) keepDraft(testId, { ...later, baseVersion: version })
-        if (id.value === testId) baseVersion.value = version
-      }
-      if (id.value === testId) saving.value = 'saved'
+      const { is } = await outbox.send({ kind: 'welder test', id: testId, body, student: student.value, about })
+      if (id.value === testId) saving.value = is === 'conflict' ? 'someone else' : is
     } catch (error) {
       if (id.value === testId) failed(error)
     }
@@ -122,21 +121,15 @@ export const useWelderTest = defineStore('testRun', () => {
 
   function failed(error: unknown): void {
     if (!(error instanceof RequestFailure)) throw error
-    if (error.away) {
-      saving.value = 'kept here'
-      timer = window.setTimeout(send, RETRY_MS)
-    } else if (error.status === 409) saving.value = 'someone else'
-    else {
-      saving.value = 'refused'
-      problem.value = error.fields.map(field => field.message).join('. ') || error.message
-    }
+    saving.value = 'refused'
+    problem.value = error.fields.map(field => field.message).join('. ') || error.message
   }
 
   /** Ends a conflict: what was done here goes over theirs, which stays among the revisions; or theirs stands. */
   async function settle(choice: 'mine' | 'theirs'): Promise<void> {
     const theirs: SavedWelderTest = await tests.find(id.value)
     if (choice === 'theirs') {
-      localStorage.removeItem(draftKey(id.value))
+      await outbox.forget({ kind: 'welder test', id: id.value })
       lay({ baseVersion: theirs.version, student: theirs.student, document: theirs.document })
     } else {
       baseVersion.value = theirs.version
@@ -145,7 +138,6 @@ export const useWelderTest = defineStore('testRun', () => {
   }
 
   function close(): void {
-    window.clearTimeout(timer)
     id.value = ''
     document.value = null
     coupon.value = null
@@ -169,14 +161,3 @@ export const useWelderTest = defineStore('testRun', () => {
     close,
   }
 })
-
-function keepDraft(testId: string, draft: TestDraft): void {
-  localStorage.setItem(draftKey(testId), JSON.stringify(draft))
-}
-function readDraft(testId: string): TestDraft | null {
-  try {
-    return JSON.parse(localStorage.getItem(draftKey(testId)) ?? 'null') as TestDraft | null
-  } catch {
-    return null
-  }
-}

@@ -9,7 +9,7 @@ import { aCoupon } from '../../core/coupon/example'
 import { inches } from '../../core/units'
 import { foundTestSchool, type School } from '../school'
 import { ADDRESS } from '../session'
-import { countingKeys, openBrowser, signedIn } from './browser'
+import { countingKeys, openBrowser, signedIn, waitingIn } from './browser'
 
 let browser: Browser
 let school: School
@@ -177,7 +177,9 @@ describe('nothing is lost', () => {
     await page.keyboard.press('Enter')
     await page.getByText('kept in this browser until the server answers').waitFor()
     await page.getByText('1 kept here').waitFor()
-    const kept = await page.evaluate(() => JSON.parse(localStorage.getItem('fusilis.outbox')!) as { id: string }[])
+    const kept = await waitingIn(page)
+    await page.getByRole('button', { name: '1 kept here' }).click()
+    await page.getByText(/waits since \d\d:\d\d/).waitFor()
     await page.unroute('**/api/**')
     await page.reload()
     await page.getByText('all saved').waitFor()

@@ -77,3 +77,18 @@ export async function choose(page: Page, list: Locator, option: string): Promise
     }
   }
 }
+
+/** What waits in this page's browser for the server to answer. */
+export const waitingIn = (page: Page): Promise<{ id: string; kind: string }[]> =>
+  page.evaluate(
+    () =>
+      new Promise((resolve, reject) => {
+        const opened = indexedDB.open('fusilis')
+        opened.onerror = () => reject(opened.error)
+        opened.onsuccess = () => {
+          const asked = opened.result.transaction('outbox').objectStore('outbox').getAll()
+          asked.onsuccess = () => resolve(asked.result as { id: string; kind: string }[])
+          asked.onerror = () => reject(asked.error)
+        }
+      }),
+  )

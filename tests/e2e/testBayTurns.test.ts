@@ -9,7 +9,7 @@ import { newFlaw, putMark } from '../../core/coupon'
 import type { SavedWelderTest, TestBay } from '../../contract/welderTests'
 import { addClass, foundTestSchool, type School } from '../school'
 import { ADDRESS } from '../session'
-import { choose, openBrowser, teaching } from './browser'
+import { choose, openBrowser, teaching, waitingIn } from './browser'
 
 let school: School
 let browser: Browser
@@ -181,7 +181,7 @@ describe('a slow network', () => {
       .poll(async () => (await testOf(id)).checks, { timeout: 5000 })
       .toMatchObject({ 'piece stamped': true, 'fit-up within limits': true })
     expect(await page.getByRole('dialog').count()).toBe(0)
-    expect(await page.evaluate(key => localStorage.getItem(key), `fusilis.test.${id}`)).toBeNull()
+    expect(await waitingIn(page)).toEqual([])
     await page.context().close()
   })
 })

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import type { CouponRevision } from '~~/contract/coupon'
-import { useOutbox } from '~/stores/outbox'
+import { useCoupons } from '~/stores/coupons'
 import { messageOf } from '~/stores/request'
 
 /** Earlier versions of a saved coupon: who saved each, when, and why the next one took its place. */
 const props = defineProps<{ couponId: string }>()
-const outbox = useOutbox()
+const coupons = useCoupons()
 const revisions = ref<readonly CouponRevision[] | null>(null)
 const problem = ref('')
 
@@ -13,7 +13,7 @@ async function load(event: Event) {
   if (!(event.target as HTMLDetailsElement).open || revisions.value) return
   problem.value = ''
   try {
-    revisions.value = await outbox.revisions(props.couponId)
+    revisions.value = await coupons.revisions(props.couponId)
   } catch (error) {
     problem.value = messageOf(error)
   }

@@ -2,10 +2,12 @@
 import { gaugeKinds, standsUpright, type GaugeKind } from '~~/core/coupon'
 import type { HandedIn, Stage } from '~~/contract/blindReadings'
 import { useBenchActs } from '~/composables/benchActs'
-import { BLIND_KEYS, useBenchKeys } from '~/composables/benchKeys'
+import { useBenchKeys } from '~/composables/benchKeys'
+import { BLIND_KEYS } from '~/keys/benchKeys'
 import type { MarkKind } from '~/components/bench/markKinds'
 import { useBench } from '~/stores/bench'
 import { useBlindReadings } from '~/stores/blindReadings'
+import { useOutbox } from '~/stores/outbox'
 import { messageOf } from '~/stores/request'
 
 /** The coupon on the bench, read blind: the drawing and the marks, and nobody's verdict beside them. */
@@ -14,6 +16,7 @@ const emit = defineEmits<{ done: [handedIn: HandedIn]; leave: [] }>()
 const bench = useBench()
 const readings = useBlindReadings()
 const hand = useBenchActs()
+const outbox = useOutbox()
 
 type Dialog = 'more' | 'keys' | 'across' | 'over' | null
 const dialog = ref<Dialog>(null)
@@ -45,9 +48,12 @@ async function handIn() {
   busy.value = true
   problem.value = ''
   try {
-    const done = await readings.handIn({ couponId: bench.open.id, stage: props.stage, document: bench.document })
-    bench.clear()
-    emit('done', done)
+    const save = { couponId: bench.open.id, stage: props.stage, document: bench.document }
+    const sent = await readings.handIn(save, bench.open.student.name)
+    if (sent.is === 'saved') {
+      bench.clear()
+      emit('done', sent.answer)
+    } else problem.value = `The server does not answer. Your reading is ${outbox.keptWords}.`
   } catch (error) {
     problem.value = messageOf(error)
   } finally {
@@ -55,35 +61,23 @@ async function handIn() {
   }
 }
 
-/** Keys that belong to an instructor's own coupon do nothing here. */
-const nothing = () => {}
-useBenchKeys(
-  {
-    next: nothing,
-    choose: nothing,
-    parked: nothing,
-    ticket: nothing,
-    time: nothing,
-    beads: nothing,
-    pass: nothing,
-    codes: nothing,
-    told: nothing,
-    answer: nothing,
-    fitUp: nothing,
-    save: () => void handIn(),
-    more: () => {
+useBenchKeys({
+  rows: BLIND_KEYS,
+  acts: {
+    'save': () => void handIn(),
+    'more marks': () => {
       dialog.value = 'more'
     },
-    help: () => {
+    'keys': () => {
       dialog.value = 'keys'
     },
-    reading: of => {
-      dialog.value = of
-    },
   },
-  () => upright.value,
-  () => dialog.value !== null,
-)
+  askReading: of => {
+    dialog.value = of
+  },
+  upright: () => upright.value,
+  busy: () => dialog.value !== null,
+})
 </script>
 
 <template>

@@ -3,6 +3,7 @@ import { outOfTurn, saySignOff, signOffChance, type LadderRung, type RungState }
 import type { StudentProgress } from '~~/contract/progress'
 import { spokenDay } from '~/composables/classDay'
 import { useHouseRules } from '~/stores/houseRules'
+import { useOutbox } from '~/stores/outbox'
 import { useProgress } from '~/stores/progress'
 import { messageOf, RequestFailure } from '~/stores/request'
 
@@ -17,6 +18,7 @@ const props = defineProps<{
 const emit = defineEmits<{ close: []; changed: [] }>()
 const progress = useProgress()
 const houseRules = useHouseRules()
+const outbox = useOutbox()
 
 const kept = shallowRef<StudentProgress | null>(null)
 const why = ref('')
@@ -45,6 +47,14 @@ const lets = computed(() =>
   [0.5, 0.7, 0.9].map(rate => ({ rate, chance: signOffChance(props.rung.signOff, rate, within.value, inARow.value) })),
 )
 
+/** True when the server has it; what is kept here is said, and the sheet stays. */
+async function signOff(): Promise<boolean> {
+  const save = { studentId: props.studentId, rungId: props.rung.id, why: why.value }
+  const { is } = await progress.signOff(save, props.name, props.rung.name)
+  if (is !== 'saved') refused.value = `The server does not answer. The sign-off is ${outbox.keptWords}.`
+  return is === 'saved'
+}
+
 async function act() {
   if (busy.value) return
   if ((signed.value || turn.value) && !why.value.trim()) {
@@ -59,7 +69,7 @@ async function act() {
   refused.value = ''
   try {
     if (signed.value) await progress.takeBack(signed.value.id, why.value)
-    else await progress.signOff({ studentId: props.studentId, rungId: props.rung.id, why: why.value })
+    else if (!(await signOff())) return
     emit('changed')
   } catch (error) {
     refused.value = error instanceof RequestFailure ? (error.field('why') ?? error.message) : messageOf(error)

@@ -6,7 +6,7 @@ import { nameOfCard, answersSummary, type AnswersSummary } from '~~/core/reading
 import type { LengthUnit } from '~~/core/units'
 import type { BlindReadingSummary } from '~~/contract/blindReadings'
 import { spokenDay } from '~/composables/classDay'
-import { useOutbox } from '~/stores/outbox'
+import { useCoupons } from '~/stores/coupons'
 import { useBlindReadings } from '~/stores/blindReadings'
 import { useReadingRoom } from '~/stores/readingRoom'
 import { messageOf } from '~/stores/request'
@@ -16,7 +16,7 @@ const props = defineProps<{ studentId: string; unit: LengthUnit }>()
 const readings = useBlindReadings()
 const practice = useReadingRoom()
 const shownBeads = ref<AnswersSummary | null>(null)
-const outbox = useOutbox()
+const coupons = useCoupons()
 const own = ref<BlindReadingSummary[]>([])
 const problem = ref('')
 const shown = shallowRef<{ title: string; reference: CouponDocument; reading: CouponDocument } | null>(null)
@@ -54,7 +54,7 @@ const along = (value: number) => `${Math.max(0, value) * 100}%`
 async function show(one: BlindReadingSummary) {
   problem.value = ''
   try {
-    const [coupon, kept] = await Promise.all([outbox.find(one.couponId), readings.ofCoupon(one.couponId)])
+    const [coupon, kept] = await Promise.all([coupons.find(one.couponId), readings.ofCoupon(one.couponId)])
     shown.value = {
       title: `${one.rung}, ${spokenDay(one.classDay)}`,
       reference: coupon.document,

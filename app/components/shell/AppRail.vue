@@ -32,14 +32,15 @@ const rooms = computed(() =>
 watch(
   () => session.me,
   me => {
-    if (me && session.isStaff) outbox.start(me.id)
+    if (me) void outbox.start(me.id)
   },
   { immediate: true },
 )
 
 const saved = computed(() => {
   if (outbox.refused.length > 0) return `${outbox.refused.length} refused`
-  return outbox.mine.length > 0 ? `${outbox.mine.length} kept here` : 'all saved'
+  if (outbox.mine.length === 0) return 'all saved'
+  return `${outbox.mine.length} ${outbox.keptAt === 'here' ? 'kept here' : 'in this page only'}`
 })
 
 const asking = ref(false)
@@ -64,8 +65,8 @@ async function leave() {
     </ul>
     <div class="foot">
       <p v-if="session.isStaff && sections.current" class="where">{{ sections.current.name }}</p>
-      <p v-if="session.isStaff" role="status" :class="{ waits: outbox.mine.length > 0 }">
-        <button v-if="outbox.refused.length > 0" type="button" class="refused" @click="asking = true">
+      <p role="status" :class="{ waits: outbox.mine.length > 0 }">
+        <button v-if="outbox.mine.length > 0" type="button" class="refused" @click="asking = true">
           {{ saved }}</button><template v-else>{{ saved }}</template>
       </p>
       <div class="acts">
@@ -79,7 +80,7 @@ async function leave() {
         <button type="button" aria-label="Sign out" @click="leave"><v-icon :icon="mdiExitToApp" size="22" /></button>
       </div>
     </div>
-    <RefusedCoupons v-if="asking" @close="asking = false" />
+    <WaitingList v-if="asking" @close="asking = false" />
   </nav>
 </template>
 

@@ -1,6 +1,8 @@
 <script setup lang="ts">
+import type { KeyRow } from '~/keys/keyTable'
+
 /** The keys of a page. */
-defineProps<{ keys: readonly (readonly [key: string, what: string])[] }>()
+defineProps<{ keys: readonly KeyRow[] }>()
 defineEmits<{ close: [] }>()
 </script>
 
@@ -9,11 +11,11 @@ defineEmits<{ close: [] }>()
     <div class="panel keys">
       <h2>Keys</h2>
       <dl>
-        <template v-for="[key, what] in keys" :key="key"
+        <template v-for="{ shown, says } in keys" :key="shown"
           ><dt>
-            <kbd>{{ key }}</kbd>
+            <kbd v-for="key in shown.split(' / ')" :key="key">{{ key }}</kbd>
           </dt>
-          <dd>{{ what }}</dd></template
+          <dd>{{ says }}</dd></template
         >
       </dl>
       <v-btn color="primary" block autofocus @click="$emit('close')">Close</v-btn>
@@ -38,5 +40,9 @@ dl {
   grid-template-columns: max-content 1fr;
   gap: 7px 16px;
   align-items: center;
+}
+dt {
+  display: flex;
+  gap: 4px;
 }
 </style>

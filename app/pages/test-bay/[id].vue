@@ -52,7 +52,7 @@ const testId = computed(() => String(route.params.id))
 
 const { loading, problem, load } = useLoader(async () => {
   await Promise.all([houseRules.load(), criteria.load(), tests.load()])
-  await run.open(testId.value)
+  await run.open(testId.value, session.me!.id)
 })
 onMounted(load)
 watch(testId, load)

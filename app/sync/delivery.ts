@@ -1,0 +1,162 @@
+import { RequestFailure } from '../stores/request'
+import { INTENT_KINDS, keyOf, type Intent, type MadeIntent, type Sent } from './intents'
+import type { Shelf } from './shelf'
+
+/** No answer, signed out, or the database away: nothing else would get through either. */
+const OUT_OF_REACH: ReadonlySet<number> = new Set([0, 401, 503])
+
+export interface DeliveryParts {
+  readonly shelf: Shelf
+  /** Puts a body at a path. @throws RequestFailure */
+  readonly put: (path: string, body: unknown) => Promise<unknown>
+  /** Told whenever what waits has changed, and whether the browser keeps all of it. */
+  readonly changed: (waiting: readonly Intent[], keptAt: 'here' | 'nowhere') => void
+  /** Told of each that was saved, whoever sent it. */
+  readonly saved: (intent: Intent, answer: unknown) => void
+  readonly now: () => Date
+}
+
+/**
+ * Sends what people meant to save, each under its own id: kept in the browser before it is sent, and cleared by the
+ * server's answer only. What the browser will not keep is held in memory as long as the page is open.
+ */
+export function createDelivery({ shelf, put, changed, saved, now }: DeliveryParts) {
+  const waiting = new Map<string, Intent>()
+  const unkept = new Set<string>()
+  const underway = new Map<string, Promise<unknown>>()
+  let owner = ''
+  let turns = 0
+  let retrying: Promise<void> | null = null
+
+  const mine = () => [...waiting.values()].filter(one => one.owner === owner)
+  const tell = () => changed(mine(), unkept.size > 0 ? 'nowhere' : 'here')
+
+  async function keep(intent: Intent): Promise<void> {
+    const key = keyOf(intent)
+    waiting.set(key, intent)
+    try {
+      await shelf.keep(intent)
+      unkept.delete(key)
+    } catch {
+      unkept.add(key)
+    }
+    tell()
+  }
+
+  async function forget(key: string): Promise<void> {
+    waiting.delete(key)
+    unkept.delete(key)
+    tell()
+    await shelf.drop(key).catch(() => {})
+  }
+
+  /** Takes up what this account left waiting, and what its other pages have kept meanwhile. */
+  async function takeUp(account: string): Promise<void> {
+    owner = account
+    const kept = await shelf.all().catch(() => [])
+    const there = new Set(kept.map(keyOf))
+    for (const key of [...waiting.keys()])
+      if (!there.has(key) && !unkept.has(key) && !underway.has(key)) waiting.delete(key)
+    for (const one of kept) {
+      const held = waiting.get(keyOf(one))
+      if (!held || held.madeAt < one.madeAt) waiting.set(keyOf(one), one)
+      turns = Math.max(turns, one.turn)
+    }
+    tell()
+  }
+
+  /** Keeps it, then sends it. @throws RequestFailure when the server will not take it */
+  async function send<Answer>(made: MadeIntent): Promise<Sent<Answer>> {
+    const intent: Intent = { ...made, owner, madeAt: now().toISOString(), turn: ++turns, refused: null }
+    await keep(intent)
+    try {
+      return { is: 'saved', answer: (await deliver(keyOf(intent))) as Answer }
+    } catch (error) {
+      return notTaken<Answer>(intent, error)
+    }
+  }
+
+  /** One sending at a time of each; whoever asks meanwhile waits for it. */
+  function deliver(key: string): Promise<unknown> {
+    const going = underway.get(key) ?? sendUntilDone(key)
+    underway.set(key, going)
+    return going
+  }
+
+  /** What was changed while it was on its way goes after it, on top of the version that was just saved. */
+  async function sendUntilDone(key: string): Promise<unknown> {
+    try {
+      let answer: unknown = null
+      for (let intent = waiting.get(key); intent; intent = waiting.get(key)) {
+        answer = await put(`${INTENT_KINDS[intent.kind].path}/${intent.id}`, intent.body)
+        saved(intent, answer)
+        const after = waiting.get(key)
+        if (after && after.turn !== intent.turn) await keep(rebased(after, answer))
+        else await forget(key)
+      }
+      return answer
+    } finally {
+      underway.delete(key)
+    }
+  }
+
+  async function notTaken<Answer>({ kind, id }: Intent, error: unknown): Promise<Sent<Answer>> {
+    if (!(error instanceof RequestFailure)) throw error
+    const { pageHolds } = INTENT_KINDS[kind]
+    if (error.away || (error.status === 401 && !pageHolds)) return { is: 'kept here' }
+    if (pageHolds) await forget(keyOf({ kind, id }))
+    else await refuse(keyOf({ kind, id }), error.message)
+    if (error.status === 409 && hasTheirs(error.body)) return { is: 'conflict', theirs: error.body.theirs as Answer }
+    throw error
+  }
+
+  const refuse = async (key: string, why: string) => {
+    const intent = waiting.get(key)
+    if (intent) await keep({ ...intent, refused: why })
+  }
+
+  /**
+   * Tries everything that waits again, oldest first; stops at the first sign that the server is still away. One that
+   * it will not take stays, with the reason, and holds up nothing behind it.
+   */
+  function retry(): Promise<void> {
+    retrying ??= tryAll().finally(() => {
+      retrying = null
+    })
+    return retrying
+  }
+
+  async function tryAll(): Promise<void> {
+    for (const { kind, id } of mine().sort((a, b) => a.turn - b.turn)) {
+      const key = keyOf({ kind, id })
+      const intent = waiting.get(key)
+      if (!intent || intent.refused !== null) continue
+      try {
+        await deliver(key)
+      } catch (error) {
+        if (!(error instanceof RequestFailure) || OUT_OF_REACH.has(error.status)) return
+        if (!error.away) await refuse(key, error.message)
+      }
+    }
+  }
+
+  const find = <Body>(wanted: Pick<Intent, 'kind' | 'id'>): Intent<Body> | null => {
+    const found = waiting.get(keyOf(wanted))
+    return found && found.owner === owner ? (found as Intent<Body>) : null
+  }
+
+  return { takeUp, send, retry, find, forget: (one: Pick<Intent, 'kind' | 'id'>) => forget(keyOf(one)) }
+}
+
+/** A later change of what was just saved stands on the version that it became. */
+function rebased(intent: Intent, answer: unknown): Intent {
+  const version = (answer as { version?: unknown } | null)?.version
+  if (typeof version !== 'number' || !isVersioned(intent.body)) return intent
+  return { ...intent, body: { ...intent.body, baseVersion: version } }
+}
+
+const isVersioned = (body: unknown): body is { baseVersion: number } =>
+  typeof body === 'object' && body !== null && 'baseVersion' in body
+
+const hasTheirs = (body: unknown): body is { theirs: unknown } =>
+  typeof body === 'object' && body !== null && 'theirs' in body

@@ -1,0 +1,40 @@
+/** What a page can mean to save and the server may be too far away to take. */
+export type IntentKind = 'coupon' | 'welder test' | 'blind reading' | 'bead answer' | 'sign-off'
+
+/** Where each kind is put, and whether the page that made it holds it still when the server will not take it. */
+export const INTENT_KINDS: Readonly<Record<IntentKind, { readonly path: string; readonly pageHolds: boolean }>> = {
+  'coupon': { path: '/api/coupons', pageHolds: true },
+  'welder test': { path: '/api/tests', pageHolds: false },
+  'blind reading': { path: '/api/blind-readings', pageHolds: true },
+  'bead answer': { path: '/api/reading-room', pageHolds: true },
+  'sign-off': { path: '/api/sign-offs', pageHolds: true },
+}
+
+/** One thing that somebody meant to save. Sent twice under its id it is saved once. */
+export interface Intent<Body = unknown> {
+  readonly kind: IntentKind
+  /** The id of what is saved, given when it was begun. */
+  readonly id: string
+  readonly body: Body
+  /** Whose work it is, by name, and what it is about: for whoever asks what waits. */
+  readonly student: string
+  readonly about: string
+  /** The account that made it; nobody else's sign-in may send it. */
+  readonly owner: string
+  /** When it was last changed, ISO 8601. */
+  readonly madeAt: string
+  /** Counts its changes, so that an answer to an earlier one does not clear a later one. */
+  readonly turn: number
+  /** Why the server would not take it; null while it was only out of reach. */
+  readonly refused: string | null
+}
+
+export type MadeIntent<Body = unknown> = Pick<Intent<Body>, 'kind' | 'id' | 'body' | 'student' | 'about'>
+
+export const keyOf = ({ kind, id }: Pick<Intent, 'kind' | 'id'>): string => `${kind} ${id}`
+
+/** What came of sending: the server's answer, what was in the way, or that it waits. */
+export type Sent<Answer> =
+  | { readonly is: 'saved'; readonly answer: Answer }
+  | { readonly is: 'kept here' }
+  | { readonly is: 'conflict'; readonly theirs: Answer }
