@@ -1,4 +1,5 @@
 import { useEventListener } from '@vueuse/core'
+import { actOn, keyOf, type KeyRow } from '~/keys/keyTable'
 
 /** True where keys belong to what is being typed or chosen, not to the page. */
 export function isTaken(event: KeyboardEvent): boolean {
@@ -7,17 +8,17 @@ export function isTaken(event: KeyboardEvent): boolean {
   return (event.key === 'Enter' || event.key === ' ') && target.closest('button, a, summary') !== null
 }
 
-/**
- * Keys of a page, one letter or named key each; while a dialog is open they are the dialog's, wherever the focus
- * is.
- */
-export function usePageKeys(keys: Readonly<Record<string, () => unknown>>, busy: () => boolean = () => false): void {
-  useEventListener(document, 'keydown', event => {
-    const undo = (event.ctrlKey || event.metaKey) && !event.shiftKey && event.key.toLowerCase() === 'z'
-    if (busy() || isTaken(event) || event.altKey || ((event.ctrlKey || event.metaKey) && !undo)) return
-    const act = keys[undo ? 'Ctrl Z' : event.key.length === 1 ? event.key.toUpperCase() : event.key]
-    if (!act) return
+/** The keys of a page; while a dialog is open they are the dialog's, wherever the focus is. */
+export function usePageKeys<Act extends string>(
+  rows: readonly KeyRow<Act>[],
+  acts: Readonly<Record<Act, () => unknown>>,
+  busy: () => boolean = () => false,
+): void {
+  useEventListener(window, 'keydown', event => {
+    const key = keyOf(event)
+    const act = key === null || busy() || isTaken(event) ? undefined : actOn(rows, key)
+    if (act === undefined) return
     event.preventDefault()
-    act()
+    acts[act]()
   })
 }

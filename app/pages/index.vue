@@ -3,6 +3,7 @@ import { describeRod } from '~~/core/coupon'
 import { spokenDay, today } from '~/composables/classDay'
 import { useLoader } from '~/composables/loader'
 import { usePageKeys } from '~/composables/pageKeys'
+import { FLOOR_KEYS } from '~/keys/roomKeys'
 import { useFloor } from '~/stores/floor'
 import { useBlindReadings } from '~/stores/blindReadings'
 import { messageOf } from '~/stores/request'
@@ -46,8 +47,9 @@ const queue = computed(() =>
 )
 
 usePageKeys(
+  FLOOR_KEYS,
   {
-    N: () => {
+    next: () => {
       if (queue.value[0]) void navigateTo({ path: '/bench', query: { student: queue.value[0].id } })
     },
   },

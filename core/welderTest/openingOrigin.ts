@@ -1,4 +1,14 @@
-import { isTry, newFlaw, type Bead, type CouponDocument, type FlawMark, type Pass, type TryMark } from '../coupon'
+import {
+  isFlaw,
+  isTry,
+  newFlaw,
+  type Bead,
+  type CouponDocument,
+  type FlawMark,
+  type Mark,
+  type Pass,
+  type TryMark,
+} from '../coupon'
 import { inches } from '../units'
 import type { DiscontinuityId } from '../trade'
 import type { Opening, OpeningKind } from './bendVerdict'
@@ -64,14 +74,16 @@ const AS_FLAW: Readonly<Record<OpeningKind, DiscontinuityId | null>> = {
   'lack of fusion': 'incomplete fusion',
   'porosity': 'porosity',
 }
-const MARK = 'bend-'
+
+/** Whether a mark lies where a bend laid something open. */
+export const isBendMark = (mark: Mark): boolean => isFlaw(mark) && mark.found === 'bend'
 
 /**
  * The coupon with what its bends laid open marked where it lay, so that causes and rates know of it; what an
  * earlier record of the same bends had marked goes.
  * Openings that show nothing they come from are no flaws of the coupon.
  * @param lengthMm turns a measured opening into mm
- * @example withBendMarks(coupon, [{ specimen, openings }], inches).marks.filter(mark => mark.id.startsWith('bend-'))
+ * @example withBendMarks(coupon, [{ specimen, openings }], inches).marks.filter(isBendMark)
  */
 export function withBendMarks(
   coupon: CouponDocument,
@@ -86,7 +98,7 @@ export function withBendMarks(
         const { lanes, atMm } = originOf(coupon, specimen, opening)
         const lane = lanes[0]
         if (!flaw || !lane) return []
-        const mark = newFlaw(coupon, `${MARK}${specimen.id}-${n + 1}`, flaw, { beadId: lane.id, atMm })
+        const mark = newFlaw(coupon, `bend ${specimen.id} ${n + 1}`, flaw, { beadId: lane.id, atMm })
         const half = lengthMm(opening.length) / 2
         return [
           {
@@ -98,7 +110,7 @@ export function withBendMarks(
         ]
       }),
     )
-  const others = coupon.marks.filter(mark => !mark.id.startsWith(MARK))
+  const others = coupon.marks.filter(mark => !isBendMark(mark))
   return found.length === 0 && others.length === coupon.marks.length
     ? coupon
     : { ...coupon, marks: [...others, ...found] }

@@ -8,6 +8,7 @@ import { ISO_9606, PIPELINE, PRESSURE, STRUCTURAL, type CodeBook, type TestTaken
 import {
   bendVerdict,
   formerFor,
+  isBendMark,
   originOf,
   sayOrigin,
   specimenKinds,
@@ -211,7 +212,7 @@ describe('an opening laid back on the coupon', () => {
       [{ specimen: bend('root'), openings: [opening(1 / 8, { kind: 'slag' }), opening(0.1)] }],
       inches,
     )
-    const found = marked.marks.filter(mark => mark.id.startsWith('bend-'))
+    const found = marked.marks.filter(isBendMark)
     expect(found).toMatchObject([{ flaw: 'slag', found: 'bend', beadId: 'p1' }])
     expect((found[0] as { toMm: number }).toMm - found[0]!.atMm).toBeCloseTo(inches(1 / 8), 6)
     expect(

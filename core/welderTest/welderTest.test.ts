@@ -19,6 +19,7 @@ import {
   takeStep,
   testCoupon,
   testStanding,
+  wantsOf,
   withOpenings,
   withPasses,
   type Opening,
@@ -98,6 +99,34 @@ describe('a test goes on step by step', () => {
       'Print the record',
     ])
     expect(testStanding(now, STRUCTURAL)).toMatchObject({ state: 'passed', reasons: ['Visual and 2 specimens'] })
+  })
+  it('what stands to be done is the step of the button, from the stamp to the record', () => {
+    const leads = ['stamp', 'check', 'hold', 'start', 'begin', 'finish', 'read', 'visual', 'specimen'].map(is => {
+      const at = is === 'stamp' ? planned : upTo(planned, is, is !== 'read')
+      return testStanding(at, STRUCTURAL, is !== 'read').next
+    })
+    expect(leads).toEqual([
+      'Stamp the piece, then go through the checklist',
+      'Go through the checklist',
+      'Witness the fit-up, then start the clock',
+      'Start the clock',
+      'Weld up to the root, and have it witnessed',
+      'Stop the clock',
+      'Read it on the Bench, then hold it against the visual criteria',
+      'Look over the lines of the visual, then sign',
+      '2 of 2 to look at',
+    ])
+  })
+  it('a step says what it takes beside a look', () => {
+    const [bend] = specimensOf(planned, STRUCTURAL)
+    const [broken] = specimensOf(aTest(undefined, 'fillet-3f'), STRUCTURAL)
+    expect(wantsOf({ is: 'specimen', specimen: bend! })).toBe('a look')
+    expect(wantsOf({ is: 'specimen', specimen: broken! })).toBe('a result')
+    expect([wantsOf({ is: 'stamp' }), wantsOf({ is: 'read' }), wantsOf({ is: 'start' })]).toEqual([
+      'a stamp',
+      'the Bench',
+      'a look',
+    ])
   })
   it('is read on the Bench before its visual is signed', () =>
     expect([nextStep(welded, STRUCTURAL, false).is, nextStep(welded, STRUCTURAL, true).is]).toEqual(['read', 'visual']))
@@ -251,7 +280,13 @@ describe('what is out of order is refused', () => {
       'endedAt',
       /after it was started/,
     ],
-    ['stopped with the cap unseen', { ...welded, holds: { ...welded.holds, cap: null } }, 'holds', /Root and cap/],
+    ['stopped with the cap unseen', { ...welded, holds: { ...welded.holds, cap: null } }, 'holds.cap', /The cap is/],
+    [
+      'stopped with the root unseen',
+      { ...welded, holds: { ...welded.holds, root: null } },
+      'holds.root',
+      /The root is/,
+    ],
     ['a pass before the clock', { ...planned, runs: { p1: { from: AT, to: null } } }, 'runs', /while the clock runs/],
     [
       'a pass of another piece',

@@ -87,7 +87,7 @@ export function saveTest(
 /** What can be counted of a test, beside its document. */
 function derivedRow(document: WelderTest, book: CodeBook) {
   const { test, ticket, retest } = document
-  const { bent, opened } = bendsOf(document)
+  const { bent, opened } = bendsOf(document, book)
   return {
     student_id: document.studentId,
     book_id: document.book.id,

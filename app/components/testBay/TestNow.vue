@@ -7,7 +7,7 @@ import { clockOf, useMoment } from '~/composables/wallTime'
 const props = defineProps<{ document: WelderTest; book: CodeBook; step: TestStep; stepSaid: string }>()
 defineEmits<{ act: []; stop: [] }>()
 const now = useMoment()
-const standing = computed(() => testStanding(props.document, props.book))
+const standing = computed(() => testStanding(props.document, props.book, props.step.is !== 'read'))
 const minutes = computed(() => minutesRun(props.document, now.value))
 const runs = computed(() => props.document.startedAt !== null && props.document.endedAt === null)
 const stands = computed(() => props.document.stops.some(stop => stop.to === null))
@@ -28,7 +28,7 @@ const WORDS = { passed: 'Passed', failed: 'Not passed' } as const
         {{ WORDS[standing.state] }}
       </p>
       <p v-for="reason in standing.reasons" :key="reason">{{ reason }}</p>
-      <p class="next">{{ step.is === 'visual' ? 'Look over the lines of the visual, then sign' : standing.next }}</p>
+      <p class="next">{{ standing.next }}</p>
     </div>
     <div class="acts">
       <v-btn v-if="runs && !stands" variant="outlined" height="56" @click="$emit('stop')"

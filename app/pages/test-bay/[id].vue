@@ -5,7 +5,6 @@ import { holdAgainst, setForVisual } from '~~/core/criteria'
 import { qualifies, unitFor } from '~~/core/qualification'
 import {
   asRetest,
-  isBend,
   nextStep,
   originOf,
   retestOptions,
@@ -18,9 +17,12 @@ import {
   testStanding,
   visualOf,
   visualSigned,
+  wantsOf,
   type HoldPoint,
   type Specimen,
   type SpecimenResult,
+  type StepWants,
+  type TestStep,
   type WelderTest,
 } from '~~/core/welderTest'
 import { cautionsFor, type CautionTopic } from '~~/core/trade'
@@ -29,6 +31,7 @@ import { bookTitle, STATE_WORDS } from '~/components/testBay/testHeading'
 import { spokenDay, today } from '~/composables/classDay'
 import { useLoader } from '~/composables/loader'
 import { usePageKeys } from '~/composables/pageKeys'
+import { TEST_KEYS } from '~/keys/roomKeys'
 import { useTestPapers } from '~/composables/testPapers'
 import { wallTime } from '~/composables/wallTime'
 import { useCriteria } from '~/stores/criteria'
@@ -125,18 +128,24 @@ const passes = useTemplateRef<{ add: () => void; drop: () => void }>('passes')
 const papers = useTestPapers(() => ({ document: document.value!, book: run.book!, student: run.student }))
 const bench = computed(() => ({ path: '/bench', query: { test: testId.value } }))
 
-function act() {
-  const now = step.value
-  if (now.is === 'stamp') terms.value?.stamp()
-  else if (now.is === 'read') void navigateTo(bench.value)
-  else if (now.is === 'visual') sign(held.value?.outcome === 'fail' ? 'fails' : 'passes', '')
-  else if (now.is === 'record') void papers.record()
-  else if (now.is === 'retest' && retest.value) void navigateTo(`/test-bay/${retest.value.id}`)
-  else if (now.is === 'retest') dialog.value = 'retest'
-  else if (now.is === 'specimen' && (!isBend(now.specimen.kind) || document.value!.results[now.specimen.id]))
-    entering.value = now.specimen
-  else run.change(takeStep(document.value!, now, seen()))
+/** What the page does for a step, by what it takes. */
+const TAKES: Readonly<Record<StepWants, (step: TestStep) => void>> = {
+  'a look': step => {
+    const opened = step.is === 'specimen' && document.value!.results[step.specimen.id]
+    if (opened) openOne()
+    else run.change(takeStep(document.value!, step, seen()))
+  },
+  'a stamp': () => terms.value?.stamp(),
+  'the Bench': () => void navigateTo(bench.value),
+  'a signature': () => sign(held.value?.outcome === 'fail' ? 'fails' : 'passes', ''),
+  'a result': () => openOne(),
+  'the papers': () => void papers.record(),
+  'a retest': () => {
+    if (retest.value) void navigateTo(`/test-bay/${retest.value.id}`)
+    else dialog.value = 'retest'
+  },
 }
+const act = () => TAKES[wantsOf(step.value)](step.value)
 
 function sign(outcome: 'passes' | 'fails', why: string) {
   if (!run.coupon || !set.value) return
@@ -211,42 +220,28 @@ const openOne = () => {
   if (step.value.is === 'specimen') entering.value = step.value.specimen
 }
 
-const KEYS = [
-  ['Enter', 'the next step'],
-  ['P', 'stop the clock'],
-  ['O', 'openings of the next bend'],
-  ['B', 'the coupon on the Bench'],
-  ['- +', 'a pass fewer, a pass more'],
-  ['F', 'fit-up'],
-  ['R', 'record as PDF'],
-  ['L', 'labels for specimens'],
-  ['J', 'the whole test as JSON'],
-  ['T', 'the student’s next test'],
-  ['Ctrl Z', 'take the last step back'],
-  ['?', 'these keys'],
-] as const
 usePageKeys(
+  TEST_KEYS,
   {
-    'Enter': () => {
+    'step': () => {
       if (document.value) act()
     },
-    'P': () => {
+    'stop': () => {
       if (runs.value) dialog.value = 'stop'
     },
-    'O': openOne,
-    'B': () => navigateTo(bench.value),
-    '+': () => passes.value?.add(),
-    '=': () => passes.value?.add(),
-    '-': () => passes.value?.drop(),
-    'F': () => {
+    'openings': openOne,
+    'bench': () => navigateTo(bench.value),
+    'pass less': () => passes.value?.drop(),
+    'pass more': () => passes.value?.add(),
+    'fit-up': () => {
       dialog.value = 'fit-up'
     },
-    'R': papers.record,
-    'L': papers.labels,
-    'J': papers.json,
-    'T': toNext,
-    'Ctrl Z': run.undo,
-    '?': () => {
+    'record': papers.record,
+    'labels': papers.labels,
+    'json': papers.json,
+    'next test': toNext,
+    'undo': run.undo,
+    'keys': () => {
       dialog.value = 'keys'
     },
   },
@@ -412,7 +407,7 @@ usePageKeys(
         @choose="planRetest"
         @close="dialog = null"
       />
-      <KeyList v-if="dialog === 'keys'" :keys="KEYS" @close="dialog = null" />
+      <KeyList v-if="dialog === 'keys'" :keys="TEST_KEYS" @close="dialog = null" />
       <LazyFitUpEditor
         v-if="dialog === 'fit-up'"
         :document="{ ...coupon, ...(document.fitUp ? { fitUp: document.fitUp } : {}) }"

@@ -5,6 +5,7 @@ import { isOpen, STATE_WORDS, urgencyOf } from '~/components/testBay/testHeading
 import { spokenDay } from '~/composables/classDay'
 import { useLoader } from '~/composables/loader'
 import { usePageKeys } from '~/composables/pageKeys'
+import { TESTS_KEYS } from '~/keys/roomKeys'
 import { useCodeBooks } from '~/stores/codeBooks'
 import { useWelderTests } from '~/stores/welderTests'
 
@@ -32,7 +33,7 @@ const open = computed(() =>
 )
 const done = computed(() => all.value.filter(test => !isOpen(test.state)))
 const bookOf = (test: TestSummary) => books.bookOf(test.book).name
-usePageKeys({ N: () => navigateTo('/test-bay/plan') })
+usePageKeys(TESTS_KEYS, { plan: () => navigateTo('/test-bay/plan') })
 </script>
 
 <template>

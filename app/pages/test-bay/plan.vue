@@ -24,6 +24,7 @@ import type { PlannedSet } from '~/components/testBay/PlanSets.vue'
 import { today } from '~/composables/classDay'
 import { useLoader } from '~/composables/loader'
 import { usePageKeys } from '~/composables/pageKeys'
+import { PLAN_KEYS } from '~/keys/roomKeys'
 import { usePieceOdds } from '~/composables/pieceOdds'
 import { useSaving } from '~/composables/saving'
 import { useCodeBooks } from '~/stores/codeBooks'
@@ -222,9 +223,10 @@ const plan = () =>
     await navigateTo(`/test-bay/${first}`)
   })
 usePageKeys(
+  PLAN_KEYS,
   {
-    'Enter': plan,
-    '/': () => {
+    plan,
+    choose: () => {
       choosing.value = true
     },
   },

@@ -1,0 +1,62 @@
+import { readFileSync } from 'node:fs'
+import { describe, expect, it } from 'vitest'
+import { FACE_KINDS, ROOT_KINDS } from '../components/bench/markKinds'
+import { arrowOf, BENCH_KEYS, BLIND_KEYS } from './benchKeys'
+import { actOn, asMarkdown, keyOf, keysTwice } from './keyTable'
+import { FLOOR_KEYS, PLAN_KEYS, TEST_KEYS, TESTS_KEYS } from './roomKeys'
+
+const pressed = (key: string, held: Partial<Record<'ctrlKey' | 'metaKey' | 'shiftKey' | 'altKey', boolean>> = {}) => ({
+  key,
+  ctrlKey: false,
+  metaKey: false,
+  shiftKey: false,
+  altKey: false,
+  ...held,
+})
+
+describe('a key', () => {
+  it.each([
+    [pressed('z'), 'Z'],
+    [pressed('z', { ctrlKey: true }), 'Ctrl Z'],
+    [pressed('Z', { metaKey: true, shiftKey: true }), 'Ctrl Shift Z'],
+    [pressed('?', { shiftKey: true }), '?'],
+    [pressed('Enter'), 'Enter'],
+    [pressed('z', { altKey: true }), null],
+  ])('%j is %s', (event, name) => expect(keyOf(event)).toBe(name))
+})
+
+describe('each room’s keys', () => {
+  it.each([
+    ['Bench', BENCH_KEYS],
+    ['blind reading', BLIND_KEYS],
+    ['Floor', FLOOR_KEYS],
+    ['tests', TESTS_KEYS],
+    ['planning', PLAN_KEYS],
+    ['a test', TEST_KEYS],
+  ])('%s: none stands twice', (_, rows) => expect(keysTwice(rows)).toEqual([]))
+  it('no letter of a mark is another key of the Bench', () =>
+    expect([...FACE_KINDS, ...ROOT_KINDS].filter(kind => actOn(BENCH_KEYS, kind.letter) !== undefined)).toEqual([]))
+  it('the README shows them as they are', () => {
+    const readme = readFileSync(`${import.meta.dirname}/../../README.md`, 'utf8')
+    for (const rows of [BENCH_KEYS, TEST_KEYS]) expect(readme).toContain(asMarkdown(rows))
+  })
+})
+
+describe('reading blind', () => {
+  it('hands in, and touches nothing that belongs to whoever answers for the coupon', () => {
+    expect(actOn(BLIND_KEYS, 'Enter')).toBe('save')
+    expect(BLIND_KEYS.find(row => row.shown === 'Enter')!.says).toBe('hand it in')
+    for (const key of ['N', '/', '`', 'I', '-', '+', '6', '7', '8', '9', ';', "'", ' '])
+      expect(actOn(BLIND_KEYS, key), key).toBeUndefined()
+  })
+})
+
+describe('arrows', () => {
+  it('lead along the bead as the coupon lies, and turn with an upright one', () => {
+    expect(arrowOf(pressed('ArrowRight'), false)).toBe('Forward')
+    expect(arrowOf(pressed('ArrowRight'), true)).toBe('Over')
+    expect(arrowOf(pressed('ArrowUp', { shiftKey: true }), true)).toBe('Shift Forward')
+    expect(arrowOf(pressed('ArrowLeft', { ctrlKey: true }), false)).toBe('Ctrl Back')
+    expect(arrowOf(pressed('a'), false)).toBeNull()
+  })
+})
