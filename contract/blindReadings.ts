@@ -97,6 +97,8 @@ export const kioskStudentSchema = object({ studentId: uuid().required('${path} i
 /** The shared tablet: who may read at it, and who does. */
 export interface Kiosk {
   readonly section: string
+  /** Where the school stands, IANA; empty where it has not said. */
+  readonly timeZone: string
   readonly students: readonly { readonly id: string; readonly name: string; readonly hasCode: boolean }[]
   readonly studentId: string | null
 }

@@ -1,3 +1,4 @@
+import { isTimeZone } from '../core/calendar'
 import { boolean, number, object, string } from 'yup'
 import type { CouponDocument, Hand, RunAgain, Verdict } from '../core/coupon'
 import { day, label, list, timeOfDay, typed, uuid } from './fields'
@@ -170,7 +171,21 @@ export interface Me {
   readonly name: string
   readonly role: Role
   readonly studentId: string | null
+  /** Where the school stands, IANA; empty where it has not said. */
+  readonly timeZone: string
 }
+
+/** The body of `PUT /api/school`: where the school stands. */
+export interface SchoolPlace {
+  readonly timeZone: string
+}
+export const schoolPlaceSchema = object({
+  timeZone: string()
+    .strict()
+    .required('Say in which time zone the school stands')
+    .max(64, 'A time zone has at most 64 letters')
+    .test('zone', '${value} is no time zone that is known, like Europe/Lisbon', value => isTimeZone(value ?? '')),
+}).exact()
 
 /** A student on the floor: who, where, and how the last coupon came out. */
 export interface FloorStudent extends Student {

@@ -1,5 +1,5 @@
 import { testCoupon } from '~~/core/welderTest'
-import { clockNow, today } from './classDay'
+import { clockNow, today } from './shopClock'
 import { useBench } from '~/stores/bench'
 import { useFloor } from '~/stores/floor'
 import { useHouseRules } from '~/stores/houseRules'

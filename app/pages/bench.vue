@@ -3,7 +3,7 @@ import { gaugeKinds, standsUpright, type GaugeKind, type SetUpChange } from '~~/
 import type { FitUp } from '~~/core/setup'
 import type { SavedCoupon } from '~~/contract/coupon'
 import type { FloorStudent } from '~~/contract/people'
-import { today } from '~/composables/classDay'
+import { today } from '~/composables/shopClock'
 import { useBenchActs } from '~/composables/benchActs'
 import { useBenchAsked } from '~/composables/benchAsked'
 import { useBenchKeys } from '~/composables/benchKeys'

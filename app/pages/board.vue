@@ -2,7 +2,7 @@
 import type { LadderRung, RungState } from '~~/core/ladder'
 import type { Board, BoardRow } from '~~/contract/progress'
 import { BOARD_ORDERS, inOrder, type BoardOrder } from '~/components/board/boardOrder'
-import { today } from '~/composables/classDay'
+import { today } from '~/composables/shopClock'
 import { useLoader } from '~/composables/loader'
 import { useHouseRules } from '~/stores/houseRules'
 import { useProgress } from '~/stores/progress'

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { describeRod } from '~~/core/coupon'
-import { spokenDay, today } from '~/composables/classDay'
+import { spokenDay } from '~~/core/calendar'
+import { today } from '~/composables/shopClock'
 import { useLoader } from '~/composables/loader'
 import { usePageKeys } from '~/composables/pageKeys'
 import { FLOOR_KEYS } from '~/keys/roomKeys'

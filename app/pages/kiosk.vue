@@ -2,7 +2,8 @@
 import { v7 as uuid } from 'uuid'
 import type { CouponDocument } from '~~/core/coupon'
 import { STAGES, type HandedIn, type OpenToRead, type Stage } from '~~/contract/blindReadings'
-import { spokenDay, today } from '~/composables/classDay'
+import { spokenDay } from '~~/core/calendar'
+import { today } from '~/composables/shopClock'
 import { useLeftLying } from '~/composables/leftLying'
 import { useLoader } from '~/composables/loader'
 import { useBench } from '~/stores/bench'
@@ -95,7 +96,7 @@ async function handedIn(result: HandedIn) {
   await loadOpen().catch(() => {})
 }
 
-const timeOf = (at: string) => new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
+const timeOf = (at: string) => wallTime(at)
 
 /** Under its slag first, then clean: the same coupon again. */
 function readAgain() {

@@ -13,7 +13,8 @@ import {
 } from '~~/core/readingRoom'
 import { wantedWidth } from '~~/core/house'
 import { inches } from '~~/core/units'
-import { clockNow } from '~/composables/classDay'
+import { spokenDay } from '~~/core/calendar'
+import { clockNow, today } from '~/composables/shopClock'
 import { useLeftLying } from '~/composables/leftLying'
 import { useLoader } from '~/composables/loader'
 import { useHouseRules } from '~/stores/houseRules'
@@ -99,7 +100,7 @@ useEventListener('keydown', event => {
 })
 const ahead = computed(() =>
   next.value?.nextAt
-    ? `Nothing is due. The next comes back ${next.value.nextAt.toDateString() === new Date().toDateString() ? `at ${clockNow(next.value.nextAt)}` : next.value.nextAt.toLocaleDateString('en-GB', { weekday: 'long', day: 'numeric', month: 'long' })}; this one is ahead of its time.`
+    ? `Nothing is due. The next comes back ${today(next.value.nextAt) === today() ? `at ${clockNow(next.value.nextAt)}` : spokenDay(today(next.value.nextAt))}; this one is ahead of its time.`
     : '',
 )
 </script>

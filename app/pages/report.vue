@@ -2,7 +2,7 @@
 import type { ReportRow, SectionReport } from '~~/contract/progress'
 import { arcHours, ratesInWords, reportCsv, sayWelded } from '~/components/report/reportLines'
 import { reportPdf } from '~/components/report/reportPdf'
-import { spokenDay } from '~/composables/classDay'
+import { spokenDay } from '~~/core/calendar'
 import { useLoader } from '~/composables/loader'
 import { saveFile } from '~/composables/saveFile'
 import { useHouseRules } from '~/stores/houseRules'

@@ -10,6 +10,7 @@ import type {
   BlindReadingSave,
   BlindReadingSummary,
 } from '~~/contract/blindReadings'
+import { setShopZone } from '~/composables/shopClock'
 import type { Sent } from '~/sync/intents'
 import { useOutbox } from './outbox'
 import { request } from './request'
@@ -25,6 +26,7 @@ export const useBlindReadings = defineStore('readings', () => {
   /** Finds out whether this is a tablet that was handed over. */
   async function askKiosk(): Promise<void> {
     kiosk.value = await request<Kiosk>('GET', '/api/kiosk')
+    setShopZone(kiosk.value.timeZone)
     if (kiosk.value.studentId) await outbox.start(`student ${kiosk.value.studentId}`)
   }
 

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import type { CouponRevision, CouponSave, SavedCoupon } from '~~/contract/coupon'
-import { spokenDay } from '~/composables/classDay'
+import { spokenDay } from '~~/core/calendar'
 import type { Intent, Sent } from '~/sync/intents'
 import { useOutbox } from './outbox'
 import { request } from './request'

@@ -2,6 +2,7 @@ import { defineStore } from 'pinia'
 import { v7 as uuid } from 'uuid'
 import { nextCard, type BeadAnswer } from '~~/core/readingRoom'
 import type { BeadAnswerSave } from '~~/contract/readingRoom'
+import { todayBegan } from '~/composables/shopClock'
 import { useOutbox } from './outbox'
 import { request } from './request'
 
@@ -23,7 +24,7 @@ export const useReadingRoom = defineStore('practice', () => {
 
   const ofStudent = (studentId: string) => request<BeadAnswer[]>('GET', `/api/students/${studentId}/reading-room`)
 
-  const next = (now: Date) => nextCard(answers.value, now, new Date(now.getFullYear(), now.getMonth(), now.getDate()))
+  const next = (now: Date) => nextCard(answers.value, now, todayBegan(now))
 
   return { answers, load, keep, ofStudent, next }
 })

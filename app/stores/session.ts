@@ -1,11 +1,13 @@
 import { defineStore } from 'pinia'
 import type { Me } from '~~/contract/people'
 import type { Welcome } from '~~/contract/record'
+import { setShopZone } from '~/composables/shopClock'
 import { request, RequestFailure } from './request'
 
 /** Who is signed in. */
 export const useSession = defineStore('session', () => {
   const me = ref<Me | null>(null)
+  watch(me, now => now && setShopZone(now.timeZone), { flush: 'sync' })
   const asked = ref(false)
 
   const isStaff = computed(() => me.value !== null && me.value.role !== 'student')
@@ -51,5 +53,11 @@ export const useSession = defineStore('session', () => {
     me.value = null
   }
 
-  return { me, isStaff, isLead, ask, welcome, signIn, foundSchool, signOut, signOutEverywhere }
+  /** Says where the school stands. */
+  async function moveSchool(timeZone: string): Promise<void> {
+    await request('PUT', '/api/school', { timeZone })
+    if (me.value) me.value = { ...me.value, timeZone }
+  }
+
+  return { me, isStaff, isLead, ask, welcome, signIn, foundSchool, signOut, signOutEverywhere, moveSchool }
 })

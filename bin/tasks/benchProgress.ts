@@ -1,14 +1,7 @@
 import { evidenceOf, gradeCoupon } from '../../core/grading'
 import { DEFAULT_HOUSE_RULES as rules } from '../../core/house'
-import {
-  dayNumber,
-  lieOf,
-  predictNext,
-  standingOf,
-  withHistory,
-  type Tried,
-  type PredictionScore,
-} from '../../core/progress'
+import { dayNumber } from '../../core/calendar'
+import { lieOf, predictNext, standingOf, withHistory, type Tried, type PredictionScore } from '../../core/progress'
 import { testPieceOf } from '../../core/qualification'
 import { beginOutlook, testPlan, USUAL_HABITS, type OutlookCase } from '../../core/readiness'
 import { drawCohort, type CohortPlan } from '../../core/simulate'

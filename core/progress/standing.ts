@@ -120,9 +120,6 @@ export const whenNext = ({ coupons, here, lastDay }: Standing, lie: Lie, today: 
   restDays: lastDay === null ? 0 : Math.max(0, today - lastDay),
 })
 
-/** A local date as days since 1970 began. @example dayNumber('1970-01-02') // 1 */
-export const dayNumber = (classDay: string): number => Math.round(Date.parse(`${classDay}T00:00:00Z`) / 86_400_000)
-
 /** The curves of all elements that a school shares, by element. */
 export const fitCurves = (students: readonly (readonly Trial[])[]): SchoolCurves =>
   Object.fromEntries(SKILL_ELEMENTS.map(element => [element, fitSchoolCurve(element, students)]))

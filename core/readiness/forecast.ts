@@ -1,3 +1,4 @@
+import { daysAfter, weekdayOf } from '../calendar'
 import { beginOutlook, type OutlookCase } from './outlook'
 import { quantile } from '../statistics'
 
@@ -45,8 +46,6 @@ export interface Timetable {
   readonly last: string
 }
 
-const A_DAY_MS = 86_400_000
-
 /**
  * The class day on which so many coupons more are run; null when the term ends before, or the section never meets.
  * @param from local date that is already past, ISO 8601
@@ -62,9 +61,7 @@ export function classDayAfter(
 ): string | null {
   if (weekdays.length === 0 || perClass <= 0) return null
   let classes = Math.ceil(coupons / perClass)
-  const end = Date.parse(`${last}T00:00:00Z`)
-  for (let day = Date.parse(`${from}T00:00:00Z`) + A_DAY_MS; day <= end; day += A_DAY_MS) {
-    if (weekdays.includes(new Date(day).getUTCDay()) && --classes <= 0) return new Date(day).toISOString().slice(0, 10)
-  }
+  for (let day = daysAfter(from, 1); day <= last; day = daysAfter(day, 1))
+    if (weekdays.includes(weekdayOf(day)) && --classes <= 0) return day
   return null
 }

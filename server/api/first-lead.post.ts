@@ -16,5 +16,5 @@ export default defineEventHandler(async (event): Promise<Me> => {
   if (!account) throw refuse(409, 'Already set up', 'This school has its first lead instructor; sign in.')
   await beginSession(event, { user: { id: account.id, number: 1 } })
   setResponseStatus(event, 201)
-  return { id: account.id, name: account.name, role: account.role, studentId: null }
+  return { id: account.id, name: account.name, role: account.role, studentId: null, timeZone: '' }
 })

@@ -1,13 +1,14 @@
 import { defineEventHandler } from 'h3'
 import type { Welcome } from '../../contract/record'
-import { hasAccounts, schoolName } from '../store/accounts'
+import { hasAccounts } from '../store/accounts'
+import { findSchool } from '../store/school'
 
 /** Accounts to try, where the server was started with some: the demo's. A school's own has none. */
 const DEMO = JSON.parse(process.env.FUSILIS_DEMO ?? '[]') as Welcome['demo']
 
 /** What the sign-in page shows: the school, and in the demo the accounts to try. */
 export default defineEventHandler(async (): Promise<Welcome> => ({
-  school: await schoolName(),
+  school: (await findSchool())?.name ?? null,
   needsFirstLead: !(await hasAccounts()),
   demo: DEMO,
 }))

@@ -14,6 +14,18 @@ interface AccountRow {
 
 const COLUMNS = 'id, name, username, role, student_id, password_hash, active'
 
+/** With where the school stands: a page that is signed in tells its days. */
+const ME_COLUMNS = `${COLUMNS}, (SELECT time_zone FROM school WHERE id = 1) AS time_zone`
+type MeRow = AccountRow & { time_zone: string | null }
+
+const toMe = (row: MeRow): Me => ({
+  id: row.id,
+  name: row.name,
+  role: row.role,
+  studentId: row.student_id,
+  timeZone: row.time_zone ?? '',
+})
+
 function toAccount(row: AccountRow): Account {
   return {
     id: row.id,
@@ -31,12 +43,12 @@ export async function listAccounts(): Promise<Account[]> {
 
 /** Who a session stands for today; null when the account is gone or switched off, or the session was ended. */
 export async function findMe({ id, number }: SessionUser): Promise<Me | null> {
-  const [row] = await rows<AccountRow>(
+  const [row] = await rows<MeRow>(
     database(),
-    `SELECT ${COLUMNS} FROM account WHERE id = ? AND session_number = ? AND active`,
+    `SELECT ${ME_COLUMNS} FROM account WHERE id = ? AND session_number = ? AND active`,
     [id, number],
   )
-  return row ? { id: row.id, name: row.name, role: row.role, studentId: row.student_id } : null
+  return row ? toMe(row) : null
 }
 
 /** What a session holds of an account: who, and under which number it was begun. */
@@ -49,14 +61,14 @@ export interface SessionUser {
 export async function findForSignIn(
   username: string,
 ): Promise<{ me: Me; user: SessionUser; passwordHash: string } | null> {
-  const [row] = await rows<AccountRow & { session_number: number }>(
+  const [row] = await rows<MeRow & { session_number: number }>(
     database(),
-    `SELECT ${COLUMNS}, session_number FROM account WHERE username = ? AND active`,
+    `SELECT ${ME_COLUMNS}, session_number FROM account WHERE username = ? AND active`,
     [username],
   )
   if (!row) return null
   return {
-    me: { id: row.id, name: row.name, role: row.role, studentId: row.student_id },
+    me: toMe(row),
     user: { id: row.id, number: row.session_number },
     passwordHash: row.password_hash,
   }
@@ -115,11 +127,6 @@ export async function endSessions(id: string): Promise<void> {
 
 export async function hasAccounts(): Promise<boolean> {
   return (await rows(database(), 'SELECT 1 FROM account LIMIT 1')).length > 0
-}
-
-export async function schoolName(): Promise<string | null> {
-  const [row] = await rows<{ name: string }>(database(), 'SELECT name FROM school')
-  return row?.name ?? null
 }
 
 /** Founds the school: its name and its first lead, once. Null when it has been founded already. */

@@ -1,3 +1,4 @@
+import { daysAfter, type ClassDay } from '../../core/calendar'
 import { addTallies, blindCopy, compareReadings, tallyOf, type Outcome, type Tally } from '../../core/agreement'
 import { runAgain, type CouponDocument } from '../../core/coupon'
 import type {
@@ -132,10 +133,10 @@ const OF_LATE_DAYS = 7
 const MOST_OPEN = 8
 
 /** What a student may read blind; null when there is no such student. */
-export async function openToRead(studentId: string, today: Date): Promise<OpenToRead | null> {
+export async function openToRead(studentId: string, today: ClassDay): Promise<OpenToRead | null> {
   const student = await findStudent(studentId)
   if (!student) return null
-  const since = new Date(today.getTime() - OF_LATE_DAYS * 86_400_000).toISOString().slice(0, 10)
+  const since = daysAfter(today, -OF_LATE_DAYS)
   const found = await rows<{
     id: string
     class_day: string

@@ -2,7 +2,7 @@ import { currentRung } from '../../core/ladder'
 import { elementOf, type ElementId } from '../../core/grading'
 import { LIES, skillOf, skillRate, whenNext, type Lie } from '../../core/progress'
 import type { ReportRow, SectionReport, StudentProgress } from '../../contract/progress'
-import { schoolName } from './accounts'
+import { findSchool } from './school'
 import { database, rows } from './database'
 import { progressOfAll } from './progress'
 import { listStudents } from './students'
@@ -27,7 +27,7 @@ export async function reportOf(sectionId: string): Promise<SectionReport | null>
   const ids = students.map(student => student.id)
   const [progress, attendance] = await Promise.all([progressOfAll(students), attendanceOf(ids)])
   return {
-    school: (await schoolName()) ?? '',
+    school: (await findSchool())?.name ?? '',
     section: section.name,
     rows: progress.map(one => rowOf(one, attendance.get(one.student.id) ?? NEVER_CAME)),
   }

@@ -39,7 +39,7 @@ export async function isStudentOf(
 }
 
 /** Who may read at the tablet of a section; null when there is no such section. */
-export async function kioskOf(sectionId: string): Promise<Omit<Kiosk, 'studentId'> | null> {
+export async function kioskOf(sectionId: string): Promise<Pick<Kiosk, 'section' | 'students'> | null> {
   const [section] = await rows<{ name: string }>(database(), 'SELECT name FROM section WHERE id = ?', [sectionId])
   if (!section) return null
   const students = await rows<{ id: string; name: string; has_code: number }>(

@@ -1,6 +1,7 @@
 import type { ClimbCoupon } from '../../core/ladder'
 import { elementOf, type ElementId } from '../../core/grading'
-import { dayNumber, isOtherWay, lieOf, MM_PER_TRY, SKILL_ELEMENTS, type Tried } from '../../core/progress'
+import { dayNumber } from '../../core/calendar'
+import { isOtherWay, lieOf, MM_PER_TRY, SKILL_ELEMENTS, type Tried } from '../../core/progress'
 import { positionOf, type PositionId, type RodFamily, type Travel, type Work } from '../../core/trade'
 import type { Verdict } from '../../core/coupon'
 import { database, rows } from './database'

@@ -40,6 +40,7 @@ const ROUTES: Readonly<Record<string, Who>> = {
   'PUT /api/process-uses/[id]': 'staff',
   'GET /api/code-books': 'signed in',
   'PUT /api/code-books/[id]': 'lead',
+  'PUT /api/school': 'lead',
   'GET /api/ladder': 'signed in',
   'POST /api/ladder': 'lead',
   'GET /api/sections/[id]/board': 'staff',

@@ -1,9 +1,10 @@
+import { classDayAt, daysAfter } from '../../core/calendar'
 import { beforeAll, describe, expect, it } from 'vitest'
 import { v7 as uuid } from 'uuid'
 import { isTry, type CouponDocument } from '../../core/coupon'
 import { aCoupon, aFlaw, exampleRead } from '../../core/coupon/example'
 import { DEFAULT_HOUSE_RULES } from '../../core/house'
-import type { FloorStudent } from '../../contract/people'
+import type { FloorStudent, Me } from '../../contract/people'
 import type { HandedIn, Kiosk, OpenToRead, ReadersAgreement, BlindReadingSummary } from '../../contract/blindReadings'
 import { addClass, foundTestSchool, type School } from '../school'
 import { Visitor } from '../session'
@@ -41,6 +42,7 @@ describe('the tablet', () => {
       section: 'Evening V readings',
       students: [{ id: student, name: 'Mirela Stroud', hasCode: false }],
       studentId: null,
+      timeZone: '',
     })
   })
   it('lets a student in by the code, and nobody by a wrong one or with another section’s student', async () => {
@@ -177,5 +179,42 @@ describe('a second reader', () => {
       },
     })
     expect((await hand(school.lead, uuid(), own())).status).toBe(404)
+  })
+})
+
+describe('the school’s own day', () => {
+  /** Twenty-five hours apart: whatever the hour, the two never have the same day. */
+  const [EARLIEST, LATEST] = ['Pacific/Pago_Pago', 'Pacific/Kiritimati']
+  const move = (timeZone: string, as = school.lead) => as.ask('PUT', '/api/school', { timeZone })
+  it('decides what is still open to be read, not the day of the server', async () => {
+    const made = await addClass(school, 'Evening V zones', 'Isaura Penn')
+    const couponId = uuid()
+    // Eight days old where the day comes last, seven or fewer where it comes first.
+    const classDay = daysAfter(classDayAt(new Date(), LATEST), -8)
+    const document = { ...own(), studentId: made.student.id, classDay }
+    await school.instructor.ask('PUT', `/api/students/${made.student.id}/code`, { code: '2580' })
+    await school.instructor.ask('PUT', `/api/coupons/${couponId}`, { baseVersion: 0, why: '', document })
+    const visitor = await new Visitor().signIn('tobias')
+    await visitor.ask('POST', '/api/kiosk', { sectionId: made.section.id })
+    await visitor.ask('POST', '/api/kiosk/student', { studentId: made.student.id, code: '2580' })
+    const open = async () =>
+      (await visitor.ask<OpenToRead>('GET', '/api/blind-readings/open')).body.coupons.map(one => one.couponId)
+    expect((await move(LATEST)).status).toBe(200)
+    expect(await open()).toEqual([])
+    await move(EARLIEST)
+    expect(await open()).toEqual([couponId])
+    expect((await visitor.ask<Kiosk>('GET', '/api/kiosk')).body.timeZone).toBe(EARLIEST)
+    expect((await school.lead.ask<Me>('GET', '/api/session')).body.timeZone).toBe(EARLIEST)
+    await move('UTC')
+  })
+  it('is the lead’s to say, and a place that nobody knows is refused by name', async () => {
+    expect((await move('UTC', school.instructor)).status).toBe(403)
+    const refused = await school.lead.ask<{ errors: { path: string; message: string }[] }>('PUT', '/api/school', {
+      timeZone: 'Gannet/Quay',
+    })
+    expect(refused.status).toBe(422)
+    expect(refused.body.errors).toEqual([
+      { path: 'timeZone', message: 'Gannet/Quay is no time zone that is known, like Europe/Lisbon' },
+    ])
   })
 })

@@ -23,7 +23,7 @@ import {
 import { formatFraction, type LengthUnit } from '~~/core/units'
 import { numeric } from '~~/core/working'
 import type { FloorStudent } from '~~/contract/people'
-import { clockNow } from '~/composables/classDay'
+import { clockNow } from '~/composables/shopClock'
 import { useBench } from '~/stores/bench'
 
 /**

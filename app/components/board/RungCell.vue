@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { daysBetween } from '~~/core/calendar'
 import type { RungState } from '~~/core/ladder'
 import { awayFor } from './boardOrder'
 
@@ -16,7 +17,7 @@ const heat = computed(() => {
 const WEEK = 7
 const lately = computed(() => {
   if (props.state.lastDay === null) return 0
-  const days = (Date.parse(props.today) - Date.parse(props.state.lastDay)) / 86_400_000
+  const days = daysBetween(props.state.lastDay, props.today)
   return days <= WEEK ? 1 : days <= 3 * WEEK ? 0.45 : 0
 })
 const said = computed(

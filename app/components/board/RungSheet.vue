@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { dayOf } from '~/composables/shopClock'
 import { outOfTurn, saySignOff, signOffChance, type LadderRung, type RungState } from '~~/core/ladder'
 import type { StudentProgress } from '~~/contract/progress'
-import { spokenDay } from '~/composables/classDay'
+import { spokenDay } from '~~/core/calendar'
 import { useHouseRules } from '~/stores/houseRules'
 import { useOutbox } from '~/stores/outbox'
 import { useProgress } from '~/stores/progress'
@@ -100,8 +101,8 @@ async function act() {
     </p>
     <p>{{ state.says }}</p>
     <p v-if="signed" class="signed">
-      Signed off {{ signed.outOfTurn ?? '' }} by {{ signed.by }}, {{ spokenDay(signed.at.slice(0, 10)) }}:
-      {{ signed.stood }}<template v-if="signed.why">. “{{ signed.why }}”</template>
+      Signed off {{ signed.outOfTurn ?? '' }} by {{ signed.by }}, {{ spokenDay(dayOf(signed.at)) }}: {{ signed.stood
+      }}<template v-if="signed.why">. “{{ signed.why }}”</template>
     </p>
     <p v-else-if="needs.length > 0" class="quiet">Needs first: {{ needs.join(', ') }}</p>
     <v-text-field

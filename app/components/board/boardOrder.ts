@@ -1,3 +1,4 @@
+import { daysBetween } from '~~/core/calendar'
 import { currentRung } from '~~/core/ladder'
 import type { BoardRow } from '~~/contract/progress'
 
@@ -47,6 +48,6 @@ export function reasonOf(row: BoardRow, order: BoardOrder, today: string): strin
 /** @example awayFor('2026-10-05', '2026-10-12') // '7 days' */
 export function awayFor(lastDay: string | null, today: string): string {
   if (lastDay === null) return 'no coupon yet'
-  const days = Math.round((Date.parse(today) - Date.parse(lastDay)) / 86_400_000)
+  const days = daysBetween(lastDay, today)
   return days <= 0 ? 'today' : days === 1 ? '1 day' : `${days} days`
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Section } from '~~/contract/people'
-import { today } from '~/composables/classDay'
+import { today } from '~/composables/shopClock'
 import { useFieldErrors } from '~/composables/fieldErrors'
 import { usePeople } from '~/stores/people'
 import { decodeText, parseRoster, type RosterPreview } from './rosterFile'

@@ -1,11 +1,12 @@
 <script setup lang="ts">
+import { longDay } from '~~/core/calendar'
+import { dayOf } from '~/composables/shopClock'
 import type { RulesVersion } from '~~/contract/record'
 
 /** Every version of the rules: who, when, why. An earlier one can be taken up as a draft. */
 defineProps<{ versions: readonly RulesVersion[]; locked: boolean }>()
 defineEmits<{ take: [version: RulesVersion] }>()
-const day = (iso: string) =>
-  new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' })
+const day = (iso: string) => longDay(dayOf(iso))
 </script>
 
 <template>

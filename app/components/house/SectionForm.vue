@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { sectionSchema, WEEKDAYS, type Meeting, type Section, type SectionFields } from '~~/contract/people'
-import { today } from '~/composables/classDay'
+import { today } from '~/composables/shopClock'
 import { useFieldErrors } from '~/composables/fieldErrors'
 import { useSections } from '~/stores/sections'
 

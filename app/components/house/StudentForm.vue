@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { studentSchema, type Section, type Student, type StudentFields } from '~~/contract/people'
 import { studentCodeSchema } from '~~/contract/blindReadings'
-import { today } from '~/composables/classDay'
+import { today } from '~/composables/shopClock'
 import { useFieldErrors } from '~/composables/fieldErrors'
 import { usePeople } from '~/stores/people'
 

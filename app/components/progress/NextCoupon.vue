@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { dayOf } from '~/composables/shopClock'
 import type { Proposal } from '~~/core/readiness'
 import type { StudentProgress } from '~~/contract/progress'
-import { spokenDay } from '~/composables/classDay'
+import { spokenDay } from '~~/core/calendar'
 
 /** The one dark panel: what to run next, and why; the instructor may pin something else. */
 const props = defineProps<{
@@ -36,7 +37,7 @@ function pin(rungId: string | null) {
       <p class="kind">Next coupon, pinned</p>
       <h2>{{ pinned.name }}</h2>
       <p>
-        By {{ progress.pin!.by }}, {{ spokenDay(progress.pin!.at.slice(0, 10))
+        By {{ progress.pin!.by }}, {{ spokenDay(dayOf(progress.pin!.at))
         }}<template v-if="progress.pin!.over">, over {{ progress.pin!.over }}</template
         >.
       </p>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { classDayAfter, HORIZON, sayOdds, type Forecast } from '~~/core/readiness'
 import type { StudentProgress } from '~~/contract/progress'
-import { spokenDay, today } from '~/composables/classDay'
+import { spokenDay } from '~~/core/calendar'
+import { today } from '~/composables/shopClock'
 
 /**
  * Coupons, hours and a day until the odds wanted, as a range: from the learning curve, the student's own pace and

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { describeRod } from '~~/core/coupon'
 import type { CouponSummary } from '~~/contract/record'
-import { spokenDay } from '~/composables/classDay'
+import { spokenDay } from '~~/core/calendar'
 
 /** One coupon of a record: its drawing, its verdict, what it was run with. */
 defineProps<{ coupon: CouponSummary }>()

@@ -1,11 +1,11 @@
 <script setup lang="ts">
+import { spokenMonth, spokenDay } from '~~/core/calendar'
 import { addTallies } from '~~/core/agreement'
 import { kappa, sayKappa } from '~~/core/statistics'
 import type { CouponDocument } from '~~/core/coupon'
 import { nameOfCard, answersSummary, type AnswersSummary } from '~~/core/readingRoom'
 import type { LengthUnit } from '~~/core/units'
 import type { BlindReadingSummary } from '~~/contract/blindReadings'
-import { spokenDay } from '~/composables/classDay'
 import { useCoupons } from '~/stores/coupons'
 import { useBlindReadings } from '~/stores/blindReadings'
 import { useReadingRoom } from '~/stores/readingRoom'
@@ -41,7 +41,7 @@ const months = computed(() =>
   [...new Set(own.value.map(one => one.classDay.slice(0, 7)))].map(month => {
     const of = own.value.filter(one => one.classDay.startsWith(month))
     return {
-      month: new Date(`${month}-15T12:00:00`).toLocaleDateString('en-GB', { month: 'short', year: 'numeric' }),
+      month: spokenMonth(month),
       coupons: of.length,
       found: kappa(addTallies(of.map(one => one.tally)).all),
     }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { mondayOf } from '~~/core/calendar'
 import type { ApexOptions } from 'apexcharts'
 import type { DayPoint } from '~~/contract/record'
 import { elementOf, ELEMENTS, type ElementId } from '~~/core/grading'
@@ -24,14 +25,14 @@ const element = computed(
 
 /** A week's tries together: a single day holds too few to say anything. */
 const weeks = computed(() => {
-  const found = new Map<number, { tried: number; sound: number }>()
+  const found = new Map<string, { tried: number; sound: number }>()
   for (const day of props.days.filter(one => one.element === element.value && one.tried > 0)) {
     const week = mondayOf(day.classDay)
     const sum = found.get(week) ?? { tried: 0, sound: 0 }
     found.set(week, { tried: sum.tried + day.tried, sound: sum.sound + day.sound })
   }
   return [...found].map(([week, { tried, sound }]) => ({
-    week,
+    week: Date.parse(week),
     share: percent(sound / tried),
     ...intervalOf(sound, tried),
   }))
@@ -40,11 +41,6 @@ const percent = (share: number) => Math.round(share * 100)
 const intervalOf = (sound: number, tried: number) => {
   const { low, high } = binomialInterval(Math.round(sound), Math.round(tried))
   return { range: [percent(low), percent(high)] as [number, number] }
-}
-function mondayOf(classDay: string): number {
-  const day = new Date(`${classDay}T12:00:00`)
-  day.setDate(day.getDate() - ((day.getDay() + 6) % 7))
-  return day.getTime()
 }
 const series = computed(() => [
   { name: '95 % interval', type: 'rangeArea', data: weeks.value.map(({ week, range }) => ({ x: week, y: range })) },

@@ -1,7 +1,8 @@
+import { dayOf } from '~/composables/shopClock'
+import { recordDay, spokenDay } from '~~/core/calendar'
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
 import type { LengthUnit } from '~~/core/units'
 import type { ReportRow } from '~~/contract/progress'
-import { spokenDay } from '~/composables/classDay'
 import { makePdf } from '~/composables/makePdf'
 import { arcHours, ratesInWords, sayWelded } from './reportLines'
 
@@ -13,14 +14,7 @@ const fact = (name: string, value: string): Content => ({
   ],
   margin: [0, 2, 0, 2],
 })
-const day = (iso: string | null) =>
-  iso === null
-    ? 'none yet'
-    : new Date(`${iso.slice(0, 10)}T12:00:00`).toLocaleDateString('en-GB', {
-        day: 'numeric',
-        month: 'long',
-        year: 'numeric',
-      })
+const day = (classDay: string | null) => (classDay === null ? 'none yet' : recordDay(classDay))
 
 /** One student's page: for a parent, an employer, or whoever pays. */
 function pageOf(row: ReportRow, { school, section, unit }: ReportHead, first: boolean): Content {
@@ -47,7 +41,7 @@ function pageOf(row: ReportRow, { school, section, unit }: ReportHead, first: bo
                 widths: ['*', 120, 90],
                 body: [
                   ['Rung', 'By', 'On'].map(text => ({ text, color: QUIET })),
-                  ...row.signedOff.map(one => [one.rung, one.by, spokenDay(one.at.slice(0, 10))]),
+                  ...row.signedOff.map(one => [one.rung, one.by, spokenDay(dayOf(one.at))]),
                 ],
               },
             },

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { clockNow } from '~/composables/classDay'
+import { clockNow } from '~/composables/shopClock'
 import { useOutbox } from '~/stores/outbox'
 import { keyOf, type Intent, type IntentKind } from '~/sync/intents'
 

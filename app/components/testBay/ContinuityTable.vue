@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { clauseIn } from '~~/core/qualification'
 import { daysUntil } from '~~/core/welderTest'
-import { longDay } from '~/composables/classDay'
+import { longDay } from '~~/core/calendar'
 import type { Lapse } from './lapsesIcs'
 
 /** How qualifications stand, by student, process and book: last used, last day, and how long that is. */

@@ -2,7 +2,7 @@
 import { addPass, removePass } from '~~/core/coupon'
 import { withPasses, type WelderTest } from '~~/core/welderTest'
 import { formatFraction } from '~~/core/units'
-import { clockOf, useMoment, wallTime } from '~/composables/wallTime'
+import { clockOf, useMoment, wallTime } from '~/composables/shopClock'
 
 /** The passes as they are run: what with, from when to when. Not yet run, one can be added or left out. */
 const props = defineProps<{ document: WelderTest }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { RetestOption } from '~~/core/welderTest'
-import { spokenDay } from '~/composables/classDay'
+import { spokenDay } from '~~/core/calendar'
 
 /** The ways to a retest: how many pieces, and from when. */
 defineProps<{ options: readonly RetestOption[] }>()

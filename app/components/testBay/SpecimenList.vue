@@ -11,7 +11,7 @@ import {
   type WelderTest,
 } from '~~/core/welderTest'
 import { formatLength } from '~~/core/units'
-import { wallTime } from '~/composables/wallTime'
+import { wallTime } from '~/composables/shopClock'
 
 /** The specimens: what each is, its former, how it came out, and where in the weld an opening came from. */
 const props = defineProps<{

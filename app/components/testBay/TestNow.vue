@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { CodeBook } from '~~/core/qualification'
 import { hasResult, minutesRun, testStanding, type WelderTest, type TestStep } from '~~/core/welderTest'
-import { clockOf, useMoment } from '~/composables/wallTime'
+import { clockOf, useMoment } from '~/composables/shopClock'
 
 /** What is next on a test, and its clock: the one loud thing of the page. */
 const props = defineProps<{ document: WelderTest; book: CodeBook; step: TestStep; stepSaid: string }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { CHECKS, holdPointsOf, type CheckId, type HoldPoint, type Signature, type WelderTest } from '~~/core/welderTest'
-import { wallTime } from '~/composables/wallTime'
+import { wallTime } from '~/composables/shopClock'
 
 /** Test terms: what is looked at before the arc, and where the welder stops until a witness has looked. */
 const props = defineProps<{ document: WelderTest; witness: string }>()

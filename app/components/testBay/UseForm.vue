@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
 import { processUseSchema, type ProcessUseSave } from '~~/contract/welderTests'
-import { today } from '~/composables/classDay'
+import { today } from '~/composables/shopClock'
 import { useFieldErrors } from '~/composables/fieldErrors'
 import { useSession } from '~/stores/session'
 import { useWelderTests } from '~/stores/welderTests'

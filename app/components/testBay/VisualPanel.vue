@@ -2,7 +2,7 @@
 import { sayAmount, type Held, type HeldRow } from '~~/core/criteria'
 import type { Visual } from '~~/core/welderTest'
 import type { LengthUnit } from '~~/core/units'
-import { wallTime } from '~/composables/wallTime'
+import { wallTime } from '~/composables/shopClock'
 
 /**
  * The coupon of a test held against its visual criteria, line by line, as it was read on the Bench; and what was

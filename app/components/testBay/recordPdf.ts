@@ -1,3 +1,4 @@
+import { recordDay } from '~~/core/calendar'
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
 import {
   designationOf,
@@ -21,15 +22,9 @@ import {
 } from '~~/core/welderTest'
 import { formatFraction, formatLength } from '~~/core/units'
 import { makePdf } from '~/composables/makePdf'
-import { wallTime } from '~/composables/wallTime'
+import { dayOf, wallTime } from '~/composables/shopClock'
 
 const QUIET = '#4c585f'
-const day = (iso: string) =>
-  new Date(`${iso.slice(0, 10)}T12:00:00`).toLocaleDateString('en-GB', {
-    day: 'numeric',
-    month: 'long',
-    year: 'numeric',
-  })
 const head = (text: string): Content => ({ text, bold: true, fontSize: 12, margin: [0, 12, 0, 3] })
 const table = (
   widths: (string | number)[],
@@ -104,7 +99,7 @@ export function recordDocument(
       formatLength(specimen.toMm - specimen.fromMm, unit),
       openings || result?.note || (result ? 'nothing open' : ''),
       verdict ? `${verdict.outcome}${verdict.outcome === 'passes' ? '' : ` (${verdict.clause})`}` : 'not done',
-      result ? `${result.by}, ${day(result.at)}` : '',
+      result ? `${result.by}, ${recordDay(dayOf(result.at))}` : '',
     ]
   })
   const designation = designationOf(book, document.test)
@@ -130,7 +125,7 @@ export function recordDocument(
         ],
       },
       {
-        text: `${student} · ${document.pieceName} · ${day(document.testDay)} · stamp ${document.stamp || 'none'}`,
+        text: `${student} · ${document.pieceName} · ${recordDay(document.testDay)} · stamp ${document.stamp || 'none'}`,
         margin: [0, 2, 0, 0],
       },
       {
@@ -174,7 +169,7 @@ export function recordDocument(
       head('Visual'),
       {
         text: document.visual
-          ? `${document.visual.outcome === 'passes' ? 'Passed' : 'Not passed'}, ${document.visual.by}, ${day(document.visual.at)}. ${[...document.visual.failed, document.visual.why].filter(Boolean).join('. ')}`
+          ? `${document.visual.outcome === 'passes' ? 'Passed' : 'Not passed'}, ${document.visual.by}, ${recordDay(dayOf(document.visual.at))}. ${[...document.visual.failed, document.visual.why].filter(Boolean).join('. ')}`
           : 'Not done',
       },
       head('Specimens'),

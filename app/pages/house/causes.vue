@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { longDay } from '~~/core/calendar'
+import { dayOf } from '~/composables/shopClock'
 import { CAUSES, schoolPriors } from '~~/core/diagnosis'
 import { useLoader } from '~/composables/loader'
 import { useSaving } from '~/composables/saving'
@@ -24,8 +26,7 @@ const rows = computed(() => {
 })
 const most = computed(() => rows.value[0]?.now ?? 1)
 const percent = (chance: number) => `${(chance * 100).toFixed(1)} %`
-const day = (at: string) =>
-  new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' })
+const day = (at: string) => longDay(dayOf(at))
 
 async function reset() {
   if (!(await attempt(why.value.trim() === '' ? 'Say why: it is kept' : '', () => causes.reset(why.value.trim()))))

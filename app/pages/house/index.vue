@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Account, Section, Student } from '~~/contract/people'
-import { longDay } from '~/composables/classDay'
+import { longDay } from '~~/core/calendar'
 import { useLoader } from '~/composables/loader'
 import { usePeople } from '~/stores/people'
 import { messageOf } from '~/stores/request'
@@ -140,6 +140,7 @@ async function done(said: string) {
           </tbody>
         </table>
       </section>
+      <SchoolClock v-if="session.isLead" />
       <section class="panel block" aria-label="Your sign-in">
         <header>
           <h2>Your sign-in</h2>

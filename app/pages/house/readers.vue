@@ -2,7 +2,7 @@
 import { kappa, sayKappa, type AgreementTable } from '~~/core/statistics'
 import { discontinuityOf, type DiscontinuityId } from '~~/core/trade'
 import type { ReadersAgreement } from '~~/contract/blindReadings'
-import { spokenDay } from '~/composables/classDay'
+import { spokenDay } from '~~/core/calendar'
 import { useLoader } from '~/composables/loader'
 import { useBlindReadings } from '~/stores/blindReadings'
 

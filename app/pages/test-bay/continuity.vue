@@ -2,7 +2,7 @@
 import { lapsing } from '~~/core/welderTest'
 import { continuityRows } from '~/components/testBay/continuityRows'
 import { lapsesIcs, type Lapse } from '~/components/testBay/lapsesIcs'
-import { today } from '~/composables/classDay'
+import { today } from '~/composables/shopClock'
 import { useLoader } from '~/composables/loader'
 import { saveFile } from '~/composables/saveFile'
 import { useCodeBooks } from '~/stores/codeBooks'

@@ -2,7 +2,7 @@
 import { sayOdds } from '~~/core/readiness'
 import type { TestSummary } from '~~/contract/welderTests'
 import { isOpen, STATE_WORDS, urgencyOf } from '~/components/testBay/testHeading'
-import { spokenDay } from '~/composables/classDay'
+import { spokenDay } from '~~/core/calendar'
 import { useLoader } from '~/composables/loader'
 import { usePageKeys } from '~/composables/pageKeys'
 import { TESTS_KEYS } from '~/keys/roomKeys'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { causeOf } from '~~/core/diagnosis'
-import { spokenDay } from '~/composables/classDay'
+import { spokenDay } from '~~/core/calendar'
 import { useLoader } from '~/composables/loader'
 import { useHouseRules } from '~/stores/houseRules'
 import { useRecord, type CouponFilters } from '~/stores/record'

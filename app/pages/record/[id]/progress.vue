@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { useLocalStorage } from '@vueuse/core'
-import { dayNumber } from '~~/core/progress'
+import { dayNumber } from '~~/core/calendar'
 import { testPieceOf, testPieces } from '~~/core/qualification'
 import { habitsOf, proposals, testPlan } from '~~/core/readiness'
 import type { StudentProgress } from '~~/contract/progress'
-import { today } from '~/composables/classDay'
+import { today } from '~/composables/shopClock'
 import { useLoader } from '~/composables/loader'
 import { useReadiness } from '~/composables/forecast'
 import { useSaving } from '~/composables/saving'

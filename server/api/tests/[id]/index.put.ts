@@ -1,7 +1,7 @@
 import { defineEventHandler } from 'h3'
 import { setForVisual } from '../../../../core/criteria'
 import { unitFor, type CodeBook } from '../../../../core/qualification'
-import { documentFaults, visualOf, visualSigned, type WelderTest } from '../../../../core/welderTest'
+import { documentFaults, visualOf, visualSigned, type TestFault, type WelderTest } from '../../../../core/welderTest'
 import { welderTestSaveSchema, type SavedWelderTest, type WelderTestSave } from '../../../../contract/welderTests'
 import { idIn, requireStaff } from '../../../http/access'
 import { DOCUMENT_BYTES, readAs } from '../../../http/readAs'
@@ -21,8 +21,8 @@ export default defineEventHandler(async (event): Promise<SavedWelderTest> => {
   const { document } = save
   if (!(await findStudent(document.studentId))) throw notAccepted('studentId', 'There is no such student')
   const book = await bookOf(document)
-  const [fault] = documentFaults(document, book)
-  if (fault) throw notAccepted(fault.path, fault.message)
+  const faults = documentFaults(document, book)
+  if (faults.length > 0) throw outOfOrder(faults)
   const outcome = await saveTest(id, { ...save, document: await withVisual(document, book) }, book, {
     id: me.id,
     name: me.name,
@@ -35,8 +35,14 @@ export default defineEventHandler(async (event): Promise<SavedWelderTest> => {
   )
 })
 
-const notAccepted = (path: string, message: string) =>
-  refuse(422, 'Not accepted', `${message}.`, [{ path: `document.${path}`, message }])
+const outOfOrder = (faults: readonly TestFault[]) =>
+  refuse(
+    422,
+    'Not accepted',
+    `${faults[0]!.message}.`,
+    faults.map(({ path, message }) => ({ path: `document.${path}`, message })),
+  )
+const notAccepted = (path: string, message: string) => outOfOrder([{ path, message }])
 
 async function bookOf({ book }: WelderTest): Promise<CodeBook> {
   try {

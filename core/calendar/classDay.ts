@@ -1,0 +1,75 @@
+import { TZDate } from '@date-fns/tz'
+import {
+  addDays,
+  differenceInCalendarDays,
+  format,
+  formatISO,
+  getDay,
+  parseISO,
+  startOfDay,
+  startOfISOWeek,
+} from 'date-fns'
+
+/** A day on the school's calendar, ISO 8601: `2026-10-05`. It has no hour and no zone of its own. */
+export type ClassDay = string
+
+const isoDay = (date: Date): ClassDay => formatISO(date, { representation: 'date' })
+
+/** A moment as it is read off a wall in a zone; an empty zone is the machine's own. */
+const inZone = (moment: Date, zone: string): Date => (zone === '' ? moment : new TZDate(moment, zone))
+
+/**
+ * The class day at a moment where the school stands: an evening class belongs to the day on the shop's wall, whatever
+ * the day is in UTC or where the server stands.
+ * @param zone IANA time zone; empty for the machine's own
+ * @example classDayAt(new Date('2026-10-06T01:30:00Z'), 'America/Chicago') // '2026-10-05'
+ */
+export const classDayAt = (moment: Date, zone: string): ClassDay => isoDay(inZone(moment, zone))
+
+/** The time on the shop's wall. @example wallClockAt(new Date('2026-10-05T23:05:00Z'), 'America/Chicago') // '18:05' */
+export const wallClockAt = (moment: Date, zone: string): string => format(inZone(moment, zone), 'HH:mm')
+
+/** When the class day of a moment began, where the school stands. */
+export const dayBegan = (moment: Date, zone: string): Date => startOfDay(inZone(moment, zone))
+
+/** So many days later, or before. @example daysAfter('2026-12-31', 1) // '2027-01-01' */
+export const daysAfter = (day: ClassDay, days: number): ClassDay => isoDay(addDays(parseISO(day), days))
+
+/** Days from one class day to another. @example daysBetween('2026-10-05', '2026-10-12') // 7 */
+export const daysBetween = (from: ClassDay, to: ClassDay): number =>
+  differenceInCalendarDays(parseISO(to), parseISO(from))
+
+/** A class day as days since 1970 began. @example dayNumber('1970-01-02') // 1 */
+export const dayNumber = (day: ClassDay): number => daysBetween('1970-01-01', day)
+
+/** The day of the week, 0 for Sunday. @example weekdayOf('2026-10-05') // 1 */
+export const weekdayOf = (day: ClassDay): number => getDay(parseISO(day))
+
+/** The Monday of its week. @example mondayOf('2026-10-08') // '2026-10-05' */
+export const mondayOf = (day: ClassDay): ClassDay => isoDay(startOfISOWeek(parseISO(day)))
+
+/** A class day as people write it. @example spokenDay('2026-10-05') // 'Mon 5 Oct' */
+export const spokenDay = (day: ClassDay): string => format(parseISO(day), 'EEE d MMM')
+
+/** A day that may be of another year. @example longDay('2026-10-05') // 'Mon 5 Oct 2026' */
+export const longDay = (day: ClassDay): string => format(parseISO(day), 'EEE d MMM yyyy')
+
+/** A day on a record. @example recordDay('2026-10-05') // '5 October 2026' */
+export const recordDay = (day: ClassDay): string => format(parseISO(day), 'd MMMM yyyy')
+
+/** A month as people write it. @example spokenMonth('2026-10') // 'Oct 2026' */
+export const spokenMonth = (month: string): string => format(parseISO(`${month}-01`), 'MMM yyyy')
+
+/** The zones that a school may stand in, as the runtime knows them. */
+export const timeZones = (): readonly string[] => Intl.supportedValuesOf('timeZone')
+
+/** Whether a school may stand there. @example isTimeZone('Europe/Lisbon') // true */
+export function isTimeZone(zone: string): boolean {
+  if (zone === '') return false
+  try {
+    new Intl.DateTimeFormat('en', { timeZone: zone })
+    return true
+  } catch {
+    return false
+  }
+}

@@ -1,0 +1,2 @@
+/** The school's days: which day it is where the shop stands, and how a day is counted and said. */
+export * from './classDay'

@@ -1,0 +1,23 @@
+import { classDayAt, type ClassDay } from '../../core/calendar'
+import { database, rows, run } from './database'
+
+/** The school itself: its name, and where it stands (IANA zone; empty where it has not said). */
+export interface School {
+  readonly name: string
+  readonly timeZone: string
+}
+
+/** Null before the school is founded. */
+export async function findSchool(): Promise<School | null> {
+  const [row] = await rows<{ name: string; time_zone: string }>(database(), 'SELECT name, time_zone FROM school')
+  return row ? { name: row.name, timeZone: row.time_zone } : null
+}
+
+export const schoolZone = async (): Promise<string> => (await findSchool())?.timeZone ?? ''
+
+/** Which class day it is where the school stands. */
+export const schoolDay = async (moment: Date): Promise<ClassDay> => classDayAt(moment, await schoolZone())
+
+export async function moveSchool(timeZone: string): Promise<void> {
+  await run(database(), 'UPDATE school SET time_zone = ?', [timeZone])
+}
