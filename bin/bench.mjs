@@ -7,8 +7,9 @@ import { withScratchSchool } from './scratchSchool.mjs'
 await main(() =>
   withScratchSchool(async ({ env, serveDemo }) => {
     await runTask('benchPlan', [], { show: true })
-    await runTask('benchReading', [], { show: true })
+    await runTask('benchDiagnosis', [], { show: true })
     await runTask('benchProgress', [], { show: true })
+    await runTask('benchReadiness', [], { show: true })
     await runTask('benchStore', process.argv.slice(2), { env, show: true })
     const server = await serveDemo()
     await runTask('benchPage', [], { env: { ...env, FUSILIS_URL: server.address }, show: true }).finally(server.stop)

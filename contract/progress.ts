@@ -1,8 +1,7 @@
 import { array, boolean, lazy, mixed, number, object, string, type Schema } from 'yup'
 import { FULL_LADDER, ladderFaults, type Ladder, type RungState, type SignOffRule } from '../core/ladder'
 import { ELEMENTS } from '../core/grading'
-import type { SchoolCurves, Standing } from '../core/progress'
-import type { RunLately, Timetable } from '../core/readiness'
+import type { ReadinessKnown, RunLately, Timetable } from '../core/readiness'
 import { PIECES, POSITIONS, positionsFor, type PieceKind } from '../core/trade'
 import { key, label, list, oneOf, typed, uuid } from './fields'
 import type { Student } from './people'
@@ -159,19 +158,15 @@ export interface PinSave {
 }
 
 /** Everything predictions about one student are made from. */
-export interface StudentProgress {
+export interface StudentProgress extends ReadinessKnown {
   readonly student: Student
   readonly ladder: LadderVersion
   readonly climb: readonly RungState[]
   readonly signOffs: readonly SignOff[]
-  readonly standing: Standing
-  readonly curves: SchoolCurves
   readonly lately: readonly RunLately[]
   /** Coupons a class day, of late; 0 before the first. */
   readonly perClass: number
   readonly timetable: Timetable
-  /** Bends of this student's tests, and how many of them opened. */
-  readonly bends: { readonly bent: number; readonly opened: number }
   readonly pin: NextPin | null
 }
 

@@ -92,6 +92,9 @@ const record = (schema: ObjectSchema<Record<string, unknown>>, most: number) =>
     })
 const asRecord = (schema: unknown, most: number) => record(schema as ObjectSchema<Record<string, unknown>>, most)
 
+const odds = () =>
+  number().strict().required('${path} is missing').min(0, '${path} is 0 or more').max(1, '${path} is at most 1')
+
 /** The shape of a test. Whether its steps are in order, its book says: see `documentFaults`. */
 export const welderTestSchema = object({
   schema: number().strict().required().oneOf([1]),
@@ -125,6 +128,7 @@ export const welderTestSchema = object({
     .nullable()
     .defined(),
   odds: number().strict().nullable().defined().min(0, '${path} is 0 or more').max(1, '${path} is at most 1'),
+  said: object({ visual: odds(), bends: odds(), low: odds(), high: odds() }).exact().optional().default(undefined),
   stamp: words(20),
   checks: object(Object.fromEntries(CHECKS.map(check => [check, boolean().strict().required()])))
     .exact()

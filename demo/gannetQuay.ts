@@ -19,6 +19,9 @@ export const SCHOOL_RULES: HouseRules = {
   beadWidth: { by: 'length', lowMm: inches(1 / 4), highMm: inches(5 / 16) },
 }
 
+/** A coupon as it is welded by a learner and read by an instructor. */
+export type Weld = typeof weldCoupon
+
 export interface DemoStudent {
   readonly name: string
   readonly hand: Hand
@@ -112,8 +115,9 @@ const addDays = (date: Date, days: number) => new Date(date.getTime() + days * 8
 /**
  * Grows the school from one seed: three sections of twelve, ten weeks that end on a day, about 2,500 coupons.
  * @param lastDay local date of the newest class, ISO 8601
+ * @param weld how its students weld and its instructors read; other worlds weld otherwise
  */
-export function growSchool(seed: number, lastDay: string): DemoSection[] {
+export function growSchool(seed: number, lastDay: string, weld: Weld = weldCoupon): DemoSection[] {
   const random = seededRandom(seed)
   const end = new Date(`${lastDay}T00:00:00Z`)
   const start = addDays(end, -7 * WEEKS + 1)
@@ -128,6 +132,7 @@ export function growSchool(seed: number, lastDay: string): DemoSection[] {
       growStudent(
         { name: student, place: index * 12 + place, booth: place + 1, openings: openingsOf(start, end, days, from) },
         random,
+        weld,
       ),
     ),
   }))
@@ -144,6 +149,7 @@ function openingsOf(start: Date, end: Date, days: readonly Weekday[], from: stri
 function growStudent(
   { name, place, booth, openings }: { name: string; place: number; booth: number; openings: readonly Date[] },
   random: Random,
+  weld: Weld,
 ): DemoStudent {
   const learner = drawLearner(random, HABITS[place] ?? null)
   const hand: Hand = LEFT_HANDED.has(place) ? 'left' : 'right'
@@ -172,7 +178,7 @@ function growStudent(
     )
     const tries = done.get(lies) ?? 0
     const document = said(
-      fittedUp(weldCoupon(expected, learner, tries, random, SCHOOL_RULES), seededRandom(1000 * place + n)),
+      fittedUp(weld(expected, learner, tries, random, SCHOOL_RULES), seededRandom(1000 * place + n)),
       learner.habit,
       n,
     )

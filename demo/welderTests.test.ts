@@ -14,7 +14,7 @@ const plan = (piece: string, book: CodeBook) =>
     {
       book: { id: book.id, version: 0 },
       couponId: '0192f000-0000-7000-8000-0000000000c1',
-      odds: 0.5,
+      said: null,
       retest: null,
       limitMinutes: null,
       piece: testPieceOf(piece),

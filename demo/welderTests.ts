@@ -12,13 +12,14 @@ import {
   visualSigned,
   type Opening,
   type Signature,
+  type Specimen,
   type SpecimenResult,
   type Visual,
   type WelderTest,
 } from '../core/welderTest'
 import { DIFFICULTY, errorAfter, weldCoupon, type Learner } from '../core/simulate'
 import type { Random } from '../core/statistics'
-import { SCHOOL_RULES } from './gannetQuay'
+import { SCHOOL_RULES, type Weld } from './gannetQuay'
 
 /** How far a made-up test has come. */
 export type TakenTo = 'welded' | 'seen' | 'result'
@@ -42,6 +43,7 @@ export function takeTest(
   { learner, practised }: { readonly learner: Learner; readonly practised: number },
   random: Random,
   to: TakenTo = 'result',
+  { weld, bend }: TestHands = MADE_UP,
 ): DemoTest {
   let minute = 0
   const at = () =>
@@ -52,7 +54,7 @@ export function takeTest(
   let now: WelderTest = { ...planned, stamp: `G${100 + Math.floor(900 * random.uniform())}` }
   for (let step = nextStep(now, book, true); step.is !== 'visual'; step = nextStep(now, book, true))
     now = takeStep(now, step, seen())
-  const coupon = weldCoupon(testCoupon(now, SCHOOL_RULES, wall), learner, practised, random, SCHOOL_RULES)
+  const coupon = weld(testCoupon(now, SCHOOL_RULES, wall), learner, practised, random, SCHOOL_RULES)
   if (to !== 'welded') now = { ...now, visual: signedVisual(coupon, now, book, seen()) }
   if (to === 'result' && now.visual!.outcome === 'passes')
     for (const specimen of specimensOf(now, book)) {
@@ -62,14 +64,7 @@ export function takeTest(
           ...now.results,
           [specimen.id]: {
             ...(isBend(specimen.kind)
-              ? bent(
-                  now,
-                  book,
-                  specimen.toMm - specimen.fromMm,
-                  specimen.kind === 'side',
-                  errorOf(learner, practised, now),
-                  random,
-                )
+              ? bend({ test: now, book, coupon, specimen, error: errorOf(learner, practised, now) }, random)
               : byHand(random)),
             ...seen(),
           },
@@ -88,29 +83,43 @@ function signedVisual(coupon: CouponDocument, { test }: WelderTest, book: CodeBo
 const errorOf = (learner: Learner, practised: number, { test }: WelderTest) =>
   errorAfter(learner, 'cleaning', practised, DIFFICULTY[test.position])
 
-/** A bend: now and then something opens, the oftener the less was cleaned; seldom beyond the limit. */
-function bent(
-  { test }: WelderTest,
-  book: CodeBook,
-  widthMm: number,
-  side: boolean,
-  error: number,
-  random: Random,
-): Pick<SpecimenResult, 'openings' | 'byHand' | 'note'> {
-  const unit = unitFor(book, test)
+/** What comes of a bend, before anybody has signed it. */
+type Bent = Pick<SpecimenResult, 'openings' | 'byHand' | 'note'>
+
+/** A strip that is bent: of which test, welded how. */
+export interface BendCase {
+  readonly test: WelderTest
+  readonly book: CodeBook
+  readonly coupon: CouponDocument
+  readonly specimen: Specimen
+  /** How much this hand leaves uncleaned, 0 to about 1.5. */
+  readonly error: number
+}
+
+/** How a test is welded and what its bends show; other worlds have others. */
+export interface TestHands {
+  readonly weld: Weld
+  readonly bend: (bend: BendCase, random: Random) => Bent
+}
+
+/** A bend of the made-up school: now and then something opens, the oftener the less was cleaned; seldom too far. */
+function bent({ test, book, specimen, error }: BendCase, random: Random): Bent {
+  const unit = unitFor(book, test.test)
   const openings: Opening[] = random.chance(0.8 * error)
     ? [
         {
           length: unit === 'in' ? random.pick([1 / 32, 1 / 16, 3 / 32, 5 / 32, 3 / 16]) : random.pick([1, 1.5, 4, 5]),
-          atMm: Math.round(widthMm * random.uniform() * 10) / 10,
+          atMm: Math.round((specimen.toMm - specimen.fromMm) * random.uniform() * 10) / 10,
           corner: random.chance(0.2),
           kind: random.pick(['slag', 'slag', 'lack of fusion', 'porosity']),
-          depth: side ? Math.round(100 * random.uniform()) / 100 : null,
+          depth: specimen.kind === 'side' ? Math.round(100 * random.uniform()) / 100 : null,
         },
       ]
     : []
   return { openings, byHand: null, note: '' }
 }
+
+const MADE_UP: TestHands = { weld: weldCoupon, bend: bent }
 
 const byHand = (random: Random): Pick<SpecimenResult, 'openings' | 'byHand' | 'note'> => ({
   openings: [],

@@ -1,4 +1,5 @@
 import { defineStore } from 'pinia'
+import type { Stray } from '~~/core/readiness'
 import { v7 as uuid } from 'uuid'
 import type { WelderTest } from '~~/core/welderTest'
 import type { ProcessUseSave, SavedWelderTest, TestBay } from '~~/contract/welderTests'
@@ -12,6 +13,8 @@ export const useWelderTests = defineStore('tests', () => {
     bay.value = await request<TestBay>('GET', '/api/tests')
   }
   const ofStudent = (studentId: string) => request<TestBay>('GET', `/api/students/${studentId}/tests`)
+
+  const strays = () => request<Stray[]>('GET', '/api/recalibration')
 
   const find = (id: string) => request<SavedWelderTest>('GET', `/api/tests/${id}`)
 
@@ -34,5 +37,5 @@ export const useWelderTests = defineStore('tests', () => {
     await load()
   }
 
-  return { bay, load, ofStudent, find, plan, callOff, noteUse }
+  return { bay, load, ofStudent, strays, find, plan, callOff, noteUse }
 })

@@ -17,7 +17,10 @@ export type ReadinessAsked =
 export type ReadinessSaid =
   | { readonly is: 'under way'; readonly share: number }
   | { readonly is: 'done'; readonly outlook: Outlook; readonly helps: readonly Help[]; readonly forecast: Forecast }
-  | { readonly is: 'odds'; readonly odds: readonly number[] }
+  | { readonly is: 'odds'; readonly odds: readonly SaidOfPiece[] }
+
+/** The odds of one piece, stage by stage, and how sure they are. */
+export type SaidOfPiece = Pick<Outlook, 'odds' | 'visual' | 'bends' | 'low' | 'high'>
 
 const STEPS = 10
 /** What helps, and the forecast, are looked at with fewer attempts than the odds themselves. */
@@ -30,10 +33,11 @@ self.onmessage = ({ data }: MessageEvent<ReadinessAsked>) => {
   else everything(data)
 }
 
-function oddsOf(wanted: OutlookCase, attempts: number): number {
+function oddsOf(wanted: OutlookCase, attempts: number): SaidOfPiece {
   const run = beginOutlook(wanted)
   run.run(attempts)
-  return run.result().odds
+  const { odds, visual, bends, low, high } = run.result()
+  return { odds, visual, bends, low, high }
 }
 
 function everything({ wanted, attempts, target }: Extract<ReadinessAsked, { ask: 'everything' }>): void {

@@ -3,7 +3,7 @@ import { DEFAULT_HOUSE_RULES as rules } from '../../core/house'
 import { dayNumber } from '../../core/calendar'
 import { lieOf, predictNext, standingOf, withHistory, type Tried, type PredictionScore } from '../../core/progress'
 import { testPieceOf } from '../../core/qualification'
-import { beginOutlook, testPlan, USUAL_HABITS, type OutlookCase } from '../../core/readiness'
+import { beginOutlook, testPlan, habitsOf, recalibrate, type OutlookCase } from '../../core/readiness'
 import { drawCohort, type CohortPlan } from '../../core/simulate'
 import { seededRandom, quantile } from '../../core/statistics'
 import { growSchool, SCHOOL_RULES } from '../../demo/gannetQuay'
@@ -60,12 +60,14 @@ for (const law of ['power', 'steps'] as const) {
 }
 
 const A_SECOND = 1000
+const NONE = { bent: 0, opened: 0 }
 const [rows] = drawCohort({ students: 1, coupons: 70, law: 'power', breakDays: 0 }, seededRandom(5))
 const standing = standingOf({}, withHistory(rows!), rules.halfLifeDays)
 const wanted = (id: string): OutlookCase => ({
   plan: testPlan(testPieceOf(id), rules),
   candidate: { standing, curves: {}, today: rows!.at(-1)!.day, more: 0 },
-  habits: USUAL_HABITS,
+  habits: habitsOf({ own: standing.wrong, school: standing.wrong, bends: NONE, schoolBends: NONE }, 'd1.1 welder'),
+  recalibration: recalibrate([]),
   seed: 1,
 })
 const taken = { 'pipe-6-6g': [] as number[], 'plate-3g': [] as number[] }

@@ -5,7 +5,7 @@ import { takeTest, type TakenTo } from '../../demo/welderTests'
 import { shippedBook, testPieceOf } from '../../core/qualification'
 import { asRetest, newTest, testStanding, type WelderTest } from '../../core/welderTest'
 import { dayNumber } from '../../core/calendar'
-import { beginOutlook, habitsOf, testPlan } from '../../core/readiness'
+import { beginOutlook, outlookCase, testPlan, type Outlook } from '../../core/readiness'
 import { seededRandom, type Random } from '../../core/statistics'
 import { runAs } from '../../core/trade'
 import { saveCoupon } from '../../server/store/coupons'
@@ -79,7 +79,7 @@ async function planned(
     {
       book: { id: book, version: 0 },
       couponId,
-      odds: withOdds ? await oddsOf(studentId, piece) : null,
+      said: withOdds ? await saidOf(studentId, piece, book) : null,
       retest: null,
       limitMinutes: null,
       piece: testPieceOf(piece),
@@ -89,16 +89,12 @@ async function planned(
   )
 }
 
-async function oddsOf(studentId: string, piece: string): Promise<number> {
-  const { standing, curves, bends } = (await progressOf(studentId))!
-  const run = beginOutlook({
-    plan: testPlan(testPieceOf(piece), SCHOOL_RULES),
-    candidate: { standing, curves, today: dayNumber(dayOf(new Date())), more: 0 },
-    habits: habitsOf(standing.unsound, bends),
-    seed: 1,
-  })
+async function saidOf(studentId: string, piece: string, book: string): Promise<Outlook> {
+  const plan = testPlan(testPieceOf(piece), SCHOOL_RULES, shippedBook(book))
+  const progress = (await progressOf(studentId))!
+  const run = beginOutlook(outlookCase(progress, plan, dayNumber(dayOf(new Date())), 1))
   run.run(ATTEMPTS)
-  return run.result().odds
+  return run.result()
 }
 
 /** Takes a test with its coupon; a failed one of the structural code is taken again at once, two pieces. */

@@ -3,6 +3,7 @@
  */
 export * from './rates'
 export * from './trials'
+export * from './wrong'
 export * from './schoolCurve'
 export * from './skill'
 export * from './prediction'

@@ -21,7 +21,7 @@ export interface SkillRate {
 }
 
 /** How much a mock test counts against a practice coupon. Common practice. */
-const MOCK_COUNTS = 2
+export const MOCK_COUNTS = 2
 /**
  * How far one lie may be off a student's own level, and how far learning may be faster or slower, logit. Held-out
  * prediction is nearly flat from 0.2 to 0.35, and from 0.1 to 0.35.

@@ -1,8 +1,9 @@
-import { elementOf, ELEMENTS, type ElementId } from '../grading'
+import { ELEMENTS, type ElementId } from '../grading'
 import type { LogisticBelief } from '../statistics'
 import { LIES, type Lie, type Trial } from './trials'
 import { fitSchoolCurve, startingCurve, type SchoolCurve, type When } from './schoolCurve'
-import { skillFrom, skillRate, type Skill } from './skill'
+import { recentWrong, type Wrong } from './wrong'
+import { MOCK_COUNTS, skillFrom, skillRate, type Skill } from './skill'
 
 /** The elements that skill is kept of: all but what is judged once a coupon. */
 export const SKILL_ELEMENTS: readonly ElementId[] = ELEMENTS.filter(element => element.counted !== 'coupon').map(
@@ -27,8 +28,8 @@ export interface Standing {
    * run.
    */
   readonly improved: number
-  /** Tries that were not sound, and how many of them were poor rather than workable. */
-  readonly unsound: { readonly tries: number; readonly poor: number }
+  /** What was not sound of late, and how much of it a test would have rejected. */
+  readonly wrong: Wrong
 }
 
 const THREE_WEEKS = 21
@@ -50,15 +51,9 @@ export function standingOf(curves: SchoolCurves, rows: readonly Trial[], halfLif
     coupons: new Set(rows.map(row => row.couponId)).size,
     here,
     lastDay: last?.day ?? null,
-    unsound: unsoundOf(rows),
+    wrong: recentWrong(rows, last?.day ?? 0, halfLifeDays, MOCK_COUNTS),
   }
   return { ...standing, improved: last ? improvement(curves, skills, rows, last, halfLifeDays) : 0 }
-}
-
-function unsoundOf(rows: readonly Trial[]): Standing['unsound'] {
-  const counted = rows.filter(row => elementOf(row.element).counted === 'tries')
-  const tries = counted.reduce((sum, row) => sum + row.tried - row.sound, 0)
-  return { tries, poor: tries - counted.reduce((sum, row) => sum + (row.workable ?? 0), 0) }
 }
 
 function skillsFrom(

@@ -32,6 +32,11 @@ export interface Tried extends SkillCell {
   /** Of the rest, what would do for practice; left out where nobody said. */
   readonly workable?: number
   readonly mock: boolean
+  /**
+   * Marks among what was not sound that a test would reject, by the id of its visual criteria, and what may open in a
+   * bend; left out where there are none.
+   */
+  readonly rejected?: Readonly<Record<string, number>>
 }
 
 /** Tries, with what had been practised before them. */

@@ -1,59 +1,17 @@
 import type { ElementId } from '../grading'
-import { logistic } from '../statistics'
-import type { Random } from '../statistics'
-import type { TestPlan, TestTask } from './testTasks'
+import { logistic, poisson, type Random } from '../statistics'
+import type { BendStrip, TestPlan, TestTask } from './testTasks'
 
-/** What becomes of unsound work under test terms. Shares 0 to 1, lengths mm. */
-export interface TestHabits {
-  /** Share of this student's unsound tries that a test would reject; the rest is poor but passes. */
-  readonly rejectedTries: number
-  /** Mean length of a flaw in a bead, and the share of flaws that a test would reject. */
-  readonly flawMm: number
-  readonly rejectedFlaws: number
-  /** Share of what would be buried that is seen and ground out before the next pass. */
-  readonly groundOut: number
-  /** Chance that something buried opens beyond the limit where a bend stretches it. */
+/** One student at one test piece, as the evidence allows: what is unsound, and what of it a test rejects. */
+export interface Hand {
+  /** Logit of a sound try, one a task; as it is over days. */
+  readonly logits: ArrayLike<number>
+  /** Marks that the test rejects for each unsound try, one a task. */
+  readonly rejects: ArrayLike<number>
+  /** How likely a strip opens beyond the limit, 0 to 1. */
   readonly opens: number
   /** How far one day is off another, logit. */
   readonly day: number
-}
-
-/**
- * Rough on purpose: common practice, until a school has tests enough to say. The day's spread goes with how alike
- * the tries of one coupon are.
- */
-export const USUAL_HABITS: TestHabits = {
-  rejectedTries: 0.4,
-  flawMm: 20,
-  rejectedFlaws: 0.12,
-  groundOut: 0.7,
-  opens: 0.6,
-  day: 0.6,
-}
-
-/** What a usual share weighs against a student's own, in tries, and in bends. */
-const USUAL_WEIGHS = 10
-/** Share of bends that usually show something open. Rough, common practice. */
-const USUAL_OPENED = 0.15
-/** However often a student's bends opened, some of what is buried does not. */
-const MOST_OPENS = 0.95
-
-/**
- * How this student's unsound work goes: the share of poor tries, and of bends that opened, are the student's own,
- * held toward the usual ones while there are few.
- * @param bends made of this student's tests, and how many of them opened
- * @example habitsOf({ tries: 0, poor: 0 }, { bent: 0, opened: 0 }) // USUAL_HABITS
- */
-export function habitsOf(
-  { tries, poor }: { readonly tries: number; readonly poor: number },
-  { bent, opened }: { readonly bent: number; readonly opened: number },
-): TestHabits {
-  const openedOften = (opened + USUAL_WEIGHS * USUAL_OPENED) / (bent + USUAL_WEIGHS)
-  return {
-    ...USUAL_HABITS,
-    rejectedTries: (poor + USUAL_WEIGHS * USUAL_HABITS.rejectedTries) / (tries + USUAL_WEIGHS),
-    opens: Math.min(MOST_OPENS, (USUAL_HABITS.opens * openedOften) / USUAL_OPENED),
-  }
 }
 
 export type TestStage = 'face' | 'root' | 'bend'
@@ -65,67 +23,91 @@ export interface Failure {
   readonly atMm: number
 }
 
-/**
- * Rates are means over days; on a single day the logit is this much steeper (the probit approximation, MacKay
- * 1992).
- */
-const steeper = ({ day }: TestHabits) => Math.sqrt(1 + (Math.PI * day ** 2) / 8)
+/** By element, the share of unsound work that is left (1: as it is); how the gain of a skill is found. */
+export type Spared = Readonly<Partial<Record<ElementId, number>>>
 
 /**
- * One attempt at a test piece, task by task in the order it is welded: what is bad on the cap or at the root ends
- * it at the visual, what is buried and not
- * ground out may open in a bend.
- * @param logits of a sound try, one a task, for the student who welds
- * @param spared by element, the share of unsound work that is left of it (1: as it is); how the gain of a skill is
- *   found
- * @returns what ended it; null when it went well
+ * Rates are means over what strays by so much on the logit scale; where it does not stray the logit is this much
+ * steeper (the probit approximation, MacKay 1992).
  */
-export function attempt(
-  plan: TestPlan,
-  logits: ArrayLike<number>,
-  habits: TestHabits,
-  random: Random,
-  spared: Readonly<Partial<Record<ElementId, number>>> = {},
-): Failure | null {
-  const day = habits.day > 0 ? habits.day * random.normal() : 0
-  const buried: Failure[] = []
-  let seen: Failure | null = null
-  for (const [index, task] of plan.tasks.entries()) {
-    const unsound = (1 - logistic(logits[index]! * steeper(habits) + day)) * (spared[task.cell.element] ?? 1)
-    const bad =
-      task.toMm === task.fromMm
-        ? random.chance(unsound * habits.rejectedTries)
-          ? 1
-          : 0
-        : poisson((unsound * habits.rejectedFlaws * (task.toMm - task.fromMm)) / habits.flawMm, random)
-    for (let n = 0; n < bad; n++) {
-      const atMm = task.fromMm + random.uniform() * (task.toMm - task.fromMm)
-      if (task.depth === 'cap') seen ??= { stage: 'face', task, atMm }
-      else if (task.depth === 'root' && plan.rootSeen) seen ??= { stage: 'root', task, atMm }
-      else if (!random.chance(habits.groundOut)) buried.push({ stage: 'bend', task, atMm })
-    }
-  }
-  return seen ?? bent(plan, buried, habits, random)
+export const steeper = (deviation: number): number => Math.sqrt(1 + (Math.PI * deviation ** 2) / 8)
+
+/** Whether an examiner sees a task's work on the finished piece. */
+export const isSeen = ({ rootSeen }: Pick<TestPlan, 'rootSeen'>, { depth }: TestTask): boolean =>
+  depth === 'cap' || (depth === 'root' && rootSeen)
+
+/** A single try is rejected once or not at all; a length as often as it happens. */
+const isSingle = ({ fromMm, toMm, cell }: TestTask) => fromMm === toMm || cell.element === 'size'
+
+/** Marks that a test is expected to reject of a task, so much of it being unsound. */
+const expected = (task: TestTask, unsound: number, rejects: number) => {
+  const marks = unsound * rejects * task.tries
+  return isSingle(task) ? Math.min(MOST, marks) : marks
+}
+const MOST = 0.98
+
+/**
+ * How likely nothing on the finished piece is rejected, on an ordinary day: no single try rejected, and a Poisson
+ * count of nought along every length.
+ */
+export function visualOdds(plan: TestPlan, { logits, rejects }: Hand): number {
+  let log = 0
+  plan.tasks.forEach((task, n) => {
+    if (!isSeen(plan, task)) return
+    const marks = expected(task, 1 - logistic(logits[n]!), rejects[n]!)
+    log += isSingle(task) ? Math.log1p(-marks) : -marks
+  })
+  return Math.exp(log)
 }
 
 /**
- * The strips are cut and bent: a face bend stretches the half toward the face, a root bend the other, a side bend
- * both.
+ * One attempt at a test piece, task by task in the order it is welded: what the criteria reject on the cap or at the
+ * root ends it at the visual; then the strips are cut and bent.
+ * @returns what ended it; null when it went well
  */
-function bent({ strips }: TestPlan, buried: readonly Failure[], { opens }: TestHabits, random: Random): Failure | null {
-  for (const { bend, fromMm, toMm } of strips) {
-    for (const flaw of buried) {
-      const stretched = bend === 'side' || (bend === 'face') === flaw.task.faceHalf
-      if (stretched && flaw.atMm >= fromMm && flaw.atMm <= toMm && random.chance(opens)) return flaw
-    }
+export function attempt(plan: TestPlan, hand: Hand, random: Random, spared: Spared = {}): Failure | null {
+  const today = hand.day > 0 ? hand.day * random.normal() : 0
+  const slope = steeper(hand.day)
+  const unsound = (n: number, task: TestTask) =>
+    (1 - logistic(hand.logits[n]! * slope + today)) * (spared[task.cell.element] ?? 1)
+  for (const [n, task] of plan.tasks.entries()) {
+    if (!isSeen(plan, task)) continue
+    const marks = expected(task, unsound(n, task), hand.rejects[n]!)
+    if (isSingle(task) ? random.chance(marks) : poisson(marks, random) > 0)
+      return { stage: task.depth === 'root' ? 'root' : 'face', task, atMm: somewhere(task.fromMm, task.toMm, random) }
+  }
+  for (const strip of plan.strips) {
+    const opened = bent(plan, strip, hand, spared, random)
+    if (opened) return opened
   }
   return null
 }
 
-/** Knuth's way, for small means. */
-function poisson(mean: number, random: Random): number {
-  const least = Math.exp(-mean)
-  let count = 0
-  for (let product = random.uniform(); product > least; product *= random.uniform()) count += 1
-  return count
+const somewhere = (fromMm: number, toMm: number, random: Random) => fromMm + random.uniform() * (toMm - fromMm)
+
+/** What lies in the half of a strip that its bend stretches: a face bend the face, a root bend the root, a side all. */
+function stretched(plan: TestPlan, { bend, fromMm, toMm }: BendStrip): { n: number; task: TestTask }[] {
+  const inside = plan.tasks
+    .map((task, n) => ({ n, task }))
+    .filter(({ task }) => task.cell.element !== 'toes' && task.cell.element !== 'size')
+    .filter(({ task }) => task.toMm >= fromMm && task.fromMm <= toMm)
+  const half = inside.filter(({ task }) => bend === 'side' || (bend === 'face') === task.faceHalf)
+  return half.length > 0 ? half : inside
+}
+
+/** A strip is bent: it opens as often as this student's do, where the unsound work in it lies. */
+function bent(plan: TestPlan, strip: BendStrip, hand: Hand, spared: Spared, random: Random): Failure | null {
+  if (!random.chance(hand.opens)) return null
+  const weighed = stretched(plan, strip).map(({ n, task }) => ({
+    task,
+    from: Math.max(strip.fromMm, task.fromMm),
+    to: Math.min(strip.toMm, task.toMm),
+    weight: (1 - logistic(hand.logits[n]!)) * task.tries,
+  }))
+  const all = weighed.reduce((sum, one) => sum + one.weight, 0)
+  let left = random.uniform() * all
+  const found = weighed.find(one => (left -= one.weight) <= 0) ?? weighed.at(-1)
+  // What is spared is spared where it would have opened.
+  if (!found || !random.chance(spared[found.task.cell.element] ?? 1)) return null
+  return { stage: 'bend', task: found.task, atMm: somewhere(found.from, found.to, random) }
 }

@@ -3,8 +3,12 @@
  * help, and when.
  */
 export * from './testTasks'
+export * from './rejected'
+export * from './habits'
+export * from './recalibration'
 export * from './attempt'
 export * from './outlook'
+export * from './outlookCase'
 export * from './helps'
 export * from './forecast'
 export * from './sayOdds'

@@ -1,16 +1,9 @@
 import type { ElementId } from '../grading'
-import {
-  drawSkill,
-  SKILL_OFFSETS,
-  type SchoolCurves,
-  type Skill,
-  skillOf,
-  type Standing,
-  type When,
-  whenNext,
-} from '../progress'
-import { seededRandom, mean, quantile } from '../statistics'
-import { attempt, type Failure, type TestHabits, type TestStage } from './attempt'
+import { drawSkill, SKILL_OFFSETS, type SchoolCurves, skillOf, type Standing, type When, whenNext } from '../progress'
+import { logistic, logit, mean, quantile, seededRandom, type Random } from '../statistics'
+import { attempt, steeper, visualOdds, type Failure, type Hand, type Spared, type TestStage } from './attempt'
+import { rejectedOf, restsOnOf, type TestHabits } from './habits'
+import { shiftOf, type Recalibration, type Shift } from './recalibration'
 import type { TestPlan } from './testTasks'
 
 /** Who tries, and when. */
@@ -37,6 +30,9 @@ export interface FailureCount {
 export interface Outlook {
   readonly attempts: number
   readonly odds: number
+  /** How often nothing was rejected by eye, and how often the strips of those pieces held. */
+  readonly visual: number
+  readonly bends: number
   /** 90 % of the students whom the evidence allows have odds between these. */
   readonly low: number
   readonly high: number
@@ -52,9 +48,11 @@ export interface OutlookCase {
   readonly plan: TestPlan
   readonly candidate: Candidate
   readonly habits: TestHabits
+  /** How tests of this school come out against what its coupons say. */
+  readonly recalibration: Recalibration
   readonly seed: number
   /** By element, the share of unsound work that is left. */
-  readonly spared?: Readonly<Partial<Record<ElementId, number>>>
+  readonly spared?: Spared
 }
 
 /** Attempts under way: some are run at a time, so that whoever waits can see how far it is, or stop it. */
@@ -69,39 +67,22 @@ export interface OutlookRun {
  * Attempts at a test piece by students drawn from what the evidence allows. The same seed gives the same answer.
  * @example const run = beginOutlook(wanted); run.run(5000); run.result().odds // 0.68
  */
-export function beginOutlook({ plan, candidate, habits, seed, spared = {} }: OutlookCase): OutlookRun {
-  const random = seededRandom(seed)
-  const skills = new Map<ElementId, Skill>(
-    [...new Set(plan.tasks.map(task => task.cell.element))].map(element => [
-      element,
-      skillOf(candidate.standing, candidate.curves, element),
-    ]),
-  )
-  const when = whenFor(plan, candidate)
+export function beginOutlook(wanted: OutlookCase): OutlookRun {
+  const { plan, spared = {} } = wanted
+  const random = seededRandom(wanted.seed)
+  const drawHand = handsOf(wanted)
   const failures = new Map<string, FailureCount>()
   const means: number[] = []
-  const logits = new Float64Array(plan.tasks.length)
+  let seenWell = 0
   const student = () => {
-    // One set of draws for all elements: who is good at one thing is a little likelier to be good at another, and
-    // gains are compared on the same students.
-    const drawn = new Map(
-      [...skills].map(([element, skill]) => [
-        element,
-        drawSkill(
-          skill,
-          Array.from({ length: SKILL_OFFSETS }, () => random.normal()),
-        ),
-      ]),
-    )
-    plan.tasks.forEach((task, index) => {
-      logits[index] = drawn.get(task.cell.element)!(task.cell, when)
-    })
+    const hand = drawHand(random)
     let well = 0
     const own = seededRandom(Math.floor(random.uniform() * 2 ** 32))
     for (let n = 0; n < EACH; n++) {
-      const failure = attempt(plan, logits, habits, own, spared)
+      const failure = attempt(plan, hand, own, spared)
       if (failure) count(failures, failure, plan.seamMm)
       else well += 1
+      if (failure === null || failure.stage === 'bend') seenWell += 1
     }
     means.push(well / EACH)
   }
@@ -110,9 +91,60 @@ export function beginOutlook({ plan, candidate, habits, seed, spared = {} }: Out
     run: attempts => {
       for (let n = 0; n < attempts / EACH; n++) student()
     },
-    result: () => summary(means, [...failures.values()]),
+    result: () => summary(means, seenWell, [...failures.values()]),
   }
 }
+
+/** Draws students whom the evidence allows, as hands at this piece. */
+function handsOf({ plan, candidate, habits, recalibration }: OutlookCase): (random: Random) => Hand {
+  const elements = [...new Set(plan.tasks.map(task => task.cell.element))]
+  const skills = elements.map(element => skillOf(candidate.standing, candidate.curves, element))
+  const when = whenFor(plan, candidate)
+  const place = plan.tasks.map(task => elements.indexOf(task.cell.element))
+  const piece = { bookId: plan.bookId, pieceName: plan.piece.name }
+  const shifts = { visual: shiftOf(recalibration, 'visual', piece), bends: shiftOf(recalibration, 'bends', piece) }
+  return random => {
+    // One set of draws for all elements: who is good at one thing is a little likelier to be good at another, and
+    // gains are compared on the same students.
+    const drawn = skills.map(skill =>
+      drawSkill(
+        skill,
+        Array.from({ length: SKILL_OFFSETS }, () => random.normal()),
+      ),
+    )
+    // A share that rests on so many marks strays by about their root.
+    const shares = elements.map(
+      element => rejectedOf(habits, element) * Math.exp(random.normal() / Math.sqrt(1 + restsOnOf(habits, element))),
+    )
+    const logits = Float64Array.from(plan.tasks, (task, n) => drawn[place[n]!]!(task.cell, when))
+    const rejects = Float64Array.from(plan.tasks, (_, n) => shares[place[n]!]!)
+    const hand: Hand = { logits, rejects, opens: habits.opens, day: habits.day }
+    return shifted(plan, hand, {
+      visual: shiftDrawn(shifts.visual, random),
+      bends: shiftDrawn(shifts.bends, random),
+    })
+  }
+}
+
+/** Odds as they are moved by a shift that is drawn: over all draws of it, what was said stays what is said. */
+function shiftDrawn({ mean: middle, deviation }: Shift, random: Random): (odds: number) => number {
+  const by = middle + deviation * random.normal()
+  return odds => logistic(logit(odds) * steeper(deviation) + by)
+}
+
+/** The hand as tests of this school come out: its odds at each stage moved by so much on the logit scale. */
+function shifted(plan: TestPlan, hand: Hand, by: Readonly<Record<'visual' | 'bends', (odds: number) => number>>): Hand {
+  const visual = Math.min(MOST_CERTAIN, Math.max(1 - MOST_CERTAIN, visualOdds(plan, hand)))
+  const times = Math.log(by.visual(visual)) / Math.log(visual)
+  const held = (1 - hand.opens) ** plan.strips.length
+  const holds = plan.strips.length === 0 ? 1 : by.bends(Math.min(MOST_CERTAIN, held))
+  return {
+    ...hand,
+    rejects: Float64Array.from(hand.rejects as Float64Array, share => share * times),
+    opens: plan.strips.length === 0 ? 0 : 1 - holds ** (1 / plan.strips.length),
+  }
+}
+const MOST_CERTAIN = 0.995
 
 function whenFor(plan: TestPlan, { standing, today, more }: Candidate): When {
   const when = whenNext(standing, plan.tasks[0]!.cell.lie, today)
@@ -131,9 +163,20 @@ function count(failures: Map<string, FailureCount>, { stage, task, atMm }: Failu
   )
 }
 
-function summary(means: readonly number[], failures: readonly FailureCount[]): Outlook {
+const NOTHING_RUN: Outlook = {
+  attempts: 0,
+  odds: 0,
+  visual: 0,
+  bends: 0,
+  low: 0,
+  high: 1,
+  failures: [],
+  spread: [],
+}
+
+function summary(means: readonly number[], seenWell: number, failures: readonly FailureCount[]): Outlook {
   const attempts = means.length * EACH
-  if (attempts === 0) return { attempts, odds: 0, low: 0, high: 1, failures: [], spread: [] }
+  if (attempts === 0) return NOTHING_RUN
   const odds = mean(means)
   const variance = means.reduce((sum, own) => sum + (own - odds) ** 2, 0) / Math.max(1, means.length - 1)
   // Twenty attempts are few: what of the spread is their own chance is taken out again.
@@ -143,6 +186,8 @@ function summary(means: readonly number[], failures: readonly FailureCount[]): O
   return {
     attempts,
     odds,
+    visual: seenWell / attempts,
+    bends: seenWell > 0 ? (odds * attempts) / seenWell : 0,
     low: quantile(spread, 0.05),
     high: quantile(spread, 0.95),
     failures: [...failures].sort((a, b) => b.count - a.count),

@@ -21,13 +21,14 @@ import {
   classDayAfter,
   forecastCoupons,
   gainPerHour,
-  habitsOf,
   HORIZON,
   proposals,
+  recalibrate,
   sayOdds,
   testPlan,
-  USUAL_HABITS,
+  visualOdds,
   whatHelps,
+  type Hand,
   type Help,
   type NextWanted,
   type OutlookCase,
@@ -36,7 +37,22 @@ import {
 } from '.'
 
 const rules = DEFAULT_HOUSE_RULES
-const ALL_COUNTS: TestHabits = { ...USUAL_HABITS, rejectedTries: 1, groundOut: 0, opens: 1, day: 0 }
+/** A hand whose every unsound try is rejected, the same every day, and whose strips never open. */
+const handAt = (logits: readonly number[], more: Partial<Hand> = {}): Hand => ({
+  logits,
+  rejects: logits.map(() => 1),
+  opens: 0,
+  day: 0,
+  ...more,
+})
+const NOTHING_TOLD = recalibrate([])
+/** Everything that is not sound is rejected, and nothing is in doubt but the skill. */
+const ALL_COUNTS: TestHabits = {
+  rejected: { 'restart': 1, 'start': 1, 'ends': 1, 'tie-in': 1, 'run': 1, 'root': 1 },
+  restsOn: { 'restart': 1e6, 'start': 1e6, 'ends': 1e6, 'tie-in': 1e6, 'run': 1e6, 'root': 1e6 },
+  opens: 0,
+  day: 0,
+}
 const CAP_RESTART: SkillCell = {
   element: 'restart',
   lie: '3G',
@@ -50,6 +66,7 @@ const CAP_RESTART: SkillCell = {
 const onlyRestarts = (count: number): TestPlan => ({
   ...testPlan(testPieceOf('plate-3g'), rules),
   rootSeen: false,
+  strips: [],
   tasks: Array.from({ length: count }, (_, n) => ({
     cell: CAP_RESTART,
     pass: 'p1',
@@ -58,13 +75,14 @@ const onlyRestarts = (count: number): TestPlan => ({
     faceHalf: true,
     fromMm: 10 * n,
     toMm: 10 * n,
+    tries: 1,
   })),
 })
 const logit = (p: number) => Math.log(p / (1 - p))
-const share = (plan: TestPlan, logits: readonly number[], habits: TestHabits, times = 20_000) => {
+const share = (plan: TestPlan, hand: Hand, times = 20_000) => {
   const random = seededRandom(11)
   let well = 0
-  for (let n = 0; n < times; n++) if (!attempt(plan, logits, habits, random)) well += 1
+  for (let n = 0; n < times; n++) if (!attempt(plan, hand, random)) well += 1
   return well / times
 }
 
@@ -74,7 +92,9 @@ describe('against closed forms', () => {
     [5, 0.9],
     [12, 0.95],
   ])('%d restarts at %d: the product of their rates', (count, p) => {
-    expect(share(onlyRestarts(count), Array<number>(count).fill(logit(p)), ALL_COUNTS)).toBeCloseTo(p ** count, 1.7)
+    const hand = handAt(Array<number>(count).fill(logit(p)))
+    expect(share(onlyRestarts(count), hand)).toBeCloseTo(p ** count, 1.7)
+    expect(visualOdds(onlyRestarts(count), hand)).toBeCloseTo(p ** count, 12)
   })
   // Beta(9, 3) after 8 of 10: the next five all sound with 33/112. Source: beta-binomial arithmetic, worked.
   it('a rate drawn from Beta(9, 3) for each welder: 33/112 that five restarts are all sound', () => {
@@ -86,58 +106,58 @@ describe('against closed forms', () => {
     const times = 20_000
     for (let n = 0; n < times; n++) {
       const [a, b] = [gamma(9), gamma(3)]
-      if (!attempt(plan, Array<number>(5).fill(logit(a / (a + b))), ALL_COUNTS, random)) well += 1
+      if (!attempt(plan, handAt(Array<number>(5).fill(logit(a / (a + b)))), random)) well += 1
     }
     expect(well / times).toBeCloseTo(33 / 112, 1.7)
   })
   it('a bead on the cap goes without a flaw as often as a Poisson count is nought', () => {
-    const plan = {
-      ...onlyRestarts(1),
-      tasks: [
-        { ...onlyRestarts(1).tasks[0]!, cell: { ...CAP_RESTART, element: 'run' as const }, fromMm: 0, toMm: 400 },
-      ],
-    }
-    expect(share(plan, [logit(0.95)], { ...ALL_COUNTS, rejectedFlaws: 0.5, flawMm: 20 })).toBeCloseTo(
-      Math.exp((-0.05 * 0.5 * 400) / 20),
-      1.7,
-    )
+    const bead = { ...onlyRestarts(1).tasks[0]!, cell: { ...CAP_RESTART, element: 'run' as const } }
+    const plan = { ...onlyRestarts(1), tasks: [{ ...bead, fromMm: 0, toMm: 400, tries: 3 }] }
+    const hand = handAt([logit(0.95)], { rejects: [2] })
+    expect(share(plan, hand)).toBeCloseTo(Math.exp(-0.05 * 2 * 3), 1.7)
+    expect(visualOdds(plan, hand)).toBeCloseTo(Math.exp(-0.05 * 2 * 3), 12)
   })
+  it('four strips that each open one time in eight all hold as often as the product', () => {
+    const plan = {
+      ...testPlan(testPieceOf('pipe-6-6g'), rules),
+      tasks: testPlan(testPieceOf('pipe-6-6g'), rules).tasks,
+    }
+    const never = plan.tasks.map(() => 20)
+    expect(plan.strips).toHaveLength(4)
+    expect(share(plan, handAt(never, { opens: 0.125 }), 8000)).toBeCloseTo(0.875 ** 4, 1.7)
+  })
+  it('what strays from day to day averages to the same rate', () =>
+    expect(share(onlyRestarts(1), handAt([logit(0.8)], { day: 0.6 }))).toBeCloseTo(0.8, 1.7))
 })
 
-describe('what becomes of a flaw', () => {
-  const buried = (faceHalf: boolean, atMm: number): TestPlan => ({
+describe('where an attempt ends', () => {
+  const inside = (faceHalf: boolean, atMm: number): TestPlan => ({
     ...onlyRestarts(1),
+    strips: testPlan(testPieceOf('plate-3g'), rules).strips,
     tasks: [{ ...onlyRestarts(1).tasks[0]!, depth: 'inside', role: 'fill', faceHalf, fromMm: atMm, toMm: atMm }],
   })
   const bad = [logit(1e-9)]
-  it('is ground out, or opens where a strip is cut and stretched, and nowhere else', () => {
-    const [face] = buried(true, 0).strips
+  it('what is buried is not seen, and opens where a strip is cut', () => {
+    const [face] = inside(true, 0).strips
     const middle = (face!.fromMm + face!.toMm) / 2
-    expect(face!.bend).toBe('face')
-    expect(share(buried(true, middle), bad, ALL_COUNTS, 50)).toBe(0)
-    expect(share(buried(false, middle), bad, ALL_COUNTS, 50)).toBe(1)
-    expect(share(buried(true, face!.toMm + 1), bad, ALL_COUNTS, 50)).toBe(1)
-    expect(share(buried(true, middle), bad, { ...ALL_COUNTS, groundOut: 1 }, 50)).toBe(1)
-    expect(share(buried(true, middle), bad, { ...ALL_COUNTS, groundOut: 0.7 })).toBeCloseTo(0.7, 1.7)
+    expect(share(inside(true, middle), handAt(bad), 50)).toBe(1)
+    const failure = attempt(inside(true, middle), handAt(bad, { opens: 1 }), seededRandom(1))
+    expect(failure).toMatchObject({ stage: 'bend', atMm: middle })
+    expect(share(inside(true, face!.fromMm - 1), handAt(bad, { opens: 1 }), 50)).toBe(1)
+  })
+  it('what is spared does not open either', () => {
+    const plan = inside(true, (inside(true, 0).strips[0]!.fromMm + inside(true, 0).strips[0]!.toMm) / 2)
+    const random = seededRandom(4)
+    const ends = Array.from({ length: 4000 }, () =>
+      attempt(plan, handAt(bad, { opens: 1 }), random, { restart: 0.25 }),
+    ).filter(failure => failure !== null).length
+    expect(ends / 4000).toBeCloseTo(0.25, 1.7)
   })
   it('at the root ends it where the root is seen, not on backing', () => {
-    const root = { ...buried(false, 0), tasks: [{ ...buried(false, 0).tasks[0]!, depth: 'root' as const }] }
-    expect(share({ ...root, rootSeen: true }, bad, ALL_COUNTS, 50)).toBe(0)
-    expect(share({ ...root, rootSeen: false, strips: [] }, bad, ALL_COUNTS, 50)).toBe(1)
+    const root = { ...inside(false, 0), tasks: [{ ...inside(false, 0).tasks[0]!, depth: 'root' as const }] }
+    expect(share({ ...root, rootSeen: true, strips: [] }, handAt(bad), 400)).toBeLessThan(0.05)
+    expect(share({ ...root, rootSeen: false, strips: [] }, handAt(bad), 50)).toBe(1)
   })
-})
-
-it('a student’s own share of poor tries counts the more, the more of them there are', () => {
-  const none = { bent: 0, opened: 0 }
-  expect(habitsOf({ tries: 0, poor: 0 }, none)).toEqual(USUAL_HABITS)
-  expect(habitsOf({ tries: 10, poor: 10 }, none).rejectedTries).toBeCloseTo((10 + 4) / 20, 12)
-  expect(habitsOf({ tries: 1000, poor: 900 }, none).rejectedTries).toBeGreaterThan(0.88)
-})
-it('a student whose bends opened is more likely to open again, one whose bends held less', () => {
-  const opens = (bent: number, opened: number) => habitsOf({ tries: 0, poor: 0 }, { bent, opened }).opens
-  expect(opens(10, 0)).toBeCloseTo(USUAL_HABITS.opens / 2, 12)
-  expect(opens(4, 1)).toBeCloseTo((USUAL_HABITS.opens * (1 + 1.5)) / 14 / 0.15, 12)
-  expect(opens(20, 20)).toBe(0.95)
 })
 
 describe('test pieces', () => {
@@ -204,7 +224,8 @@ const caseOf = (
     today: TODAY,
     more: 0,
   },
-  habits: USUAL_HABITS,
+  habits: ALL_COUNTS,
+  recalibration: NOTHING_TOLD,
   seed: 9,
 })
 const look = (wanted: OutlookCase, attempts = 2000) => {
@@ -265,7 +286,13 @@ describe('the outlook', () => {
       const when = { before: 12, beforeHere: 12, restDays: 0 }
       const truth = logistic(meanLogit({ ...CAP_RESTART, ...when }) + level) ** 6
       const { low, high } = look(
-        { plan, candidate: { standing, curves: {}, today: TODAY - 1, more: 0 }, habits: ALL_COUNTS, seed: n },
+        {
+          plan,
+          candidate: { standing, curves: {}, today: TODAY - 1, more: 0 },
+          habits: ALL_COUNTS,
+          recalibration: NOTHING_TOLD,
+          seed: n,
+        },
         3000,
       )
       if (truth >= low && truth <= high) held += 1

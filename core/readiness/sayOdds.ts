@@ -7,3 +7,42 @@ export function sayOdds(odds: number): string {
   if (odds > 0.95) return 'more than 19 of 20'
   return `about ${Math.max(1, Math.min(9, Math.round(odds * 10)))} of 10`
 }
+
+/** An interval wider than this tells nobody apart. */
+const TOO_WIDE = 0.6
+/** Fewer coupons than this are the school's students, not this one. */
+const FEWEST_COUPONS = 6
+
+/**
+ * How sure the odds are, in words; where there is too little to say, that.
+ * @param coupons of this student
+ * @example saySure({ low: 0.1, high: 0.9 }, 40) // 'Too little to say …'
+ */
+export function saySure({ low, high }: { readonly low: number; readonly high: number }, coupons: number): string {
+  if (coupons < FEWEST_COUPONS)
+    return `${coupons === 1 ? 'One coupon says' : `${coupons} coupons say`} too little of one student: this is what the school’s students show.`
+  if (high - low > TOO_WIDE) return 'Too little to say: the odds may be nearly anything.'
+  return `Between ${sayOdds(low)} and ${sayOdds(high)}, as far as the coupons and the school’s tests can tell.`
+}
+
+/** What came of tests whose odds were alike. */
+export interface SaidBefore {
+  readonly low: number
+  readonly high: number
+  readonly count: number
+  readonly passed: number
+}
+
+/**
+ * What came of it when such odds were said to others.
+ * @example sayBefore([{ low: 0.6, high: 0.8, count: 11, passed: 7 }], 0.68) // 'Of 11 tests that were said as much,
+ *   7 passed.'
+ */
+export function sayBefore(before: readonly SaidBefore[], odds: number): string {
+  const alike = before.find(({ low, high }) => odds >= low && (odds < high || high === 1))
+  if (!alike || alike.count === 0) return 'No test with such odds has a result here yet.'
+  const passed = alike.passed === 0 ? 'none' : alike.passed === alike.count ? 'all' : String(alike.passed)
+  return alike.count === 1
+    ? `The one test that was said as much ${alike.passed === 1 ? 'passed' : 'did not pass'}.`
+    : `Of ${alike.count} tests that were said as much, ${passed} passed.`
+}

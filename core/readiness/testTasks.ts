@@ -1,7 +1,7 @@
 import { isTry, seamLength, showsRoot, type CouponDocument, type Pass } from '../coupon'
 import type { ElementId } from '../grading'
 import type { HouseRules } from '../house'
-import { lieOf, type SkillCell } from '../progress'
+import { lieOf, MM_PER_TRY, type SkillCell } from '../progress'
 import {
   STRUCTURAL,
   takenWith,
@@ -37,11 +37,16 @@ export interface TestTask {
   readonly fromMm: number
   /** Equal to `fromMm` for a single try. */
   readonly toMm: number
+  /** How much of its element it is, as skill counts it: a try, a gauge reading, lengths of bead; toes on both sides. */
+  readonly tries: number
 }
 
 /** A test piece, task by task. */
 export interface TestPlan {
   readonly piece: TestPiece
+  /** Whose test it is, and the visual criteria it is held to. */
+  readonly bookId: string
+  readonly criteriaId: string
   readonly seamMm: number
   /** The root is seen from behind; on backing it is not. */
   readonly rootSeen: boolean
@@ -63,23 +68,30 @@ export function testPlan(piece: TestPiece, rules: HouseRules, book: CodeBook = S
   const passes = new Map((document.passes ?? []).map(pass => [pass.id, pass]))
   const layers = Math.max(...[...passes.values()].map(pass => pass.layer))
   const tasks = document.beads.flatMap((bead): TestTask[] => {
-    if (bead.face === 'root') return [stretch(piece, rootPass(document), bead.fromMm, bead.toMm, 'root', 'root', false)]
+    const span = { fromMm: bead.fromMm, toMm: bead.toMm }
+    if (bead.face === 'root')
+      return [task(piece, { ...span, pass: rootPass(document), element: 'root', depth: 'root', faceHalf: false })]
     const pass = passes.get(bead.passId!)!
     const depth: Depth = pass.role === 'cap' || pass.role === 'single' ? 'cap' : 'inside'
     const faceHalf = pass.layer > layers / 2
+    const lies = { pass, depth, faceHalf }
     const tries = document.marks
       .filter(isTry)
       .filter(mark => mark.beadId === bead.id)
-      .map(mark => ({
-        ...stretch(piece, pass, mark.atMm, mark.atMm, mark.kind === 'end' ? 'ends' : mark.kind, depth, faceHalf),
-      }))
-    return [...tries, stretch(piece, pass, bead.fromMm, bead.toMm, 'run', depth, faceHalf)]
+      .map(({ kind, atMm }) =>
+        task(piece, { ...lies, element: kind === 'end' ? 'ends' : kind, fromMm: atMm, toMm: atMm }),
+      )
+    const run = task(piece, { ...lies, ...span, element: 'run' })
+    return [...tries, run, ...(depth === 'cap' ? [task(piece, { ...lies, ...span, element: 'toes' })] : [])]
   })
+  // An examiner lays the gauge on a finished weld once.
+  const gauged = tasks.findLast(one => one.depth === 'cap')
+  if (gauged) tasks.push({ ...gauged, cell: { ...gauged.cell, element: 'size' }, tries: 1 })
   const { specimens } = specimenPlan(book, takenWith(piece, document.passes!, rules.unit), seamMm)
   const strips = specimens.flatMap(({ kind, fromMm, toMm }) =>
     opensAs(kind) ? [{ bend: opensAs(kind)!, fromMm, toMm }] : [],
   )
-  return { piece, seamMm, rootSeen, tasks, strips }
+  return { piece, bookId: book.id, criteriaId: book.criteriaId, seamMm, rootSeen, tasks, strips }
 }
 
 /**
@@ -92,15 +104,16 @@ const opensAs = (kind: SpecimenKind): BendKind | null =>
 const rootPass = (document: CouponDocument): Pass =>
   document.passes!.find(pass => pass.role === 'root') ?? document.passes![0]!
 
-function stretch(
-  { piece, position }: TestPiece,
-  pass: Pass,
-  fromMm: number,
-  toMm: number,
-  element: ElementId,
-  depth: Depth,
-  faceHalf: boolean,
-): TestTask {
+interface Asked {
+  readonly pass: Pass
+  readonly element: ElementId
+  readonly depth: Depth
+  readonly faceHalf: boolean
+  readonly fromMm: number
+  readonly toMm: number
+}
+
+function task({ piece, position }: TestPiece, { pass, element, ...place }: Asked): TestTask {
   const cell: SkillCell = {
     element,
     lie: lieOf(position),
@@ -109,5 +122,7 @@ function stretch(
     otherHand: false,
     otherWay: false,
   }
-  return { cell, pass: pass.id, role: pass.role, depth, faceHalf, fromMm, toMm }
+  const lengths = (place.toMm - place.fromMm) / MM_PER_TRY
+  const tries = place.toMm === place.fromMm ? 1 : element === 'toes' ? 2 * lengths : lengths
+  return { cell, pass: pass.id, role: pass.role, ...place, tries }
 }

@@ -26,7 +26,8 @@ export function asRetest(
   retest: Retest,
   { testDay, couponId }: Pick<WelderTest, 'testDay' | 'couponId'>,
 ): WelderTest {
-  return { ...failed, testDay, couponId, retest, odds: null, ...NOT_BEGUN }
+  const { said: _, ...again } = failed
+  return { ...again, testDay, couponId, retest, odds: null, ...NOT_BEGUN }
 }
 
 /**

@@ -89,6 +89,8 @@ export interface WelderTest {
   readonly retest: Retest | null
   /** Odds of the day it was planned, 0 to 1; null when nobody asked. */
   readonly odds: number | null
+  /** Those odds stage by stage, and how sure they were; left out when nobody asked. */
+  readonly said?: SaidOdds
   readonly stamp: string
   readonly checks: Readonly<Record<CheckId, boolean>>
   /** How the joint was gauged; null when nobody kept it. */
@@ -104,8 +106,19 @@ export interface WelderTest {
   readonly notes: string
 }
 
+/** What was said of a test's stages on the day it was planned, and the 90 % interval of the whole. 0 to 1. */
+export interface SaidOdds {
+  readonly visual: number
+  /** Of its strips, once the visual is passed. */
+  readonly bends: number
+  readonly low: number
+  readonly high: number
+}
+
 /** What is settled when a test is planned. */
-export interface TestPlanned extends Pick<WelderTest, 'book' | 'couponId' | 'odds' | 'retest' | 'limitMinutes'> {
+export interface TestPlanned extends Pick<WelderTest, 'book' | 'couponId' | 'retest' | 'limitMinutes'> {
+  /** What was said of it; null when nobody asked. */
+  readonly said: (SaidOdds & { readonly odds: number }) | null
   readonly piece: TestPiece
   readonly welder: TestWelder
 }
@@ -117,12 +130,14 @@ const USUAL_YIELD_MPA = 250
  * A test as it is planned: its piece as the Bench would open it.
  * @throws RangeError when the piece's sizes do not go together
  */
-export function newTest({ piece, welder, ...plan }: TestPlanned, rules: HouseRules): WelderTest {
+export function newTest({ piece, welder, said, ...plan }: TestPlanned, rules: HouseRules): WelderTest {
   const coupon = couponOf(piece, welder, rules)
   const passes = coupon.passes!
   return {
     schema: 1,
     ...plan,
+    odds: said?.odds ?? null,
+    ...(said ? { said: { visual: said.visual, bends: said.bends, low: said.low, high: said.high } } : {}),
     studentId: welder.studentId,
     testDay: welder.classDay,
     rulesVersion: welder.rulesVersion,

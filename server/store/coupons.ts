@@ -3,6 +3,7 @@ import type { CouponRevision, CouponSave, SavedCoupon } from '../../contract/cou
 import type { CouponPage } from '../../contract/record'
 import type { HouseRules } from '../../core/house'
 import { writeCause } from './causes'
+import { testCriteria } from './criteria'
 import { database, fromJson, insertRow, rows, toIso, updateRow, type Queries } from './database'
 import { surpriseAt, writeDerived } from './derived'
 import { rulesOf } from './houseRules'
@@ -81,7 +82,10 @@ async function writeCoupon(
   rules: HouseRules,
 ): Promise<SavedCoupon> {
   const { id, document, by, version } = next
-  const row = { ...(await writeDerived(on, id, document, rules, before?.document.studentId ?? null)), ...rowOf(next) }
+  const row = {
+    ...(await writeDerived(on, id, document, rules, await testCriteria(), before?.document.studentId ?? null)),
+    ...rowOf(next),
+  }
   if (before) await updateRow(on, 'coupon', id, row)
   else await insertRow(on, 'coupon', { id, ...row })
   const formerly = before?.document.studentId ?? null

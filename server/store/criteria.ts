@@ -1,3 +1,5 @@
+import { setForVisual, type CriteriaSet } from '../../core/criteria'
+import { SHIPPED_BOOKS } from '../../core/qualification'
 import type { SavedCriteria, SchoolCriteria } from '../../contract/criteria'
 import { CRITERIA, keepVersion, newestOfEach, type KeptVersion, type VersionSaver } from './versioned'
 
@@ -14,6 +16,17 @@ export async function schoolCriteria(): Promise<SavedCriteria[]> {
   return (await newestOfEach<SchoolCriteria>(CRITERIA))
     .map(toCriteria)
     .sort((a, b) => a.set.name.localeCompare(b.set.name, 'en'))
+}
+
+/** The visual criteria that tests are held to, by each code book: the school's own in place of a shipped one. */
+export async function testCriteria(): Promise<CriteriaSet[]> {
+  const own = (await schoolCriteria()).map(one => one.set)
+  const ids = new Set(SHIPPED_BOOKS.map(book => book.criteriaId))
+  return [...ids].flatMap(id => {
+    const set = setForVisual(id, own)
+    // Counted under the book's own name for them, whoever wrote them.
+    return set ? [{ ...set, id }] : []
+  })
 }
 
 /** Keeps a set as the version after the one it was edited from; null when somebody has saved a newer one. */

@@ -1,6 +1,8 @@
 import type { CouponDocument } from '../../core/coupon'
 import { evidenceOf, flawCounts, gradeCoupon, type Evidence, type Grade } from '../../core/grading'
 import type { HouseRules } from '../../core/house'
+import type { CriteriaSet } from '../../core/criteria'
+import { rejectedCounts, rejectedMarks } from '../../core/readiness'
 import { diagnose } from '../../core/diagnosis'
 import { electrodeOf } from '../../core/trade'
 import { insertMany, run, type Queries } from './database'
@@ -24,22 +26,30 @@ function summarise(document: CouponDocument, rules: HouseRules): Summary {
   }
 }
 
+/** Most rows have nothing that a test would reject. */
+const asRejected = (counts: Readonly<Record<string, number>>) =>
+  Object.keys(counts).length > 0 ? JSON.stringify(counts) : null
+
 /** The columns of a coupon's row that are computed from its document, by the rules of its day. */
 export type DerivedRow = Readonly<Record<string, string | number>>
 
 /**
  * Writes the countable rows of a coupon anew, in the caller's transaction, and answers the derived columns of its own
- * row. `formerly` is whose coupon it was; null for a new one.
+ * row.
+ * @param criteria visual criteria that tests are held to
+ * @param formerly whose coupon it was; null for a new one
  */
 export async function writeDerived(
   on: Queries,
   couponId: string,
   document: CouponDocument,
   rules: HouseRules,
+  criteria: readonly CriteriaSet[],
   formerly: string | null,
 ): Promise<DerivedRow> {
   const { studentId, classDay, ticket } = document
   const { grade, nextRun, rodFamily, evidence } = summarise(document, rules)
+  const rejected = rejectedMarks(document, criteria, rules.unit)
   if (formerly !== null) {
     await run(on, 'DELETE FROM evidence WHERE student_id = ? AND coupon_id = ?', [formerly, couponId])
     await run(on, 'DELETE FROM flaw WHERE student_id = ? AND coupon_id = ?', [formerly, couponId])
@@ -47,7 +57,8 @@ export async function writeDerived(
   await insertMany(
     on,
     `INSERT INTO evidence
-      (student_id, coupon_id, element, class_day, work, position, rod_family, tried, sound, workable) VALUES ?`,
+      (student_id, coupon_id, element, class_day, work, position, rod_family, tried, sound, workable, rejected)
+      VALUES ?`,
     evidence.map(row => [
       studentId,
       couponId,
@@ -59,6 +70,7 @@ export async function writeDerived(
       row.tried,
       row.sound,
       row.workable,
+      asRejected(rejectedCounts(rejected, row.element, row.rodFamily)),
     ]),
   )
   await insertMany(

@@ -13,6 +13,7 @@ import { timetablesOf } from './sections'
 import { signOffsOf } from './signOffs'
 import { bendsOf } from './studentBends'
 import { findStudent } from './students'
+import { testsKnown } from './testOutcomes'
 import { historiesOf } from './trials'
 
 /** What is kept of a student between two coupons. */
@@ -103,7 +104,7 @@ export async function progressOf(studentId: string): Promise<StudentProgress | n
 export async function progressOfAll(students: readonly Student[]): Promise<StudentProgress[]> {
   const ids = students.map(student => student.id)
   const basis = await basisNow()
-  const [ladder, former, kept, signOffs, timetables, bends, pins] = await Promise.all([
+  const [ladder, former, kept, signOffs, timetables, bends, pins, tests] = await Promise.all([
     currentLadder(),
     formerLadders(),
     keptOf(ids, basis),
@@ -111,6 +112,7 @@ export async function progressOfAll(students: readonly Student[]): Promise<Stude
     timetablesOf([...new Set(students.map(student => student.sectionId))]),
     bendsOf(ids),
     pinsOf(ids),
+    testsKnown(),
   ])
   return students.map(student => {
     const { standing, coupons } = kept.get(student.id)!
@@ -127,6 +129,7 @@ export async function progressOfAll(students: readonly Student[]): Promise<Stude
       perClass: lately.length === 0 ? 0 : mean(lately.map(day => day.rungs.length)),
       timetable: timetables.get(student.sectionId)!,
       bends: bends.get(student.id)!,
+      school: { wrong: basis.curves.wrong, ...tests },
       pin: pins.get(student.id) ?? null,
     }
   })

@@ -1,6 +1,8 @@
 import type { CouponDocument } from '../../core/coupon'
 import type { HouseRules } from '../../core/house'
+import type { CriteriaSet } from '../../core/criteria'
 import { writeCause } from './causes'
+import { testCriteria } from './criteria'
 import { database, fromJson, inTransaction, rows, toIso, updateRow } from './database'
 import { surpriseAt, writeDerived } from './derived'
 import { rulesOf } from './houseRules'
@@ -15,10 +17,11 @@ const BATCH = 200
  */
 export async function rebuildDerived(): Promise<number> {
   const rules = new Map<number, HouseRules>()
+  const criteria = await testCriteria()
   let after = '00000000-0000-0000-0000-000000000000'
   let read = 0
   for (;;) {
-    const last = await rebuildAfter(after, rules)
+    const last = await rebuildAfter(after, rules, criteria)
     if (last === null) return read
     read += last.count
     after = last.id
@@ -28,6 +31,7 @@ export async function rebuildDerived(): Promise<number> {
 async function rebuildAfter(
   after: string,
   known: Map<number, HouseRules>,
+  criteria: readonly CriteriaSet[],
 ): Promise<{ readonly id: string; readonly count: number } | null> {
   return inTransaction(database(), async on => {
     const batch = await rows<{ id: string; student_id: string; document: unknown; saved_at: string }>(
@@ -41,7 +45,7 @@ async function rebuildAfter(
       if (!rules) throw new Error(`Coupon ${row.id} names house rules ${document.rulesVersion}, which are not kept`)
       known.set(document.rulesVersion, rules)
       const { studentId, trueCause: cause } = document
-      await updateRow(on, 'coupon', row.id, await writeDerived(on, row.id, document, rules, row.student_id))
+      await updateRow(on, 'coupon', row.id, await writeDerived(on, row.id, document, rules, criteria, row.student_id))
       await noteProgress(on, studentId)
       const surprise = surpriseAt(document, rules)
       await writeCause(

@@ -1,4 +1,12 @@
-import { fitCurves, withHistory, type SchoolCurves, type Tried } from '../../core/progress'
+import {
+  fitCurves,
+  NOTHING_WRONG,
+  withHistory,
+  wrongOf,
+  type SchoolCurves,
+  type Tried,
+  type Wrong,
+} from '../../core/progress'
 import { database, fromJson, rows, run, toDateTime, toIso } from './database'
 import { schoolHistory } from './trials'
 
@@ -6,11 +14,14 @@ import { schoolHistory } from './trials'
 export interface KeptCurves {
   readonly version: number
   readonly curves: SchoolCurves
+  /** What the coupons they rest on had wrong. */
+  readonly wrong: Wrong
 }
 
 interface CurveRow {
   version: number
   curves: unknown
+  wrong: unknown
   coupons: number
   fitted_at: string
 }
@@ -18,12 +29,17 @@ interface CurveRow {
 const newest = () =>
   rows<CurveRow>(
     database(),
-    'SELECT version, curves, coupons, fitted_at FROM school_curve ORDER BY version DESC LIMIT 1',
+    'SELECT version, curves, wrong, coupons, fitted_at FROM school_curve ORDER BY version DESC LIMIT 1',
   )
 
 export async function schoolCurves(): Promise<KeptCurves> {
   const [row] = await newest()
-  return row ? { version: row.version, curves: fromJson(row.curves) } : { version: 0, curves: {} }
+  if (!row) return { version: 0, curves: {}, wrong: NOTHING_WRONG }
+  return {
+    version: row.version,
+    curves: fromJson(row.curves),
+    wrong: row.wrong === null ? NOTHING_WRONG : fromJson(row.wrong),
+  }
 }
 
 /** A school is known well enough from so many of its newest coupons. */
@@ -61,10 +77,9 @@ export async function keepCurves(now: Date, fit: FitCurves): Promise<void> {
   const curves = await fit(students)
   const coupons = new Set(students.flat().map(row => row.couponId)).size
   const { version } = await schoolCurves()
-  await run(database(), 'INSERT IGNORE INTO school_curve (version, curves, coupons, fitted_at) VALUES (?, ?, ?, ?)', [
-    version + 1,
-    JSON.stringify(curves),
-    coupons,
-    toDateTime(now),
-  ])
+  await run(
+    database(),
+    'INSERT IGNORE INTO school_curve (version, curves, wrong, coupons, fitted_at) VALUES (?, ?, ?, ?, ?)',
+    [version + 1, JSON.stringify(curves), JSON.stringify(wrongOf(students.flat())), coupons, toDateTime(now)],
+  )
 }

@@ -4,7 +4,7 @@ import { dayNumber } from '../../core/calendar'
 import { isOtherWay, lieOf, MM_PER_TRY, SKILL_ELEMENTS, type Tried } from '../../core/progress'
 import { positionOf, type PositionId, type RodFamily, type Travel, type Work } from '../../core/trade'
 import type { Verdict } from '../../core/coupon'
-import { database, rows } from './database'
+import { database, fromJson, rows } from './database'
 
 interface EvidenceRow {
   student_id: string
@@ -23,12 +23,12 @@ interface EvidenceRow {
   element: ElementId
   tried: number
   sound: number
-  workable: number
+  rejected: unknown
 }
 
 const COLUMNS = `evidence.student_id, evidence.coupon_id, evidence.class_day, coupon.rung, coupon.rung_id,
   coupon.verdict, coupon.hand, coupon.travel, coupon.mock, student.hand AS usual_hand, evidence.work,
-  evidence.position, evidence.rod_family, evidence.element, evidence.tried, evidence.sound, evidence.workable`
+  evidence.position, evidence.rod_family, evidence.element, evidence.tried, evidence.sound, evidence.rejected`
 const JOINED = 'evidence JOIN coupon ON coupon.id = evidence.coupon_id JOIN student ON student.id = evidence.student_id'
 
 /** What one student tried, and the coupons as the ladder sees them, oldest first. */
@@ -97,7 +97,7 @@ function toTried(row: EvidenceRow): Tried[] {
       mock: row.mock === 1,
       tried: row.tried / perTry,
       sound: row.sound / perTry,
-      workable: row.workable / perTry,
+      ...(row.rejected === null ? {} : { rejected: fromJson<Record<string, number>>(row.rejected) }),
     },
   ]
 }

@@ -34,6 +34,7 @@ const ROUTES: Readonly<Record<string, Who>> = {
   'DELETE /api/sessions': 'anyone',
   'GET /api/students/[id]/tests': 'own',
   'GET /api/tests': 'staff',
+  'GET /api/recalibration': 'staff',
   'GET /api/tests/[id]': 'staff',
   'PUT /api/tests/[id]': 'staff',
   'POST /api/tests/[id]/call-off': 'staff',

@@ -1,11 +1,11 @@
+import { NOTHING_WRONG, skillOf, skillRate, whenNext } from '../../core/progress'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { v7 as uuid } from 'uuid'
-import { aCoupon } from '../../core/coupon/example'
-import { setDegree, type CouponDocument, type TryMark } from '../../core/coupon'
+import { aCoupon, aFlaw } from '../../core/coupon/example'
+import { isTry, setDegree, type CouponDocument, type TryMark } from '../../core/coupon'
 import { DEFAULT_HOUSE_RULES } from '../../core/house'
 import { FULL_LADDER } from '../../core/ladder'
 import { dayNumber } from '../../core/calendar'
-import { skillOf, skillRate, whenNext } from '../../core/progress'
 import type { Board, LadderVersion, SectionReport, StudentProgress } from '../../contract/progress'
 import type { Student } from '../../contract/people'
 import type { RulesVersion, StudentRecord } from '../../contract/record'
@@ -47,11 +47,31 @@ const signOff = (rungId: string, why = '', id = uuid()) =>
   )
 
 describe('progress', () => {
+  it('knows what a test would have rejected of each coupon, by the criteria of each book', async () => {
+    const made = await addClass(school, 'Evening V rejected', 'Tamsin Orde')
+    const document = aCoupon({ studentId: made.student.id })
+    const ends = document.marks.filter(isTry).filter(mark => mark.kind === 'end')
+    const craters = new Set(ends.slice(0, 2).map(mark => mark.id))
+    const marks = document.marks.map(mark =>
+      craters.has(mark.id) ? { ...(setDegree(mark, 3) as TryMark), fault: 'crater' } : mark,
+    )
+    const overlap = { ...aFlaw(), flaw: 'overlap' as const }
+    await school.instructor.ask('PUT', `/api/coupons/${uuid()}`, {
+      baseVersion: 0,
+      why: '',
+      document: { ...document, marks: [...marks, overlap] },
+    })
+    const { wrong } = (await school.instructor.ask<StudentProgress>('GET', `/api/students/${made.student.id}/progress`))
+      .body.standing
+    expect(wrong.rejected['d1.1 welder']).toEqual({ ends: 2, toes: 1 })
+    expect(wrong.rejected['ix visual']).toBeUndefined()
+    expect(wrong.unsound.ends).toBe(2)
+  })
   it('of a new student is an open first rung and what the school knows', async () => {
     const { climb, standing, ladder } = await progress()
     expect(ladder).toMatchObject({ version: 1, saved: null })
     expect(climb.filter(state => state.status === 'open').map(state => state.rungId)).toEqual(['arc-strikes'])
-    expect(standing).toMatchObject({ coupons: 0, lastDay: null, beliefs: {}, unsound: { tries: 0, poor: 0 } })
+    expect(standing).toMatchObject({ coupons: 0, lastDay: null, beliefs: {}, wrong: NOTHING_WRONG })
   })
 
   it('follows each save, and a coupon graded again', async () => {

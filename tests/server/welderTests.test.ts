@@ -233,6 +233,34 @@ describe('a test', () => {
     ).toBe(false)
   })
 
+  it('what came of it moves the odds of the next, and what was said on the day stands', async () => {
+    const progress = async () =>
+      (await school.lead.ask<StudentProgress>('GET', `/api/students/${student}/progress`)).body.school
+    const before = await progress()
+    const said = { visual: 0.8, bends: 0.9, low: 0.5, high: 0.9 }
+    const id = uuid()
+    const document = { ...welded(), said, odds: 0.72 }
+    await put(id, { ...document, results: { 'face-1': bent(), 'root-2': bent() } })
+    await put(uuid(), {
+      ...welded(),
+      said,
+      odds: 0.72,
+      visual: { ...seen, computed: 'passes', outcome: 'fails', failed: [], why: 'a crack in the crater' },
+    })
+    const after = await progress()
+    expect(after.recalibration.visual.tests).toBe(before.recalibration.visual.tests + 2)
+    // Only a piece that passed by eye is bent.
+    expect(after.recalibration.bends.tests).toBe(before.recalibration.bends.tests + 1)
+    expect(after.recalibration.visual.groups).toContain('piece 3G plate, 3/8 in, backing')
+    expect(after.before.reduce((sum, band) => sum + band.count, 0)).toBe(
+      before.before.reduce((sum, band) => sum + band.count, 0) + 2,
+    )
+    expect((await school.lead.ask<SavedWelderTest>('GET', `/api/tests/${id}`)).body.document.said).toEqual(said)
+    expect((await put(uuid(), { ...planned(), said: { ...said, visual: 1.2 } } as WelderTest)).body.errors).toEqual([
+      { path: 'document.said.visual', message: 'visual is at most 1' },
+    ])
+  })
+
   it('is called off while it is only planned', async () => {
     const [plan, begun] = [uuid(), uuid()]
     await put(plan, planned())

@@ -1,8 +1,15 @@
 <script setup lang="ts">
-import { sayOdds } from '~~/core/readiness'
+import { sayBefore, sayOdds, saySure, type SaidBefore } from '~~/core/readiness'
 
 /** Odds as ten test plates, of which so many go well: people read counts rightly. The range is bracketed under them. */
-const props = defineProps<{ odds: number; low: number; high: number }>()
+const props = defineProps<{
+  odds: number
+  low: number
+  high: number
+  /** Coupons of this student, and what came of tests by the odds that were said of them. */
+  coupons: number
+  before: readonly SaidBefore[]
+}>()
 const STEP = 34
 const at = (share: number) => share * 10 * STEP
 const filled = (n: number) => Math.min(1, Math.max(0, props.odds * 10 - n))
@@ -25,7 +32,8 @@ const filled = (n: number) => Math.min(1, Math.max(0, props.odds * 10 - n))
       </g>
       <path class="range" :d="`M${at(low)} 36 v8 H${at(high)} v-8`" />
     </svg>
-    <p class="quiet">The evidence allows anything from {{ sayOdds(low) }} to {{ sayOdds(high) }}.</p>
+    <p>{{ saySure({ low, high }, coupons) }}</p>
+    <p class="quiet">{{ sayBefore(before, odds) }}</p>
   </figure>
 </template>
 

@@ -15,7 +15,8 @@ const props = defineProps<{
   sets: readonly PlannedSet[]
   none: readonly string[]
   chosen: PlannedSet | null
-  odds: Readonly<Record<string, number>>
+  /** The odds of a piece by the book of its set; none while they are looked at. */
+  oddsOf: (set: PlannedSet, piece: TestPiece) => number | undefined
   rules: HouseRules
   named: boolean
 }>()
@@ -48,7 +49,7 @@ function takes(pieces: readonly TestPiece[]): string {
       <span class="book">{{ set.kept.book.name }}</span>
       <span v-for="piece in set.pieces" :key="piece.id" class="piece"
         ><b>{{ piece.name }}</b
-        ><i v-if="named">{{ odds[piece.id] === undefined ? '…' : sayOdds(odds[piece.id]!) }}</i
+        ><i v-if="named">{{ oddsOf(set, piece) === undefined ? '…' : sayOdds(oddsOf(set, piece)!) }}</i
         ><small>{{ describePiece(piece.piece, rules.unit) }}</small></span
       >
       <small>{{ takes(set.pieces) }}</small>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Stray } from '~~/core/readiness'
 import { firstTimeBy, hasResult, honestyOf } from '~~/core/welderTest'
 import { useLoader } from '~/composables/loader'
 import { useCodeBooks } from '~/stores/codeBooks'
@@ -11,8 +12,10 @@ import { useWelderTests } from '~/stores/welderTests'
 const tests = useWelderTests()
 const books = useCodeBooks()
 useHead({ title: 'Tests in figures · Fusilis' })
+const strays = shallowRef<readonly Stray[]>([])
 const { loading, problem, load } = useLoader(async () => {
-  await Promise.all([tests.load(), books.load()])
+  const [found] = await Promise.all([tests.strays(), tests.load(), books.load()])
+  strays.value = found
 })
 onMounted(load)
 
@@ -71,6 +74,7 @@ const VERDICTS = {
           </dl>
         </template>
         <p v-else class="quiet">No test that has a result was planned with odds.</p>
+        <SchoolStrays :strays="strays" />
       </section>
     </div>
   </div>

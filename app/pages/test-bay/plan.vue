@@ -16,7 +16,7 @@ import {
 } from '~~/core/qualification'
 import { couponOf, needsOf, newTest, NOBODY } from '~~/core/welderTest'
 import { dayNumber } from '~~/core/calendar'
-import { habitsOf, testPlan, type OutlookCase } from '~~/core/readiness'
+import { outlookCase, testPlan } from '~~/core/readiness'
 import { inches } from '~~/core/units'
 import type { FloorStudent } from '~~/contract/people'
 import type { StudentProgress } from '~~/contract/progress'
@@ -141,22 +141,21 @@ watch(sets, now => {
   chosen.value = now[0] ?? null
 })
 
-const { odds, look: lookUp, forget } = usePieceOdds()
-function caseOf(piece: TestPiece, { standing: found, curves, bends }: StudentProgress): OutlookCase {
-  return {
-    plan: testPlan(piece, rules.value),
-    candidate: { standing: found, curves, today: dayNumber(today()), more: 0 },
-    habits: habitsOf(found.unsound, bends),
-    seed: 1,
-  }
-}
+const { said, look: lookUp, forget } = usePieceOdds()
+const SEED = 1
+/** The odds of a piece are those by its book: what one rejects another lets pass. */
+const saidKey = ({ kept }: PlannedSet, piece: TestPiece) => `${keyOf(kept)} ${piece.id}`
+const oddsOf = (set: PlannedSet, piece: TestPiece) => said.value[saidKey(set, piece)]?.odds
 function look() {
   const found = standing.value
   if (!found || found.standing.coupons === 0) return
-  const shown = new Map(
-    [...sets.value, ...(chosen.value ? [chosen.value] : [])].flatMap(set => set.pieces).map(piece => [piece.id, piece]),
+  const shown = [...sets.value, ...(chosen.value ? [chosen.value] : [])].flatMap(set =>
+    set.pieces.map(piece => {
+      const plan = testPlan(piece, rules.value, set.kept.book)
+      return [saidKey(set, piece), outlookCase(found, plan, dayNumber(today()), SEED)] as const
+    }),
   )
-  lookUp(Object.fromEntries([...shown].map(([id, piece]) => [id, caseOf(piece, found)])))
+  lookUp(Object.fromEntries(shown))
 }
 watch([sets, chosen], look)
 
@@ -210,7 +209,7 @@ const plan = () =>
           {
             book: { id: kept.book.id, version: kept.version },
             couponId: uuid(),
-            odds: odds.value[piece.id] ?? null,
+            said: said.value[saidKey(chosen.value!, piece)] ?? null,
             retest: null,
             limitMinutes: limitMinutes.value,
             piece,
@@ -271,7 +270,7 @@ usePageKeys(
         :sets="sets"
         :none="none"
         :chosen="chosen"
-        :odds="odds"
+        :odds-of="oddsOf"
         :rules="rules"
         :named="standing !== null && standing.standing.coupons > 0"
         @choose="chosen = $event"

@@ -2,12 +2,13 @@
 import { useLocalStorage } from '@vueuse/core'
 import { dayNumber } from '~~/core/calendar'
 import { testPieceOf, testPieces } from '~~/core/qualification'
-import { habitsOf, proposals, testPlan } from '~~/core/readiness'
+import { outlookCase, proposals, testPlan } from '~~/core/readiness'
 import type { StudentProgress } from '~~/contract/progress'
 import { today } from '~/composables/shopClock'
 import { useLoader } from '~/composables/loader'
 import { useReadiness } from '~/composables/forecast'
 import { useSaving } from '~/composables/saving'
+import { useCodeBooks } from '~/stores/codeBooks'
 import { useHouseRules } from '~/stores/houseRules'
 import { useProgress } from '~/stores/progress'
 import { useSession } from '~/stores/session'
@@ -20,6 +21,7 @@ const route = useRoute()
 const session = useSession()
 const houseRules = useHouseRules()
 const store = useProgress()
+const books = useCodeBooks()
 const studentId = computed(() => String(route.params.id))
 const progress = shallowRef<StudentProgress | null>(null)
 const { busy, refused, attempt } = useSaving()
@@ -27,7 +29,7 @@ const ATTEMPTS = 5000
 const SEED = 20260914
 
 const { loading, problem, load } = useLoader(async () => {
-  const [found] = await Promise.all([store.ofStudent(studentId.value), houseRules.load()])
+  const [found] = await Promise.all([store.ofStudent(studentId.value), houseRules.load(), books.load()])
   progress.value = found
 })
 onMounted(load)
@@ -41,30 +43,44 @@ const testId = computed({
     chosen.value = { ...chosen.value, [studentId.value]: id }
   },
 })
-const plan = computed(() => testPlan(testPieceOf(testId.value, houseRules.unit), houseRules.current.rules))
+const bookKey = useLocalStorage('fusilis.testBook', '')
+const offered = computed(() => books.offered)
+const book = computed(() => offered.value.find(kept => kept.book.id === bookKey.value) ?? offered.value[0]!)
+const bookId = computed({
+  get: () => book.value?.book.id ?? '',
+  set: id => {
+    bookKey.value = id
+  },
+})
+/** The piece by the book; null where that book has no such test, or its specimens do not fit. */
+const plan = computed(() => {
+  try {
+    return testPlan(testPieceOf(testId.value, houseRules.unit), houseRules.current.rules, book.value.book)
+  } catch {
+    return null
+  }
+})
+const tenths = (odds: number) => Math.round(odds * 10)
+const stages = computed(() => {
+  const { visual, bends } = result.value!.outlook
+  return plan.value!.strips.length === 0
+    ? ''
+    : `By eye ${tenths(visual)} of 10 would be accepted, and ${tenths(bends)} of 10 of those would bend sound.`
+})
 const { share, result, problem: stopped, begin, cancel } = useReadiness()
 const run = () =>
   progress.value &&
   progress.value.standing.coupons > 0 &&
+  plan.value &&
   begin({
-    wanted: {
-      plan: plan.value,
-      candidate: {
-        standing: progress.value.standing,
-        curves: progress.value.curves,
-        today: dayNumber(today()),
-        more: 0,
-      },
-      habits: habitsOf(progress.value.standing.unsound, progress.value.bends),
-      seed: SEED,
-    },
+    wanted: outlookCase(progress.value, plan.value, dayNumber(today()), SEED),
     attempts: ATTEMPTS,
     target: houseRules.current.rules.targetOdds,
   })
-watch([progress, testId], run)
+watch([progress, testId, bookId], run)
 
 const next = computed(() =>
-  progress.value
+  progress.value && plan.value
     ? proposals({
         ladder: progress.value.ladder.ladder,
         climb: progress.value.climb,
@@ -111,6 +127,12 @@ const pin = (rungId: string | null, over: string) =>
                 hide-details
                 :items="pieces.map(piece => ({ value: piece.id, title: piece.name }))"
               />
+              <v-select
+                v-model="bookId"
+                label="By"
+                hide-details
+                :items="offered.map(kept => ({ value: kept.book.id, title: kept.book.name }))"
+              />
               <v-btn v-if="share !== null" variant="outlined" @click="cancel">Stop</v-btn>
               <v-btn v-else-if="!result" variant="outlined" @click="run"
                 >Run {{ ATTEMPTS.toLocaleString('en') }} attempts</v-btn
@@ -125,21 +147,30 @@ const pin = (rungId: string | null, over: string) =>
               aria-label="Attempts under way"
             />
             <p v-if="stopped" role="alert" class="alert">{{ stopped }}</p>
-            <template v-if="result">
-              <OddsTen :odds="result.outlook.odds" :low="result.outlook.low" :high="result.outlook.high" />
+            <p v-if="!plan" class="quiet">{{ book.book.name }} has no test on this piece.</p>
+            <template v-else-if="result">
+              <OddsTen
+                :odds="result.outlook.odds"
+                :low="result.outlook.low"
+                :high="result.outlook.high"
+                :coupons="progress.standing.coupons"
+                :before="progress.school.before"
+              />
+              <p class="quiet">{{ stages }}</p>
               <UntilTarget :forecast="result.forecast" :progress="progress" />
             </template>
           </section>
           <NextCoupon :proposals="next" :progress="progress" :can-pin="session.isStaff" :busy="busy" @pin="pin" />
         </div>
-        <section v-if="result" class="panel why">
+        <section v-if="result && plan" class="panel why">
           <WhatEndsIt :plan="plan" :outlook="result.outlook" />
           <WhatHelps :helps="result.helps" :odds="result.outlook.odds" />
           <p class="quiet">
             {{ result.outlook.attempts.toLocaleString('en') }} attempts, each welded start by start and inch by inch at
-            rates that this student’s coupons allow; how much of it is poor rather than workable is the student’s own;
-            what a test rejects of a bead, what is ground out and what opens in a bend are common practice. It says
-            nothing certain of one test: the code in force and the qualified inspector decide.
+            rates that this student’s coupons allow. What the test would reject is read off the student’s own marks,
+            held against its visual criteria; how often a strip opens goes by what is buried, and by the school’s own
+            bends. Tests that have a result here move the odds. It says nothing certain of one test: the code in force
+            and the qualified inspector decide.
           </p>
         </section>
         <SkillTable :progress="progress" :today="dayNumber(today())" />

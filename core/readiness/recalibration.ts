@@ -1,0 +1,149 @@
+import { fitLogistic, logistic, logit, type LogisticBelief } from '../statistics'
+
+/** What was said of a test on the day it was planned, and what came of it, stage by stage. Odds 0 to 1. */
+export interface ToldOutcome {
+  readonly bookId: string
+  /** Name of the test piece, with its position. */
+  readonly pieceName: string
+  readonly visual: Told
+  /** The bends of a piece that passed its visual; null where there were none. */
+  readonly bends: Told | null
+}
+
+interface Told {
+  readonly said: number
+  readonly passed: boolean
+}
+
+/** How far tests of this school go otherwise than its coupons say, on the logit scale, for one stage. */
+export interface StageShifts {
+  /** What is shifted: the school, a book, a piece; in the order of the belief. */
+  readonly groups: readonly string[]
+  readonly belief: LogisticBelief
+  readonly tests: number
+}
+
+export interface Recalibration {
+  readonly visual: StageShifts
+  readonly bends: StageShifts
+}
+
+/** How far a school's tests, those of a book and of a piece usually stray from what coupons say, logit. */
+const STRAYS = {
+  visual: { school: 0.4, book: 0.15, piece: 0.2 },
+  bends: { school: 0.8, book: 0.15, piece: 0.15 },
+} as const
+/** How far one student's tests of a piece stray from what the model can know, logit. */
+const STUDENT_STRAYS = { visual: 0.45, bends: 0.45 } as const
+/** Odds are held off nought and one before they are put on the logit scale. */
+const LEAST = 0.01
+
+const SCHOOL = 'school'
+const bookGroup = (bookId: string) => `book ${bookId}`
+const pieceGroup = (pieceName: string) => `piece ${pieceName}`
+const straysOf = (stage: keyof Recalibration, group: string) =>
+  STRAYS[stage][group === SCHOOL ? 'school' : group.startsWith('book ') ? 'book' : 'piece']
+const onLogit = (odds: number) => logit(Math.min(1 - LEAST, Math.max(LEAST, odds)))
+
+type Row = Pick<ToldOutcome, 'bookId' | 'pieceName'> & Told
+
+/**
+ * Fits what a stage's tests say beside the odds: shifts of school, book and piece around nought, each held to nought
+ * as strongly as such things usually agree (a hierarchical logistic regression with what was said as its offset;
+ * posterior by Laplace).
+ */
+function fitStage(stage: keyof Recalibration, rows: readonly Row[]): StageShifts {
+  const groups = [
+    SCHOOL,
+    ...new Set(rows.map(row => bookGroup(row.bookId))),
+    ...new Set(rows.map(row => pieceGroup(row.pieceName))),
+  ]
+  const priors = groups.map(group => ({ mean: 0, deviation: straysOf(stage, group) }))
+  const has = (row: Row, group: string) =>
+    group === SCHOOL || group === bookGroup(row.bookId) || group === pieceGroup(row.pieceName)
+  // What was said enters as a coefficient that is held at one.
+  const { mean, covariance } = fitLogistic(
+    rows.map(row => ({
+      x: [...groups.map(group => (has(row, group) ? 1 : 0)), onLogit(row.said)],
+      tried: 1,
+      sound: row.passed ? 1 : 0,
+    })),
+    [...priors, { mean: 1, deviation: 1e-6 }],
+  )
+  const size = groups.length
+  return {
+    groups,
+    belief: { mean: mean.slice(0, size), covariance: covariance.slice(0, size).map(row => row.slice(0, size)) },
+    tests: rows.length,
+  }
+}
+
+/**
+ * How a school's tests came out against what was said of them. With none it shifts nothing, and is as unsure as tests
+ * usually stray.
+ * @example recalibrate([]).visual.tests // 0
+ */
+export const recalibrate = (told: readonly ToldOutcome[]): Recalibration => ({
+  visual: fitStage(
+    'visual',
+    told.map(({ bookId, pieceName, visual }) => ({ bookId, pieceName, ...visual })),
+  ),
+  bends: fitStage(
+    'bends',
+    told.flatMap(({ bookId, pieceName, bends }) => (bends ? [{ bookId, pieceName, ...bends }] : [])),
+  ),
+})
+
+/** A shift on the logit scale, and how sure it is. */
+export interface Shift {
+  readonly mean: number
+  readonly deviation: number
+}
+
+/** How a stage of a piece's tests is shifted at this school, with the doubt about this one student left in. */
+export function shiftOf(
+  recalibration: Recalibration,
+  stage: keyof Recalibration,
+  { bookId, pieceName }: Pick<ToldOutcome, 'bookId' | 'pieceName'>,
+): Shift {
+  const { groups, belief } = recalibration[stage]
+  const wanted = [SCHOOL, bookGroup(bookId), pieceGroup(pieceName)]
+  const places = wanted.map(group => groups.indexOf(group))
+  const known = places.filter(place => place >= 0)
+  const unknown = wanted.filter((_, n) => places[n]! < 0)
+  const variance =
+    known.reduce((sum, i) => sum + known.reduce((row, j) => row + belief.covariance[i]![j]!, 0), 0) +
+    unknown.reduce((sum, group) => sum + straysOf(stage, group) ** 2, 0) +
+    STUDENT_STRAYS[stage] ** 2
+  return { mean: known.reduce((sum, place) => sum + belief.mean[place]!, 0), deviation: Math.sqrt(variance) }
+}
+
+/** A group of tests that goes otherwise here than its coupons say. */
+export interface Stray {
+  readonly group: string
+  readonly stage: keyof Recalibration
+  /** Of 100 tests that were said to go half and half, so many more pass; fewer when it is negative. */
+  readonly points: number
+}
+
+/** A shift that its own doubt does not cover is worth saying. */
+const WORTH_SAYING = 1
+
+/**
+ * What a person may read of a recalibration: which groups go better or worse here than coupons say, the furthest
+ * first.
+ * @example straysOfSchool(recalibration)[0] // { group: '3G plate, 3/8 in, backing', stage: 'visual', points: 9 }
+ */
+export function straysOfSchool(recalibration: Recalibration): Stray[] {
+  const stages = ['visual', 'bends'] as const
+  return stages
+    .flatMap(stage =>
+      recalibration[stage].groups.map((group, n) => {
+        const { mean, covariance } = recalibration[stage].belief
+        return { group, stage, by: mean[n]!, doubt: Math.sqrt(covariance[n]![n]!) }
+      }),
+    )
+    .filter(({ by, doubt }) => Math.abs(by) > WORTH_SAYING * doubt)
+    .sort((a, b) => Math.abs(b.by) - Math.abs(a.by))
+    .map(({ group, stage, by }) => ({ group, stage, points: Math.round(100 * (logistic(by) - 0.5)) }))
+}

@@ -1,0 +1,49 @@
+import { beforeAll, describe, expect, it } from 'vitest'
+import { scoreOf, tryReadiness, type ReadinessPair, type ReadinessScore } from './readinessTrial'
+import { WORLDS } from './worlds'
+
+/**
+ * Odds put to the proof: two classes of the made-up school and one of a world that shares nothing with the model, each
+ * student at each piece within reach, twelve tests taken and bent. The bench does the same with whole schools.
+ */
+const TESTS = 12
+const STUDENTS = 12
+const trial = (world: number, seed: number) =>
+  tryReadiness({ world: WORLDS[world]!, seed, students: STUDENTS, tests: TESTS, attempts: 400, recorded: 40 })
+
+describe('what is said of tests comes true', () => {
+  let pairs: ReadinessPair[]
+  let score: ReadinessScore
+  beforeAll(() => {
+    pairs = [...trial(0, 11), ...trial(0, 12)]
+    score = scoreOf(pairs, 'before', TESTS)
+  }, 120_000)
+  it('before the school has a test: better than always saying what really passed on average', () => {
+    expect(score.pairs).toBeGreaterThan(110)
+    expect(score.brier).toBeLessThan(score.brierOfAverage - 0.008)
+    expect(score.way).toBeGreaterThan(0.35)
+  })
+  it('on average, and within each piece', () => {
+    expect(Math.abs(score.said - score.truth)).toBeLessThan(0.06)
+    expect(score.worstPiece).toBeLessThan(0.2)
+  })
+  it('neither bolder nor more timid than it may be', () => {
+    expect(score.slope).toBeGreaterThan(0.7)
+    expect(score.slope).toBeLessThan(1.3)
+  })
+  it('and lies in its interval about nine times of ten', () => {
+    expect(score.held).toBeGreaterThan(0.85)
+    expect(scoreOf(pairs, 'after', TESTS).held).toBeGreaterThan(0.7)
+  })
+  it('the same seed gives the same answer', () => expect(trial(0, 11).slice(0, 2)).toEqual(pairs.slice(0, 2)))
+})
+
+describe('a school whose tests go better than its coupons say', () => {
+  it('is forecast better once it has recorded forty of them', () => {
+    const pairs = trial(1, 11)
+    const [before, after] = [scoreOf(pairs, 'before', TESTS), scoreOf(pairs, 'after', TESTS)]
+    expect(before.truth - before.said).toBeGreaterThan(0.06)
+    expect(after.brier).toBeLessThan(before.brier)
+    expect(Math.abs(after.said - after.truth)).toBeLessThan(Math.abs(before.said - before.truth) - 0.02)
+  }, 120_000)
+})

@@ -1,0 +1,250 @@
+import { dayNumber } from '../core/calendar'
+import { SHIPPED_SETS } from '../core/criteria'
+import { elementOf, evidenceOf, gradeCoupon } from '../core/grading'
+import {
+  fitCurves,
+  isOtherWay,
+  lieOf,
+  MM_PER_TRY,
+  SKILL_ELEMENTS,
+  standingOf,
+  withHistory,
+  wrongOf,
+  type Tried,
+} from '../core/progress'
+import { SHIPPED_BOOKS, shippedBook, testPieceOf } from '../core/qualification'
+import {
+  beginOutlook,
+  outlookCase,
+  recalibrate,
+  rejectedCounts,
+  rejectedMarks,
+  testPlan,
+  type Outlook,
+  type ReadinessKnown,
+  type Recalibration,
+  type ToldOutcome,
+} from '../core/readiness'
+import { fitLogistic, logit, mean, seededRandom } from '../core/statistics'
+import { positionOf, runAs } from '../core/trade'
+import { newTest, testOutcome } from '../core/welderTest'
+import { growSchool, SCHOOL_RULES, type DemoStudent } from './gannetQuay'
+import { takeTest } from './welderTests'
+import type { World } from './worlds'
+
+/** Which pieces a student is put to the proof at, by the rung that was begun. */
+const PIECES: readonly (readonly [rung: string, piece: string, book: string])[] = [
+  ['vertical pad', 'plate-2g', 'structural'],
+  ['overhead pad', 'plate-3g', 'structural'],
+  ['V with backing 3G', 'plate-4g', 'structural'],
+  ['T fillet 3F', 'fillet-3f', 'structural'],
+  ['open root 3G', 'open-root-3g', 'ISO'],
+  ['pipe 2G', 'pipe-2-2g', 'pressure'],
+  ['pipe 5G', 'pipe-2-5g', 'pressure'],
+  ['pipe 6G', 'pipe-2-6g', 'pressure'],
+]
+const LAST_DAY = '2026-11-22'
+const TEST_DAY = '2026-11-23'
+const NOBODY = '00000000-0000-7000-8000-000000000001'
+const SETS = [...new Set(SHIPPED_BOOKS.map(book => book.criteriaId))].map(id =>
+  SHIPPED_SETS.find(set => set.id === id)!,
+)
+
+/** A student at a test piece: what was said before and after the school had tests, and what really comes of it. */
+export interface ReadinessPair {
+  readonly piece: string
+  readonly before: Outlook
+  readonly after: Outlook
+  /** Share of the tests taken that passed. */
+  readonly truth: number
+}
+
+export interface ReadinessTrial {
+  readonly world: World
+  readonly seed: number
+  /** Students of the school that take part; all when it is left out. */
+  readonly students?: number
+  /** Tests that each pair takes, and attempts that its odds rest on. */
+  readonly tests: number
+  readonly attempts: number
+  /** Tests that the school records before it is asked again. */
+  readonly recorded: number
+}
+
+interface Taken {
+  readonly visual: number
+  readonly passed: number
+}
+
+/** Goes through a school: what is said of its students’ tests, and what comes of them. One seed, one answer. */
+export function tryReadiness({ world, seed, students, tests, attempts, recorded }: ReadinessTrial): ReadinessPair[] {
+  const school = growSchool(seed, LAST_DAY, world.practice)
+    .flatMap(section => section.students)
+    .slice(0, students)
+  const known = whatIsKnown(school)
+  const pairs = school.flatMap((student, n) =>
+    PIECES.filter(([rung]) => student.coupons.some(({ document }) => document.ticket.rung === rung)).map(
+      ([, piece, bookId], m) => ({ student, known: known[n]!, piece, bookId, seed: 1000 * n + 10 * m + seed }),
+    ),
+  )
+  const say = (pair: (typeof pairs)[number], recalibration: Recalibration) => {
+    const plan = testPlan(testPieceOf(pair.piece), SCHOOL_RULES, shippedBook(pair.bookId))
+    const { school: rest } = pair.known
+    const run = beginOutlook(
+      outlookCase({ ...pair.known, school: { ...rest, recalibration } }, plan, dayNumber(TEST_DAY), 1),
+    )
+    run.run(attempts)
+    return run.result()
+  }
+  const before = pairs.map(pair => say(pair, recalibrate([])))
+  const taken = pairs.map(pair => take(world, pair, tests))
+  const random = seededRandom(seed)
+  const told = Array.from({ length: recorded }, (): ToldOutcome => {
+    const n = Math.floor(random.uniform() * pairs.length)
+    const visual = random.chance(taken[n]!.visual)
+    const bends = random.chance(taken[n]!.passed / Math.max(taken[n]!.visual, 1e-9))
+    return {
+      bookId: pairs[n]!.bookId,
+      pieceName: testPieceOf(pairs[n]!.piece).name,
+      visual: { said: before[n]!.visual, passed: visual },
+      bends: visual ? { said: before[n]!.bends, passed: bends } : null,
+    }
+  })
+  const recalibration = recalibrate(told)
+  return pairs.map((pair, n) => ({
+    piece: pair.piece,
+    before: before[n]!,
+    after: say(pair, recalibration),
+    truth: taken[n]!.passed,
+  }))
+}
+
+function whatIsKnown(school: readonly DemoStudent[]): ReadinessKnown[] {
+  const tried = school.map(triedBy)
+  const histories = tried.map(withHistory)
+  const curves = fitCurves(histories)
+  const none = { bent: 0, opened: 0 }
+  const rest = { wrong: wrongOf(tried.flat()), bends: none, recalibration: recalibrate([]), before: [] }
+  return histories.map(rows => ({
+    standing: standingOf(curves, rows, SCHOOL_RULES.halfLifeDays),
+    curves,
+    bends: none,
+    school: rest,
+  }))
+}
+
+/** What a student tried, as the server keeps it. */
+const triedBy = ({ coupons }: DemoStudent): Tried[] =>
+  coupons.flatMap(({ document }, n) => {
+    const rejected = rejectedMarks(document, SETS, SCHOOL_RULES.unit)
+    const { hand, travel } = document.ticket
+    return evidenceOf(document, gradeCoupon(document, SCHOOL_RULES), SCHOOL_RULES)
+      .filter(row => SKILL_ELEMENTS.includes(row.element))
+      .map((row): Tried => {
+        const perTry = elementOf(row.element).counted === 'mm' ? MM_PER_TRY : 1
+        return {
+          couponId: String(n),
+          day: dayNumber(document.classDay),
+          element: row.element,
+          lie: lieOf(row.position),
+          work: row.work,
+          rodFamily: row.rodFamily,
+          otherHand: false,
+          otherWay: isOtherWay(travel, positionOf(row.position).travel[0]!, hand),
+          mock: false,
+          tried: row.tried / perTry,
+          sound: row.sound / perTry,
+          rejected: rejectedCounts(rejected, row.element, row.rodFamily),
+        }
+      })
+  })
+
+interface TestedPair {
+  readonly student: DemoStudent
+  readonly piece: string
+  readonly bookId: string
+  readonly seed: number
+}
+
+/** Takes a test so many times over, and bends what passed by eye. */
+function take({ test }: World, { student, piece, bookId, seed }: TestedPair, times: number): Taken {
+  const book = shippedBook(bookId)
+  const made = testPieceOf(piece)
+  const practised = student.practised.get(runAs(made.position)) ?? 0
+  const welder = { studentId: NOBODY, classDay: TEST_DAY, rulesVersion: 2, hand: student.hand, booth: student.booth }
+  let [visual, passed] = [0, 0]
+  for (let n = 0; n < times; n++) {
+    const planned = newTest(
+      {
+        book: { id: bookId, version: 0 },
+        couponId: NOBODY,
+        said: null,
+        retest: null,
+        limitMinutes: null,
+        piece: made,
+        welder: { ...welder, classDay: dayAfter(n) },
+      },
+      SCHOOL_RULES,
+    )
+    const random = seededRandom(7919 * seed + n)
+    const { document } = takeTest(planned, book, { learner: student.learner, practised }, random, 'result', test)
+    if (document.visual!.outcome === 'passes') visual += 1
+    if (testOutcome(document, book).state === 'passed') passed += 1
+  }
+  return { visual: visual / times, passed: passed / times }
+}
+
+/** Each test is on a day of its own: a bad day is not the same bad day thirty times. */
+const dayAfter = (n: number) => `2026-12-${String((n % 28) + 1).padStart(2, '0')}`
+
+/** How well what was said came true. */
+export interface ReadinessScore {
+  readonly pairs: number
+  readonly said: number
+  readonly truth: number
+  readonly brier: number
+  readonly brierOfAverage: number
+  readonly brierOfTruth: number
+  /** How far the Brier score is on the way from the average's to that of knowing each true chance. */
+  readonly way: number
+  readonly slope: number
+  /** Share of pairs whose truth lies in the 90 % interval. */
+  readonly held: number
+  /** The furthest that what was said of a piece is from what came of it. */
+  readonly worstPiece: number
+}
+
+const held = (odds: number) => Math.min(0.99, Math.max(0.01, odds))
+
+export function scoreOf(pairs: readonly ReadinessPair[], when: 'before' | 'after', tests: number): ReadinessScore {
+  const brierOf = (said: (pair: ReadinessPair) => number) =>
+    mean(pairs.map(pair => pair.truth * (1 - said(pair)) ** 2 + (1 - pair.truth) * said(pair) ** 2))
+  const truth = mean(pairs.map(pair => pair.truth))
+  const [brier, brierOfAverage, brierOfTruth] = [
+    brierOf(pair => pair[when].odds),
+    brierOf(() => truth),
+    brierOf(pair => pair.truth),
+  ]
+  const fit = fitLogistic(
+    pairs.map(pair => ({ x: [1, logit(held(pair[when].odds))], tried: tests, sound: tests * pair.truth })),
+    [
+      { mean: 0, deviation: 10 },
+      { mean: 1, deviation: 10 },
+    ],
+  )
+  const pieces = [...new Set(pairs.map(pair => pair.piece))].map(piece => pairs.filter(pair => pair.piece === piece))
+  return {
+    pairs: pairs.length,
+    said: mean(pairs.map(pair => pair[when].odds)),
+    truth,
+    brier,
+    brierOfAverage,
+    brierOfTruth,
+    way: (brierOfAverage - brier) / (brierOfAverage - brierOfTruth),
+    slope: fit.mean[1]!,
+    held: mean(pairs.map(pair => (pair.truth >= pair[when].low && pair.truth <= pair[when].high ? 1 : 0))),
+    worstPiece: Math.max(
+      ...pieces.map(own => Math.abs(mean(own.map(pair => pair[when].odds)) - mean(own.map(pair => pair.truth)))),
+    ),
+  }
+}
