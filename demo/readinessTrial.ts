@@ -43,8 +43,8 @@ const PIECES: readonly (readonly [rung: string, piece: string, book: string])[] 
   ['pipe 5G', 'pipe-2-5g', 'pressure'],
   ['pipe 6G', 'pipe-2-6g', 'pressure'],
 ]
-const LAST_DAY = '2026-11-22'
-const TEST_DAY = '2026-11-23'
+export const LAST_DAY = '2026-11-22'
+export const TEST_DAY = '2026-11-23'
 const NOBODY = '00000000-0000-7000-8000-000000000001'
 const SETS = [...new Set(SHIPPED_BOOKS.map(book => book.criteriaId))].map(id =>
   SHIPPED_SETS.find(set => set.id === id)!,
@@ -119,7 +119,8 @@ export function tryReadiness({ world, seed, students, tests, attempts, recorded 
   }))
 }
 
-function whatIsKnown(school: readonly DemoStudent[]): ReadinessKnown[] {
+/** What the school knows of each of its students, before it has a test. */
+export function whatIsKnown(school: readonly DemoStudent[]): ReadinessKnown[] {
   const tried = school.map(triedBy)
   const histories = tried.map(withHistory)
   const curves = fitCurves(histories)
@@ -166,11 +167,14 @@ interface TestedPair {
   readonly seed: number
 }
 
-/** Takes a test so many times over, and bends what passed by eye. */
-function take({ test }: World, { student, piece, bookId, seed }: TestedPair, times: number): Taken {
+/**
+ * Takes a test so many times over, and bends what passed by eye.
+ * @param more coupons that are run in its position first
+ */
+export function take({ test }: World, { student, piece, bookId, seed }: TestedPair, times: number, more = 0): Taken {
   const book = shippedBook(bookId)
   const made = testPieceOf(piece)
-  const practised = student.practised.get(runAs(made.position)) ?? 0
+  const practised = (student.practised.get(runAs(made.position)) ?? 0) + more
   const welder = { studentId: NOBODY, classDay: TEST_DAY, rulesVersion: 2, hand: student.hand, booth: student.booth }
   let [visual, passed] = [0, 0]
   for (let n = 0; n < times; n++) {

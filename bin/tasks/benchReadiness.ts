@@ -1,3 +1,4 @@
+import { tryAdvice } from '../../demo/adviceTrial'
 import { scoreOf, tryReadiness } from '../../demo/readinessTrial'
 import { WORLDS } from '../../demo/worlds'
 
@@ -29,3 +30,7 @@ for (const world of WORLDS) {
     console.log(`    ${when} forty tests: ${figures.join(', ')}`)
   }
 }
+
+const gains = tryAdvice({ world: WORLDS[0]!, seed: 11, students: 36, coupons: 12, tests: 60 })
+const points = Object.entries(gains).map(([choice, gain]) => `${choice} ${(100 * gain).toFixed(1)}`)
+console.log(`what twelve coupons of the next rung are worth, tests of 100 more that pass: ${points.join(', ')}`)

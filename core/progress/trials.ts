@@ -29,8 +29,6 @@ export interface Tried extends SkillCell {
   readonly day: number
   readonly tried: number
   readonly sound: number
-  /** Of the rest, what would do for practice; left out where nobody said. */
-  readonly workable?: number
   readonly mock: boolean
   /**
    * Marks among what was not sound that a test would reject, by the id of its visual criteria, and what may open in a

@@ -15,6 +15,8 @@ export interface Proposal {
 
 /** Hours in the booth for one coupon, set-up, welding and cleaning. Common practice, rough. */
 const HOURS: Readonly<Record<Work, number>> = { plate: 0.7, joint: 0.6, fillet: 0.7, groove: 1.4, pipe: 1.6 }
+/** A skill that would raise the odds by more than this is worth going back to a rung for, 0 to 1. */
+const WORTH_GOING_BACK = 0.03
 /** A drill is over sooner. */
 const DRILL_HOURS = 0.4
 
@@ -73,16 +75,26 @@ export interface NextWanted {
  */
 export function proposals(wanted: NextWanted): Proposal[] {
   const { ladder, climb, lately, sameDrillDays } = wanted
-  const open = rungsInUse(ladder).filter(rung =>
-    climb.some(state => state.rungId === rung.id && (state.status === 'open' || state.status === 'ready')),
-  )
+  const statusOf = (rung: LadderRung) => climb.find(state => state.rungId === rung.id)?.status
+  const isOpen = (rung: LadderRung) => statusOf(rung) === 'open' || statusOf(rung) === 'ready'
+  const [most] = wanted.helps
+  // What was signed off is run again for the skill that helps most, as the test lies, or as a drill.
+  const worthAgain = (rung: LadderRung) =>
+    most !== undefined &&
+    most.gain > WORTH_GOING_BACK &&
+    statusOf(rung) === 'signed off' &&
+    rung.trains.includes(most.element) &&
+    (isDrill(rung) || lieOf(rung.position) === lieOf(wanted.test.position))
+  const open = rungsInUse(ladder).filter(rung => isOpen(rung) || worthAgain(rung))
   const days = lately.slice(-sameDrillDays)
   const tired = (rung: LadderRung) => days.length === sameDrillDays && days.every(day => day.rungs.includes(rung.id))
   const fresh = open.filter(rung => !tired(rung))
   return (fresh.length > 0 ? fresh : open)
     .map((rung, place) => ({ rung, place, gainPerHour: gainPerHour(rung, wanted.helps, wanted.test) }))
     .sort((a, b) =>
-      Math.abs(a.gainPerHour - b.gainPerHour) < 1e-4 ? a.place - b.place : b.gainPerHour - a.gainPerHour,
+      Math.abs(a.gainPerHour - b.gainPerHour) < 1e-4
+        ? Number(isOpen(b.rung)) - Number(isOpen(a.rung)) || a.place - b.place
+        : b.gainPerHour - a.gainPerHour,
     )
     .map(({ rung, gainPerHour: gain }) => ({ rung, gainPerHour: gain, why: reason(rung, wanted) }))
 }
@@ -91,6 +103,9 @@ function reason(rung: LadderRung, { helps, test, climb }: NextWanted): string {
   const help = helps.find(row => rung.trains.includes(row.element) && row.gain > 0.01)
   if (help)
     return `${elementOf(help.element).name}: half as many unsound, and about ${Math.round(help.gain * 100)} more of 100 attempts at the ${test.position} would go well`
+  const [most] = helps
+  if (most && most.gain > WORTH_GOING_BACK)
+    return `${most.name} would help most, about ${Math.round(most.gain * 100)} more of 100 attempts at the ${test.position}: every coupon has them, watch them on this one`
   const state = climb.find(row => row.rungId === rung.id)!
   return state.coupons > 0 ? `${state.says}: the way up goes through it` : 'Next on the ladder'
 }

@@ -100,9 +100,19 @@ function handsOf({ plan, candidate, habits, recalibration }: OutlookCase): (rand
   const elements = [...new Set(plan.tasks.map(task => task.cell.element))]
   const skills = elements.map(element => skillOf(candidate.standing, candidate.curves, element))
   const when = whenFor(plan, candidate)
+  const now = whenFor(plan, { ...candidate, more: 0 })
   const place = plan.tasks.map(task => elements.indexOf(task.cell.element))
   const piece = { bookId: plan.bookId, pieceName: plan.piece.name }
   const shifts = { visual: shiftOf(recalibration, 'visual', piece), bends: shiftOf(recalibration, 'bends', piece) }
+  const runs = plan.tasks.filter(task => task.cell.element === 'run')
+  /** What will be buried ahead of its time, of what is buried now. */
+  const buriedThen = (drawn: readonly ReturnType<typeof drawSkill>[]): number => {
+    if (candidate.more === 0 || runs.length === 0) return 1
+    const skill = drawn[elements.indexOf('run')]!
+    const unsound = (at: When) =>
+      runs.reduce((sum, { cell, tries }) => sum + tries * (1 - logistic(skill(cell, at))), 0)
+    return Math.min(1, unsound(when) / unsound(now))
+  }
   return random => {
     // One set of draws for all elements: who is good at one thing is a little likelier to be good at another, and
     // gains are compared on the same students.
@@ -118,7 +128,7 @@ function handsOf({ plan, candidate, habits, recalibration }: OutlookCase): (rand
     )
     const logits = Float64Array.from(plan.tasks, (task, n) => drawn[place[n]!]!(task.cell, when))
     const rejects = Float64Array.from(plan.tasks, (_, n) => shares[place[n]!]!)
-    const hand: Hand = { logits, rejects, opens: habits.opens, day: habits.day }
+    const hand: Hand = { logits, rejects, opens: habits.opens * buriedThen(drawn), day: habits.day }
     return shifted(plan, hand, {
       visual: shiftDrawn(shifts.visual, random),
       bends: shiftDrawn(shifts.bends, random),

@@ -395,6 +395,20 @@ describe('the next coupon', () => {
     expect(names({ lately: days(['restart strip'], ['pipe 5G']) })).toHaveLength(2)
     expect(names({ lately: days(['pipe 5G', 'restart strip'], ['pipe 5G', 'restart strip']) })).toHaveLength(2)
   })
+  it('goes back to what was signed off for the skill that helps most, as the test lies or as a drill', () => {
+    const all = { ...wanted, climb: climb(FULL_LADDER, [], [...signed, { rungId: 'restart-strip' }], 3) }
+    const again = proposals(all).map(one => one.rung.name)
+    expect(again[0]).toBe('restart strip')
+    expect(again).not.toContain('vertical pad')
+    const little = helps.map(help => ({ ...help, gain: help.gain / 10 }))
+    expect(proposals({ ...all, helps: little }).map(one => one.rung.name)).toEqual(['pipe 5G'])
+  })
+  it('says what would help most where no rung trains it above all', () => {
+    const ends: Help = { element: 'ends', name: 'Ends', odds: 0.6, gain: 0.08 }
+    expect(proposals({ ...wanted, helps: [ends] })[0]!.why).toBe(
+      'Ends would help most, about 8 more of 100 attempts at the 6G: every coupon has them, watch them on this one',
+    )
+  })
   it('goes by the ladder where no skill moves the odds', () => {
     const beginner = { ...wanted, climb: climb(FULL_LADDER, [], [{ rungId: 'arc-strikes' }], 3), helps: [] }
     expect(proposals(beginner)[0]).toMatchObject({ rung: { name: 'flat pad' }, why: 'Next on the ladder' })

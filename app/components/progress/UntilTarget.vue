@@ -13,19 +13,19 @@ const props = defineProps<{ forecast: Forecast; progress: StudentProgress }>()
 /** Hours in the booth for one coupon of a groove. Common practice, rough. */
 const HOURS_EACH = 1.4
 const most = HORIZON.at(-1)!
-const coupons = (count: number | null) => (count === null ? `more than ${most}` : String(count))
-const span = (early: string, late: string) => (early === late ? early : `${early} to ${late}`)
+/** From an amount to another; what lies beyond the horizon is only more. */
+const span = (early: string, late: string | null) =>
+  late === null ? `${early} or more` : early === late ? early : `${early} to ${late}`
+const hours = (count: number) => String(Math.round(count * HOURS_EACH))
 const said = computed(() => {
   const { early, late, likely } = props.forecast
   if (likely === 0) return null
   const day = (count: number | null) =>
     count === null ? null : classDayAfter(count, props.progress.perClass, props.progress.timetable, today())
   const [first, last] = [day(early), day(late)]
-  const hours = (count: number | null) =>
-    count === null ? `${Math.round(most * HOURS_EACH)} and more` : String(Math.round(count * HOURS_EACH))
   return {
-    coupons: early === null ? `more than ${most}` : span(coupons(early), coupons(late)),
-    hours: early === null ? `more than ${Math.round(most * HOURS_EACH)}` : span(hours(early), hours(late)),
+    coupons: early === null ? `more than ${most}` : span(String(early), late === null ? null : String(late)),
+    hours: early === null ? `more than ${hours(most)}` : span(hours(early), late === null ? null : hours(late)),
     day:
       first === null
         ? 'not this term'
