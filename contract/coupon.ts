@@ -316,7 +316,3 @@ export interface CouponRevision {
   readonly why: string
 }
 
-/** What a refused save answers: the coupon as someone else left it. */
-export interface CouponConflict {
-  readonly theirs: SavedCoupon
-}

@@ -7,7 +7,6 @@ export type FamilyId = 'structural' | 'pressure' | 'ISO' | 'pipeline'
 
 /** How sure a line of a code is remembered; `checked` once a school has held it against its own copy. */
 export type Remembered = 'sure' | 'check before it decides' | 'may be wrong' | 'checked'
-export const REMEMBERED: readonly Remembered[] = ['sure', 'check before it decides', 'may be wrong', 'checked']
 
 /** Where a statement comes from. */
 export interface Clause {

@@ -30,9 +30,6 @@ export const BEAD_CARDS: readonly BeadCardId[] = [
   'plate hot',
 ]
 
-/** Whether this is a card. */
-export const isBeadCard = (id: string): id is BeadCardId => (BEAD_CARDS as readonly string[]).includes(id)
-
 /** What a card is called when it is named. */
 export const nameOfCard = (id: BeadCardId): string => (id === 'right' ? 'Nothing wrong' : causeOf(id).name)
 

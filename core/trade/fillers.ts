@@ -1,6 +1,5 @@
 import { inches } from '../units'
 import { electrodeOf, type Polarity, type RodFamily } from './electrodes'
-import type { Source } from './source'
 
 export type Process = 'SMAW' | 'GTAW'
 
@@ -9,8 +8,6 @@ export interface FillerRod {
   readonly classification: string
   readonly name: string
 }
-
-export const FILLER_SOURCE: Source = { name: 'AWS A5.18', certainty: 'from memory, check your copy' }
 
 /** Bare rods for GTAW on carbon steel. Source: AWS A5.18, from memory, check your copy; F-No. 6. */
 export const FILLER_RODS: readonly FillerRod[] = [

@@ -197,8 +197,10 @@ describe('a bend', () => {
       .getByRole('region', { name: 'Specimens' })
       .getByText(/root pass/)
       .waitFor()
+    await expect
+      .poll(async () => ((await testOf(id)) as WelderTest).results['root-2']?.openings[0])
+      .toMatchObject({ length: 5 / 32, kind: 'lack of fusion' })
     const document: WelderTest = await testOf(id)
-    expect(document.results['root-2']!.openings[0]).toMatchObject({ length: 5 / 32, kind: 'lack of fusion' })
     await expect
       .poll(async () =>
         (await school.lead.ask<SavedCoupon>('GET', `/api/coupons/${document.couponId}`)).body.document.marks.filter(
