@@ -315,4 +315,3 @@ export interface CouponRevision {
   /** Why the next save replaced it. */
   readonly why: string
 }
-
