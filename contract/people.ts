@@ -162,6 +162,20 @@ const accountShape = {
     }),
   active: boolean().strict().required(),
 }
+/** The body of `PUT /api/session/password`: one's own, held against the one before. */
+export interface OwnPassword {
+  readonly current: string
+  readonly next: string
+}
+export const ownPasswordSchema = object({
+  current: string().strict().required('Type the password you have').max(200, 'That password is too long'),
+  next: password()
+    .label('The new password')
+    .test('new', 'The new password is the old one', function (value) {
+      return value !== this.parent.current
+    }),
+}).exact()
+
 export const newAccountSchema = object({ ...accountShape, password: password() }).exact()
 export const accountSchema = object({ ...accountShape, password: password().optional() }).exact()
 

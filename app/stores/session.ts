@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import type { Me } from '~~/contract/people'
+import type { Me, OwnPassword } from '~~/contract/people'
 import type { Welcome } from '~~/contract/record'
 import { setShopZone } from '~/composables/shopClock'
 import { request, RequestFailure } from './request'
@@ -53,11 +53,28 @@ export const useSession = defineStore('session', () => {
     me.value = null
   }
 
+  /** Changes one's own password; every other device is signed out. @throws RequestFailure */
+  const changePassword = async (save: OwnPassword): Promise<void> => {
+    await request('PUT', '/api/session/password', save)
+  }
+
   /** Says where the school stands. */
   async function moveSchool(timeZone: string): Promise<void> {
     await request('PUT', '/api/school', { timeZone })
     if (me.value) me.value = { ...me.value, timeZone }
   }
 
-  return { me, isStaff, isLead, ask, welcome, signIn, foundSchool, signOut, signOutEverywhere, moveSchool }
+  return {
+    me,
+    isStaff,
+    isLead,
+    ask,
+    welcome,
+    signIn,
+    foundSchool,
+    signOut,
+    signOutEverywhere,
+    changePassword,
+    moveSchool,
+  }
 })

@@ -125,6 +125,28 @@ export async function endSessions(id: string): Promise<void> {
   await run(database(), 'UPDATE account SET session_number = session_number + 1 WHERE id = ?', [id])
 }
 
+/** What an account signs in with; null when there is none. */
+export async function passwordOf(id: string): Promise<{ username: string; passwordHash: string } | null> {
+  const [row] = await rows<{ username: string; password_hash: string }>(
+    database(),
+    'SELECT username, password_hash FROM account WHERE id = ? AND active',
+    [id],
+  )
+  return row ? { username: row.username, passwordHash: row.password_hash } : null
+}
+
+/** Gives an account another password. @returns the number that new sessions begin under; older ones end */
+export async function changePassword(id: string, passwordHash: string): Promise<number> {
+  return inTransaction(database(), async on => {
+    await run(on, 'UPDATE account SET password_hash = ?, session_number = session_number + 1 WHERE id = ?', [
+      passwordHash,
+      id,
+    ])
+    const [row] = await rows<{ session_number: number }>(on, 'SELECT session_number FROM account WHERE id = ?', [id])
+    return row!.session_number
+  })
+}
+
 export async function hasAccounts(): Promise<boolean> {
   return (await rows(database(), 'SELECT 1 FROM account LIMIT 1')).length > 0
 }

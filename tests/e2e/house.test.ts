@@ -195,7 +195,33 @@ describe('a record', () => {
   })
 })
 
-it('signs out everywhere from the House: a page left open elsewhere is signed out too', async () => {
+it('one’s own password is changed from any room, and what is wrong is said at its field', async () => {
+  const made = await school.lead.ask('POST', '/api/accounts', {
+    name: 'Own Password',
+    username: 'own-password',
+    role: 'instructor',
+    studentId: null,
+    active: true,
+    password: PASSWORD,
+  })
+  expect(made.status).toBe(201)
+  const page = await house('own-password')
+  await page.getByRole('button', { name: 'Your sign-in' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Own Password' })
+  await dialog.getByLabel('Password you have').fill('not the one')
+  await dialog.getByLabel('New password').fill('bead on plate in 4G')
+  await page.keyboard.press('Enter')
+  await dialog.getByText('That is not your password').first().waitFor()
+  await dialog.getByLabel('Password you have').fill(PASSWORD)
+  await page.keyboard.press('Enter')
+  await dialog.getByText('Every other device is signed out').waitFor()
+  await dialog.getByRole('button', { name: 'Close' }).first().click()
+  await page.reload()
+  await page.getByRole('navigation', { name: 'Rooms' }).waitFor()
+  await page.context().close()
+})
+
+it('signs out everywhere from the rail: a page left open elsewhere is signed out too', async () => {
   const made = await school.lead.ask('POST', '/api/accounts', {
     name: 'Left Lying',
     username: 'left-lying',
@@ -207,7 +233,8 @@ it('signs out everywhere from the House: a page left open elsewhere is signed ou
   expect(made.status).toBe(201)
   const elsewhere = await new Visitor().signIn('left-lying')
   const page = await house('left-lying')
-  await page.getByRole('region', { name: 'Your sign-in' }).getByRole('button', { name: 'Sign out everywhere' }).click()
+  await page.getByRole('button', { name: 'Your sign-in' }).click()
+  await page.getByRole('button', { name: 'Sign out everywhere' }).click()
   await page.waitForURL(`${ADDRESS}/sign-in`)
   expect((await elsewhere.ask('GET', '/api/session')).status).toBe(401)
   await page.context().close()

@@ -32,6 +32,7 @@ const ROUTES: Readonly<Record<string, Who>> = {
   'GET /api/students/[id]/progress': 'own',
   'GET /api/students/[id]/causes': 'staff',
   'DELETE /api/sessions': 'anyone',
+  'PUT /api/session/password': 'anyone',
   'GET /api/students/[id]/tests': 'own',
   'GET /api/tests': 'staff',
   'GET /api/recalibration': 'staff',

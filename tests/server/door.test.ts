@@ -89,6 +89,36 @@ describe('passwords', () => {
   })
 })
 
+describe('one’s own password', () => {
+  type Refused = { errors: { path: string; message: string }[] }
+  const change = (visitor: Visitor, current: string, next: string) =>
+    visitor.ask<Refused>('PUT', '/api/session/password', { current, next })
+  it('is changed by whoever knows it; every other device is signed out, this one goes on', async () => {
+    await account('changes')
+    const [here, there] = [await new Visitor().signIn('changes'), await new Visitor().signIn('changes')]
+    expect((await change(here, PASSWORD, 'bead on plate in 4G')).status).toBe(204)
+    expect((await here.ask('GET', '/api/session')).status).toBe(200)
+    expect((await there.ask('GET', '/api/session')).status).toBe(401)
+    expect((await guess('changes', PASSWORD)).status).toBe(401)
+    expect((await guess('changes', 'bead on plate in 4G')).status).toBe(200)
+  })
+  it('is not guessed at from a device left signed in, and is refused by field', async () => {
+    await account('left-lying')
+    const visitor = await new Visitor().signIn('left-lying')
+    expect((await change(visitor, 'not the one', 'bead on plate in 4G')).body.errors).toEqual([
+      { path: 'current', message: 'That is not your password' },
+    ])
+    expect((await change(visitor, PASSWORD, 'short')).body.errors).toEqual([
+      { path: 'next', message: 'The new password is at least 10 characters' },
+    ])
+    expect((await change(visitor, PASSWORD, PASSWORD)).body.errors[0]!.message).toBe('The new password is the old one')
+    const statuses: number[] = []
+    for (let n = 0; n < 8; n++) statuses.push((await change(visitor, `guess number ${n}`, 'bead on plate 4G')).status)
+    expect(statuses).toContain(429)
+    expect((await new Visitor().ask('PUT', '/api/session/password', { current: 'a', next: 'b' })).status).toBe(401)
+  })
+})
+
 describe('sessions end', () => {
   it('everywhere at once, when asked', async () => {
     await account('everywhere')

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { mdiWeatherNight, mdiWhiteBalanceSunny, mdiExitToApp } from '@mdi/js'
+import { mdiWeatherNight, mdiWhiteBalanceSunny, mdiExitToApp, mdiKeyVariant } from '@mdi/js'
 import { useOutbox } from '~/stores/outbox'
 import { useSections } from '~/stores/sections'
 import { useSession } from '~/stores/session'
@@ -44,6 +44,7 @@ const saved = computed(() => {
 })
 
 const asking = ref(false)
+const own = ref(false)
 async function leave() {
   await session.signOut()
   // A whole new page: nothing of this person's stays in memory for the next.
@@ -64,6 +65,9 @@ async function leave() {
       </li>
     </ul>
     <div class="foot">
+      <button type="button" class="who" aria-label="Your sign-in" @click="own = true">
+        <v-icon :icon="mdiKeyVariant" size="22" /><span>{{ session.me?.name }}</span>
+      </button>
       <p v-if="session.isStaff && sections.current" class="where">{{ sections.current.name }}</p>
       <p role="status" :class="{ waits: outbox.mine.length > 0 }">
         <button v-if="outbox.mine.length > 0" type="button" class="refused" @click="asking = true">
@@ -81,6 +85,7 @@ async function leave() {
       </div>
     </div>
     <WaitingList v-if="asking" @close="asking = false" />
+    <OwnSignIn v-if="own" @close="own = false" />
   </nav>
 </template>
 
@@ -123,6 +128,14 @@ a.here {
 }
 .foot p {
   padding: 0 10px 8px 14px;
+}
+.who {
+  min-height: 44px;
+  padding: 0 10px 0 14px;
+  text-align: left;
+}
+.who .v-icon {
+  display: none;
 }
 .waits {
   color: #ffcf8a;
@@ -186,6 +199,17 @@ a.here {
     max-width: 64px;
   }
   .foot p:not(.waits) {
+    display: none;
+  }
+  .who {
+    width: 44px;
+    padding: 0;
+    text-align: center;
+  }
+  .who .v-icon {
+    display: inline-flex;
+  }
+  .who span {
     display: none;
   }
   .acts button {

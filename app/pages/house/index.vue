@@ -3,7 +3,6 @@ import type { Account, Section, Student } from '~~/contract/people'
 import { longDay } from '~~/core/calendar'
 import { useLoader } from '~/composables/loader'
 import { usePeople } from '~/stores/people'
-import { messageOf } from '~/stores/request'
 import { useSections } from '~/stores/sections'
 import { useSession } from '~/stores/session'
 
@@ -33,16 +32,6 @@ watch(
     if (before && id) void load()
   },
 )
-
-/** A tablet left lying somewhere is signed out from here; a whole new page, as at any signing out. */
-async function leaveEverywhere() {
-  try {
-    await session.signOutEverywhere()
-    window.location.assign('/sign-in')
-  } catch (error) {
-    notice.value = messageOf(error)
-  }
-}
 
 async function done(said: string) {
   form.value = null
@@ -141,13 +130,6 @@ async function done(said: string) {
         </table>
       </section>
       <SchoolClock v-if="session.isLead" />
-      <section class="panel block" aria-label="Your sign-in">
-        <header>
-          <h2>Your sign-in</h2>
-          <span class="quiet">{{ session.me?.name }}</span>
-          <v-btn class="push" variant="outlined" @click="leaveEverywhere">Sign out everywhere</v-btn>
-        </header>
-      </section>
     </template>
     <StudentForm
       v-if="form?.is === 'student' && sections.current"

@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import { ownPasswordSchema } from '~~/contract/people'
+import { useFieldErrors } from '~/composables/fieldErrors'
+import { useSession } from '~/stores/session'
+
+/** One's own sign-in: another password, or out everywhere. */
+const emit = defineEmits<{ close: [] }>()
+const session = useSession()
+const { errors, message, busy, attempt } = useFieldErrors()
+const form = reactive({ current: '', next: '' })
+const changed = ref(false)
+
+async function save() {
+  if (changed.value) return emit('close')
+  const value = { ...form }
+  if (await attempt(() => session.changePassword(value), { schema: ownPasswordSchema, value })) changed.value = true
+}
+
+/** A tablet left lying somewhere is signed out from here; a whole new page, as at any signing out. */
+const leaveEverywhere = () =>
+  attempt(async () => {
+    await session.signOutEverywhere()
+    window.location.assign('/sign-in')
+  })
+</script>
+
+<template>
+  <FormDialog
+    :heading="session.me?.name ?? 'Your sign-in'"
+    :save="changed ? 'Close' : 'Change password'"
+    leave="Close"
+    :message="message"
+    :busy="busy"
+    @submit="save"
+    @close="$emit('close')"
+  >
+    <p v-if="changed" role="status">Your password is changed. Every other device is signed out.</p>
+    <template v-else>
+      <v-text-field
+        v-model="form.current"
+        type="password"
+        label="Password you have"
+        autocomplete="current-password"
+        :error-messages="errors.current"
+      />
+      <v-text-field
+        v-model="form.next"
+        type="password"
+        label="New password, ten characters or more"
+        autocomplete="new-password"
+        :error-messages="errors.next"
+      />
+    </template>
+    <v-btn variant="outlined" @click="leaveEverywhere">Sign out everywhere</v-btn>
+  </FormDialog>
+</template>
