@@ -1,10 +1,24 @@
 #!/usr/bin/env node
 import { existsSync } from 'node:fs'
+import { dumpTo, stamp } from './dump.mjs'
 import { startMariadb } from './mariadb.mjs'
 import { needDebian } from './packages.mjs'
 import { ROOT, runTask } from './run.mjs'
 import { main, step } from './say.mjs'
 import { serve, untilStopped } from './serve.mjs'
+
+/** What an update changes is written to a file first, so that it can be undone: `npm run restore -- FILE`. */
+async function dumpBeforeUpdate(dir, url) {
+  const said = await runTask('pending', [], { env: { FUSILIS_DB_URL: url } })
+  if (!/\d{4}-[\w-]+\.sql/.test(said)) return
+  const file = `${dir}/backups/before-update-${stamp()}.sql.gz`
+  await step(
+    'Writing a backup before the update',
+    () => dumpTo(url, file),
+    'the update was not begun. Make room, or install the MariaDB client, and start again.',
+  )
+  console.log(`  ${file}`)
+}
 
 await main(async () => {
   if (!existsSync(`${ROOT}.output/server/index.mjs`))
@@ -17,6 +31,7 @@ await main(async () => {
     ? { url: process.env.FUSILIS_DB_URL, stop: async () => {} }
     : await step('Starting MariaDB', () => startMariadb(dir), 'is Fusilis running from this folder already?')
   try {
+    await dumpBeforeUpdate(dir, database.url)
     await step('Bringing the database up to date', () =>
       runTask('migrate', [], { env: { FUSILIS_DB_URL: database.url } }),
     )

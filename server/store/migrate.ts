@@ -47,6 +47,21 @@ export async function migrate(pool: Pool): Promise<string[]> {
   }
 }
 
+/**
+ * Names of the migrations that a database of a school would be changed by; none where there is no school yet: then
+ * there is nothing to lose.
+ */
+export async function pendingMigrations(pool: Pool): Promise<string[]> {
+  const journal = await rows(
+    pool,
+    `SELECT 1 FROM information_schema.tables WHERE table_schema = DATABASE() AND table_name = 'migration'`,
+  )
+  if (journal.length === 0) return []
+  const done = new Set((await rows<{ name: string }>(pool, 'SELECT name FROM migration')).map(row => row.name))
+  if (done.size === 0) return []
+  return (await readMigrations(FOLDER)).map(({ name }) => name).filter(name => !done.has(name))
+}
+
 /** One file of the folder: its statements in order, and what they are recognised by. */
 export interface Migration {
   readonly name: string

@@ -1,0 +1,76 @@
+import { spawn } from 'node:child_process'
+import { createReadStream, createWriteStream, existsSync } from 'node:fs'
+import { mkdir, rename, rm } from 'node:fs/promises'
+import { dirname } from 'node:path'
+import { pipeline } from 'node:stream/promises'
+import { createGunzip, createGzip } from 'node:zlib'
+
+/** What MariaDB's own programs want to know of a database. */
+function server(url) {
+  const { hostname, port, username, password, pathname } = new URL(url)
+  return {
+    name: decodeURIComponent(pathname.slice(1)),
+    args: [`--host=${hostname}`, `--port=${port || 3306}`, `--user=${decodeURIComponent(username)}`, '--protocol=tcp'],
+    env: { ...process.env, MYSQL_PWD: decodeURIComponent(password) },
+  }
+}
+
+function started(command, args, env) {
+  const child = spawn(command, args, { env, stdio: ['pipe', 'pipe', 'pipe'] })
+  let said = ''
+  child.stderr.on('data', data => {
+    said = (said + data).slice(-4000)
+  })
+  const ended = new Promise((resolve, reject) => {
+    child.on('error', error =>
+      reject(
+        error.code === 'ENOENT'
+          ? Object.assign(new Error(`${command} is not installed`), { advice: 'install the MariaDB client.' })
+          : error,
+      ),
+    )
+    child.on('close', code =>
+      code === 0 ? resolve() : reject(Object.assign(new Error(`${command} ended with ${code}`), { output: said })),
+    )
+  })
+  return { child, ended }
+}
+
+/**
+ * Writes everything that a school keeps to a file, as SQL, zipped: one consistent moment, while the school goes on. A
+ * dump that was cut off never has the name of a whole one.
+ */
+export async function dumpTo(url, file) {
+  const { name, args, env } = server(url)
+  await mkdir(dirname(file), { recursive: true, mode: 0o700 })
+  const part = `${file}.part`
+  const options = [
+    '--single-transaction',
+    '--quick',
+    '--skip-lock-tables',
+    '--hex-blob',
+    '--default-character-set=utf8mb4',
+  ]
+  const { child, ended } = started('mariadb-dump', [...args, ...options, name], env)
+  child.stdin.end()
+  try {
+    await Promise.all([pipeline(child.stdout, createGzip(), createWriteStream(part, { mode: 0o600 })), ended])
+    await rename(part, file)
+  } catch (error) {
+    await rm(part, { force: true })
+    throw error
+  }
+}
+
+/** Puts a dump in place of whatever tables the database has of it. */
+export async function restoreFrom(url, file) {
+  if (!existsSync(file))
+    throw Object.assign(new Error(`There is no ${file}`), { advice: 'name a file of `npm run backup`.' })
+  const { name, args, env } = server(url)
+  const { child, ended } = started('mariadb', [...args, '--default-character-set=utf8mb4', name], env)
+  child.stdout.resume()
+  await Promise.all([pipeline(createReadStream(file), createGunzip(), child.stdin), ended])
+}
+
+/** `2026-11-27-1805`: a moment as part of a file's name. */
+export const stamp = (now = new Date()) => now.toISOString().slice(0, 16).replace('T', '-').replace(':', '')
