@@ -23,5 +23,5 @@ const ON_ANY_PIECE: ReadonlySet<Cause['id']> = new Set([
 export function drillFor(cause: Cause, { piece, ticket }: CouponDocument): string {
   if (isPlate(piece) || ON_ANY_PIECE.has(cause.id)) return cause.drill
   if (isFixedPipe(ticket.position)) return 'the next quarter like it, that one thing alone'
-  return `another ${pieceOf(piece.kind).name.toLowerCase()}, that one thing alone`
+  return `another ${pieceOf(piece.kind).name}, that one thing alone`
 }

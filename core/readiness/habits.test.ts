@@ -86,9 +86,10 @@ describe('what happened moves the odds', () => {
   it('nothing, before a test was recorded, and says how unsure that is', () => {
     const shift = shiftOf(recalibrate([]), 'visual', here)
     expect(shift.mean).toBe(0)
-    // School 0.4, book 0.15, piece 0.2, the student 0.45.
-    expect(shift.deviation).toBeCloseTo(Math.hypot(0.4, 0.15, 0.2, 0.45), 12)
-    expect(shiftOf(recalibrate([]), 'bends', here).deviation).toBeCloseTo(Math.hypot(0.8, 0.15, 0.15, 0.45), 12)
+    // School 0.35, book 0.15, piece 0.2.
+    expect(shift.deviation).toBeCloseTo(Math.hypot(0.35, 0.15, 0.2), 12)
+    expect(shift.student).toBe(0.45)
+    expect(shiftOf(recalibrate([]), 'bends', here).deviation).toBeCloseTo(Math.hypot(0.5, 0.1, 0.1), 12)
   })
   it('by as much as so many tests show, further for what was tested than for what was not', () => {
     const eight = Array.from({ length: 40 }, (_, n) => told(n % 10 !== 0))
@@ -107,7 +108,7 @@ describe('what happened moves the odds', () => {
     const total = belief.mean.reduce((sum, one) => sum + one, 0)
     // Each of the three is pulled back by its own prior: m / s² = 24 − 30 p, so that they share as their variances.
     const pull = 24 - 30 * logistic(total)
-    ;[0.4, 0.15, 0.2].forEach((deviation, n) => expect(belief.mean[n]).toBeCloseTo(pull * deviation ** 2, 6))
+    ;[0.35, 0.15, 0.2].forEach((deviation, n) => expect(belief.mean[n]).toBeCloseTo(pull * deviation ** 2, 6))
   })
   it('moves bends apart from the visual', () => {
     const recalibration = recalibrate(

@@ -136,9 +136,12 @@ function handsOf({ plan, candidate, habits, recalibration }: OutlookCase): (rand
   }
 }
 
-/** Odds as they are moved by a shift that is drawn: over all draws of it, what was said stays what is said. */
-function shiftDrawn({ mean: middle, deviation }: Shift, random: Random): (odds: number) => number {
-  const by = middle + deviation * random.normal()
+/**
+ * Odds as they are moved by a shift that is drawn. Over all draws of the school's part what was said stays what is
+ * said; what is not known of the student draws odds toward evens, as it should.
+ */
+function shiftDrawn({ mean: middle, deviation, student }: Shift, random: Random): (odds: number) => number {
+  const by = middle + Math.hypot(deviation, student) * random.normal()
   return odds => logistic(logit(odds) * steeper(deviation) + by)
 }
 

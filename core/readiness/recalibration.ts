@@ -30,8 +30,8 @@ export interface Recalibration {
 
 /** How far a school's tests, those of a book and of a piece usually stray from what coupons say, logit. */
 const STRAYS = {
-  visual: { school: 0.4, book: 0.15, piece: 0.2 },
-  bends: { school: 0.8, book: 0.15, piece: 0.15 },
+  visual: { school: 0.35, book: 0.15, piece: 0.2 },
+  bends: { school: 0.5, book: 0.1, piece: 0.1 },
 } as const
 /** How far one student's tests of a piece stray from what the model can know, logit. */
 const STUDENT_STRAYS = { visual: 0.45, bends: 0.45 } as const
@@ -94,13 +94,14 @@ export const recalibrate = (told: readonly ToldOutcome[]): Recalibration => ({
   ),
 })
 
-/** A shift on the logit scale, and how sure it is. */
+/** A shift on the logit scale: how sure the school's part of it is, and how far one student strays beside that. */
 export interface Shift {
   readonly mean: number
   readonly deviation: number
+  readonly student: number
 }
 
-/** How a stage of a piece's tests is shifted at this school, with the doubt about this one student left in. */
+/** How a stage of a piece's tests is shifted at this school, and how far one student strays beside it. */
 export function shiftOf(
   recalibration: Recalibration,
   stage: keyof Recalibration,
@@ -113,9 +114,12 @@ export function shiftOf(
   const unknown = wanted.filter((_, n) => places[n]! < 0)
   const variance =
     known.reduce((sum, i) => sum + known.reduce((row, j) => row + belief.covariance[i]![j]!, 0), 0) +
-    unknown.reduce((sum, group) => sum + straysOf(stage, group) ** 2, 0) +
-    STUDENT_STRAYS[stage] ** 2
-  return { mean: known.reduce((sum, place) => sum + belief.mean[place]!, 0), deviation: Math.sqrt(variance) }
+    unknown.reduce((sum, group) => sum + straysOf(stage, group) ** 2, 0)
+  return {
+    mean: known.reduce((sum, place) => sum + belief.mean[place]!, 0),
+    deviation: Math.sqrt(variance),
+    student: STUDENT_STRAYS[stage],
+  }
 }
 
 /** A group of tests that goes otherwise here than its coupons say. */

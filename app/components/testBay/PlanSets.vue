@@ -18,9 +18,16 @@ const props = defineProps<{
   /** The odds of a piece by the book of its set; none while they are looked at. */
   oddsOf: (set: PlannedSet, piece: TestPiece) => number | undefined
   rules: HouseRules
-  named: boolean
+  /** Whose odds they are; null while nobody is chosen. */
+  studentId: string | null
 }>()
 defineEmits<{ choose: [set: PlannedSet] }>()
+
+/** Under this most attempts fail, and what would help says more than a test does. */
+const LONG = 0.35
+const isLong = computed(
+  () => props.chosen?.pieces.some(piece => (props.oddsOf(props.chosen!, piece) ?? 1) < LONG) ?? false,
+)
 
 const keyOf = ({ kept, pieces }: PlannedSet) =>
   `${kept.book.id} ${kept.version} ${pieces.map(piece => piece.id).join(' ')}`
@@ -49,11 +56,15 @@ function takes(pieces: readonly TestPiece[]): string {
       <span class="book">{{ set.kept.book.name }}</span>
       <span v-for="piece in set.pieces" :key="piece.id" class="piece"
         ><b>{{ piece.name }}</b
-        ><i v-if="named">{{ oddsOf(set, piece) === undefined ? '…' : sayOdds(oddsOf(set, piece)!) }}</i
+        ><i v-if="studentId">{{ oddsOf(set, piece) === undefined ? '…' : sayOdds(oddsOf(set, piece)!) }}</i
         ><small>{{ describePiece(piece.piece, rules.unit) }}</small></span
       >
       <small>{{ takes(set.pieces) }}</small>
     </button>
+    <p v-if="studentId && isLong" class="quiet">
+      Long odds are no bar to a test.
+      <NuxtLink :to="`/record/${studentId}/progress`">What would change them</NuxtLink>
+    </p>
     <p v-if="none.length > 0" class="quiet">
       No set of up to four of the school’s pieces covers it by {{ none.join(', ') }}.
     </p>

@@ -272,7 +272,7 @@ usePageKeys(
         :chosen="chosen"
         :odds-of="oddsOf"
         :rules="rules"
-        :named="standing !== null && standing.standing.coupons > 0"
+        :student-id="standing && standing.standing.coupons > 0 ? standing.student.id : null"
         @choose="chosen = $event"
       />
       <section class="panel outcome" aria-label="What they would qualify">
