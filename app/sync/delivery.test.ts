@@ -164,6 +164,94 @@ describe('what the server will not take', () => {
   })
 })
 
+describe('several pages of one browser', () => {
+  it('what is on its way to the shelf is not taken for gone when the shelf is looked at meanwhile', async () => {
+    const server = aServer()
+    const shelf = aShelf()
+    const slow: Shelf = {
+      ...shelf,
+      keep: async intent => {
+        await new Promise(done => setTimeout(done, 10))
+        await shelf.keep(intent)
+      },
+    }
+    let clock = 0
+    const delivery = createDelivery({
+      shelf: slow,
+      put: server.put,
+      changed: () => {},
+      saved: () => {},
+      now: () => new Date(1_800_000_000_000 + clock++ * 1000),
+    })
+    await delivery.takeUp('tobias')
+    const sending = delivery.send(coupon('a'))
+    await delivery.takeUp('tobias')
+    expect(await sending).toMatchObject({ is: 'saved', answer: { version: 1 } })
+    expect(server.rows.size).toBe(1)
+  })
+  it('what was saved while the shelf was looked at does not come back', async () => {
+    const server = aServer()
+    const shelf = aShelf()
+    let clock = 0
+    let look: () => void = () => {}
+    const delivery = createDelivery({
+      shelf: {
+        ...shelf,
+        all: async () => {
+          const then = await shelf.all()
+          await new Promise<void>(done => (look = done))
+          return then
+        },
+      },
+      put: server.put,
+      changed: () => {},
+      saved: () => {},
+      now: () => new Date(1_800_000_000_000 + clock++ * 1000),
+    })
+    const first = delivery.takeUp('tobias')
+    await new Promise(done => setTimeout(done))
+    look()
+    await first
+    shelf.keep({ ...coupon('a'), owner: 'tobias', madeAt: '2027-01-15T08:00:00.000Z', turn: 1, refused: null })
+    const second = delivery.takeUp('tobias')
+    await delivery.send(coupon('a'))
+    expect(shelf.held.size).toBe(0)
+    look()
+    await second
+    expect(delivery.find({ kind: 'coupon', id: 'a' })).toBeNull()
+  })
+  it('what another page has sent is not sent again, and a shelf that cannot be read empties nothing', async () => {
+    let away = true
+    let readable = true
+    let clock = 0
+    const shelf = aShelf()
+    const sent: string[] = []
+    const seen: { waiting: readonly Intent[] } = { waiting: [] }
+    const delivery = createDelivery({
+      shelf: { ...shelf, all: () => (readable ? shelf.all() : Promise.reject(new Error('blocked'))) },
+      put: async path => {
+        if (away) throw AWAY
+        sent.push(path)
+        return { version: 1 }
+      },
+      changed: waiting => Object.assign(seen, { waiting }),
+      saved: () => {},
+      now: () => new Date(1_800_000_000_000 + clock++ * 1000),
+    })
+    await delivery.takeUp('tobias')
+    await delivery.send(coupon('a'))
+    readable = false
+    await delivery.takeUp('tobias')
+    expect(seen.waiting).toHaveLength(1)
+    readable = true
+    shelf.held.clear()
+    away = false
+    await delivery.takeUp('tobias')
+    await delivery.retry()
+    expect([seen.waiting, sent]).toEqual([[], []])
+  })
+})
+
 describe('whose it is', () => {
   it('nobody else’s sign-in sends it, and it is there when its own comes back', async () => {
     const server = aServer()

@@ -23,6 +23,10 @@ export interface DeliveryParts {
 export function createDelivery({ shelf, put, changed, saved, now }: DeliveryParts) {
   const waiting = new Map<string, Intent>()
   const unkept = new Set<string>()
+  /** What is on its way to the shelf: not there yet, and not gone. */
+  const beingKept = new Set<string>()
+  /** When what was cleared last had been made: an older look at the shelf does not bring it back. */
+  const cleared = new Map<string, string>()
   const underway = new Map<string, Promise<unknown>>()
   let owner = ''
   let turns = 0
@@ -34,16 +38,21 @@ export function createDelivery({ shelf, put, changed, saved, now }: DeliveryPart
   async function keep(intent: Intent): Promise<void> {
     const key = keyOf(intent)
     waiting.set(key, intent)
+    beingKept.add(key)
     try {
       await shelf.keep(intent)
       unkept.delete(key)
     } catch {
       unkept.add(key)
+    } finally {
+      beingKept.delete(key)
     }
     tell()
   }
 
   async function forget(key: string): Promise<void> {
+    const intent = waiting.get(key)
+    if (intent) cleared.set(key, intent.madeAt)
     waiting.delete(key)
     unkept.delete(key)
     tell()
@@ -53,13 +62,18 @@ export function createDelivery({ shelf, put, changed, saved, now }: DeliveryPart
   /** Takes up what this account left waiting, and what its other pages have kept meanwhile. */
   async function takeUp(account: string): Promise<void> {
     owner = account
-    const kept = await shelf.all().catch(() => [])
+    const looked = now().toISOString()
+    const kept = await shelf.all().catch(() => null)
+    if (kept === null) return tell()
     const there = new Set(kept.map(keyOf))
-    for (const key of [...waiting.keys()])
-      if (!there.has(key) && !unkept.has(key) && !underway.has(key)) waiting.delete(key)
+    // What another page has sent meanwhile is gone from the shelf. What was made since it was looked at is not.
+    const isGone = (key: string, { madeAt }: Intent) =>
+      madeAt < looked && !there.has(key) && !unkept.has(key) && !underway.has(key) && !beingKept.has(key)
+    for (const [key, one] of [...waiting]) if (isGone(key, one)) waiting.delete(key)
     for (const one of kept) {
-      const held = waiting.get(keyOf(one))
-      if (!held || held.madeAt < one.madeAt) waiting.set(keyOf(one), one)
+      const key = keyOf(one)
+      const held = waiting.get(key)?.madeAt ?? cleared.get(key) ?? ''
+      if (held < one.madeAt) waiting.set(key, one)
       turns = Math.max(turns, one.turn)
     }
     tell()
