@@ -1,42 +1,15 @@
 import { useEventListener } from '@vueuse/core'
 import { markKindsOn } from '~/components/bench/markKinds'
-import { arrowOf, type BENCH_KEYS, type BenchAct } from '~/keys/benchKeys'
+import { arrowOf, type BENCH_KEYS, type BenchAct, type HandAct, type PageAct } from '~/keys/benchKeys'
 import { actOn, keyOf } from '~/keys/keyTable'
 import { useBench } from '~/stores/bench'
 import { LARGE_STEP, SMALL_STEP, useBenchActs } from './benchActs'
 import { isTaken } from './pageKeys'
 
-/** What the hand does alike wherever a coupon is read. */
-type HandAct =
-  | 'over'
-  | 'under'
-  | 'forward'
-  | 'back'
-  | 'far forward'
-  | 'far back'
-  | 'mark forward'
-  | 'mark back'
-  | 'sound'
-  | 'workable'
-  | 'poor'
-  | 'mark before'
-  | 'mark after'
-  | 'shorten'
-  | 'stretch'
-  | 'shorten more'
-  | 'stretch more'
-  | 'toe'
-  | 'take off'
-  | 'undo'
-  | 'redo'
-  | 'view'
-
-/** What is left to the page; what it does not name, its table has no key for. */
-export type PageActs = Readonly<Partial<Record<Exclude<BenchAct, HandAct>, () => void>>>
-
 interface BenchKeysUsed {
   readonly rows: typeof BENCH_KEYS
-  readonly acts: PageActs
+  /** What is the page's own to do; what it does not name, its table has no key for. */
+  readonly acts: Readonly<Partial<Record<PageAct, () => void>>>
   /** Asks for what the gauge reads. */
   readonly askReading: (of: 'across' | 'over') => void
   readonly upright: () => boolean

@@ -1,12 +1,7 @@
 import type { KeyRow } from './keyTable'
 
-/** What a key of the Bench does. */
-export type BenchAct =
-  | 'next'
-  | 'save'
-  | 'choose'
-  | 'take up'
-  | 'ticket'
+/** What the hand does alike wherever a coupon is read. */
+export type HandAct =
   | 'over'
   | 'under'
   | 'forward'
@@ -28,9 +23,17 @@ export type BenchAct =
   | 'take off'
   | 'undo'
   | 'redo'
+  | 'view'
+
+/** What is the page's own to do. */
+export type PageAct =
+  | 'next'
+  | 'save'
+  | 'choose'
+  | 'take up'
+  | 'ticket'
   | 'bead less'
   | 'bead more'
-  | 'view'
   | 'codes'
   | 'told'
   | 'yes'
@@ -40,6 +43,9 @@ export type BenchAct =
   | 'more marks'
   | 'time'
   | 'keys'
+
+/** What a key of the Bench does. */
+export type BenchAct = HandAct | PageAct
 
 interface BenchKey extends KeyRow<BenchAct> {
   /** What it does in a blind reading; null where it belongs to whoever answers for the coupon. */
