@@ -65,7 +65,7 @@ async function leave() {
       </li>
     </ul>
     <div class="foot">
-      <button type="button" class="who" aria-label="Your sign-in" @click="own = true">
+      <button type="button" class="who" :aria-label="`Your sign-in: ${session.me?.name ?? ''}`" @click="own = true">
         <v-icon :icon="mdiKeyVariant" size="22" /><span>{{ session.me?.name }}</span>
       </button>
       <p v-if="session.isStaff && sections.current" class="where">{{ sections.current.name }}</p>
