@@ -11,6 +11,8 @@ const RETRY_MS = 10_000
 export const useOutbox = defineStore('outbox', () => {
   const mine = shallowRef<readonly Intent[]>([])
   const keptAt = ref<'here' | 'nowhere'>('here')
+  /** False until the browser was asked what waits: till then nothing can be said of it. */
+  const looked = ref(false)
   const refused = computed(() => mine.value.filter(one => one.refused !== null))
   const saved = createEventHook<[intent: Intent, answer: unknown]>()
 
@@ -42,7 +44,10 @@ export const useOutbox = defineStore('outbox', () => {
       window.addEventListener('beforeunload', warn)
     }
     account = owner
-    started = takeUp(owner)
+    looked.value = false
+    started = takeUp(owner).finally(() => {
+      looked.value = true
+    })
     void started.then(retry)
     return started
   }
@@ -58,5 +63,5 @@ export const useOutbox = defineStore('outbox', () => {
       : 'kept only in this open page until the server answers: leave it open',
   )
 
-  return { mine, refused, keptAt, keptWords, send, retry, find, forget, start, onSaved: saved.on }
+  return { mine, refused, keptAt, looked, keptWords, send, retry, find, forget, start, onSaved: saved.on }
 })

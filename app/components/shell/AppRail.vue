@@ -39,7 +39,7 @@ watch(
 
 const saved = computed(() => {
   if (outbox.refused.length > 0) return `${outbox.refused.length} refused`
-  if (outbox.mine.length === 0) return 'all saved'
+  if (outbox.mine.length === 0) return outbox.looked ? 'all saved' : ''
   return `${outbox.mine.length} ${outbox.keptAt === 'here' ? 'kept here' : 'in this page only'}`
 })
 
