@@ -52,9 +52,37 @@ export function holdAgainst(document: CouponDocument, set: CriteriaSet, unit: Le
   return { set, rows, outcome }
 }
 
+/**
+ * What sets reject of documents of one piece: the lines that apply and their limits are worked out once, and what
+ * several sets observe is observed once for all of them.
+ * @returns the ids of the sets by which a document fails
+ * @example rejecting(document, [welderTest], 'in')(document) // ['d1.1 welder']
+ */
+export function rejecting(
+  document: Pick<CouponDocument, 'piece'>,
+  sets: readonly CriteriaSet[],
+  unit: LengthUnit,
+): (document: CouponDocument) => string[] {
+  const sizes = sizesOf(document)
+  const lines = sets.flatMap(set =>
+    set.criteria
+      .filter(criterion => applies(criterion, document, sizes))
+      .map(criterion => ({ setId: set.id, observed: criterion.observed, limit: limitFor(criterion, sizes, unit) })),
+  )
+  const observed = [...new Set(lines.map(line => line.observed))]
+  return one => {
+    const values = new Map(observed.map(id => [id, observe(one, id).value]))
+    const failed = lines.filter(line => {
+      const value = values.get(line.observed) ?? null
+      return value !== null && over(value, line.limit)
+    })
+    return [...new Set(failed.map(line => line.setId))]
+  }
+}
+
 const limitFor = ({ limit }: Criterion, sizes: Sizes, unit: LengthUnit): number => limitOf(limit, sizes, unit)
 
-function sizesOf({ piece }: CouponDocument): Sizes {
+function sizesOf({ piece }: Pick<CouponDocument, 'piece'>): Sizes {
   const thicknessMm = thicknessOf(piece)
   if (isPlate(piece)) return { thicknessMm, widthMm: inches(1 / 4), throatMm: thicknessMm }
   const throatMm = isFilletPiece(piece) ? filletThroat(piece.legMm) : thicknessMm
@@ -67,7 +95,7 @@ function sizesOf({ piece }: CouponDocument): Sizes {
  */
 function applies(
   { appliesTo: { weld, overMm, upToMm } }: Criterion,
-  { piece }: CouponDocument,
+  { piece }: Pick<CouponDocument, 'piece'>,
   { thicknessMm }: Sizes,
 ): boolean {
   if (weld === 'groove' && !hasGroove(piece) && piece.kind !== 'square butt') return false

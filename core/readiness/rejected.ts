@@ -10,7 +10,7 @@ import {
   type CouponDocument,
   type Mark,
 } from '../coupon'
-import { holdAgainst, type CriteriaSet } from '../criteria'
+import { rejecting, type CriteriaSet } from '../criteria'
 import type { ElementId } from '../grading'
 import { BURIED } from '../progress'
 import type { LengthUnit } from '../units'
@@ -54,11 +54,14 @@ export function rejectedMarks(
 ): RejectedMark[] {
   const lanes = new Map(document.beads.map(bead => [bead.id, bead]))
   const { fitUp: _, ...welded } = document
+  const failedBy = rejecting(document, sets, unit)
   return document.marks.flatMap(mark => {
     const lane = lanes.get(mark.beadId)
     if (!lane || (isTry(mark) && mark.degree === 'sound')) return []
-    const alone = { ...welded, marks: [asSeen(document, mark, lane)] }
-    const failed = sets.filter(set => holdAgainst(alone, set, unit).outcome === 'fail').map(set => set.id)
+    // Nothing but the mark and the lane it is seen on: what else was welded says nothing of it, and costs time.
+    const seen = laneSeen(document, lane)
+    const alone = { ...welded, beads: [seen], marks: [{ ...mark, beadId: seen.id }] }
+    const failed = failedBy(alone)
     const by = mayOpen(mark) ? [...failed, BURIED] : failed
     if (by.length === 0) return []
     const rodFamily = familyOf(passOf(document, lane)?.classification ?? document.ticket.classification)
@@ -66,11 +69,10 @@ export function rejectedMarks(
   })
 }
 
-/** The mark where an examiner sees it: what lies on an inner pass is judged as if it lay on the cap. */
-function asSeen(document: CouponDocument, mark: Mark, lane: Bead): Mark {
-  if (isPlate(document.piece) || lane.face === 'root' || isLastLayer(document, lane)) return mark
-  const cap = document.beads.filter(bead => bead.face === lane.face && isLastLayer(document, bead)).at(-1)
-  return cap ? { ...mark, beadId: cap.id } : mark
+/** Where an examiner sees what lies on a lane: what lies on an inner pass is judged as if it lay on the cap. */
+function laneSeen(document: CouponDocument, lane: Bead): Bead {
+  if (isPlate(document.piece) || lane.face === 'root' || isLastLayer(document, lane)) return lane
+  return document.beads.filter(bead => bead.face === lane.face && isLastLayer(document, bead)).at(-1) ?? lane
 }
 
 /**
