@@ -128,7 +128,16 @@ export const welderTestSchema = object({
     .nullable()
     .defined(),
   odds: number().strict().nullable().defined().min(0, '${path} is 0 or more').max(1, '${path} is at most 1'),
-  said: object({ visual: odds(), bends: odds(), low: odds(), high: odds() }).exact().optional().default(undefined),
+  said: object({
+    visual: odds(),
+    bends: odds(),
+    byCoupons: object({ visual: odds(), bends: odds() }).exact().required('${path} is missing'),
+    low: odds(),
+    high: odds(),
+  })
+    .exact()
+    .optional()
+    .default(undefined),
   stamp: words(20),
   checks: object(Object.fromEntries(CHECKS.map(check => [check, boolean().strict().required()])))
     .exact()

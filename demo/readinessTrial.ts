@@ -1,24 +1,10 @@
 import { dayNumber } from '../core/calendar'
-import { SHIPPED_SETS } from '../core/criteria'
-import { elementOf, evidenceOf, gradeCoupon } from '../core/grading'
-import {
-  fitCurves,
-  isOtherWay,
-  lieOf,
-  MM_PER_TRY,
-  SKILL_ELEMENTS,
-  standingOf,
-  withHistory,
-  wrongOf,
-  type Tried,
-} from '../core/progress'
-import { SHIPPED_BOOKS, shippedBook, testPieceOf } from '../core/qualification'
+import { fitCurves, standingOf, withHistory, wrongOf } from '../core/progress'
+import { shippedBook, testPieceOf } from '../core/qualification'
 import {
   beginOutlook,
   outlookCase,
   recalibrate,
-  rejectedCounts,
-  rejectedMarks,
   testPlan,
   type Outlook,
   type ReadinessKnown,
@@ -26,9 +12,10 @@ import {
   type ToldOutcome,
 } from '../core/readiness'
 import { fitLogistic, logit, mean, seededRandom } from '../core/statistics'
-import { positionOf, runAs } from '../core/trade'
+import { runAs } from '../core/trade'
 import { newTest, testOutcome } from '../core/welderTest'
 import { growSchool, SCHOOL_RULES, type DemoStudent } from './gannetQuay'
+import { triedBy } from './triedBy'
 import { takeTest } from './welderTests'
 import type { World } from './worlds'
 
@@ -46,9 +33,6 @@ const PIECES: readonly (readonly [rung: string, piece: string, book: string])[] 
 export const LAST_DAY = '2026-11-22'
 export const TEST_DAY = '2026-11-23'
 const NOBODY = '00000000-0000-7000-8000-000000000001'
-const SETS = [...new Set(SHIPPED_BOOKS.map(book => book.criteriaId))].map(id =>
-  SHIPPED_SETS.find(set => set.id === id)!,
-)
 
 /** A student at a test piece: what was said before and after the school had tests, and what really comes of it. */
 export interface ReadinessPair {
@@ -106,8 +90,8 @@ export function tryReadiness({ world, seed, students, tests, attempts, recorded 
     return {
       bookId: pairs[n]!.bookId,
       pieceName: testPieceOf(pairs[n]!.piece).name,
-      visual: { said: before[n]!.visual, passed: visual },
-      bends: visual ? { said: before[n]!.bends, passed: bends } : null,
+      visual: { said: before[n]!.byCoupons.visual, passed: visual },
+      bends: visual ? { said: before[n]!.byCoupons.bends, passed: bends } : null,
     }
   })
   const recalibration = recalibrate(told)
@@ -133,32 +117,6 @@ export function whatIsKnown(school: readonly DemoStudent[]): ReadinessKnown[] {
     school: rest,
   }))
 }
-
-/** What a student tried, as the server keeps it. */
-const triedBy = ({ coupons }: DemoStudent): Tried[] =>
-  coupons.flatMap(({ document }, n) => {
-    const rejected = rejectedMarks(document, SETS, SCHOOL_RULES.unit)
-    const { hand, travel } = document.ticket
-    return evidenceOf(document, gradeCoupon(document, SCHOOL_RULES), SCHOOL_RULES)
-      .filter(row => SKILL_ELEMENTS.includes(row.element))
-      .map((row): Tried => {
-        const perTry = elementOf(row.element).counted === 'mm' ? MM_PER_TRY : 1
-        return {
-          couponId: String(n),
-          day: dayNumber(document.classDay),
-          element: row.element,
-          lie: lieOf(row.position),
-          work: row.work,
-          rodFamily: row.rodFamily,
-          otherHand: false,
-          otherWay: isOtherWay(travel, positionOf(row.position).travel[0]!, hand),
-          mock: false,
-          tried: row.tried / perTry,
-          sound: row.sound / perTry,
-          rejected: rejectedCounts(rejected, row.element, row.rodFamily),
-        }
-      })
-  })
 
 interface TestedPair {
   readonly student: DemoStudent

@@ -20,7 +20,7 @@ export type ReadinessSaid =
   | { readonly is: 'odds'; readonly odds: readonly SaidOfPiece[] }
 
 /** The odds of one piece, stage by stage, and how sure they are. */
-export type SaidOfPiece = Pick<Outlook, 'odds' | 'visual' | 'bends' | 'low' | 'high'>
+export type SaidOfPiece = Pick<Outlook, 'odds' | 'visual' | 'bends' | 'byCoupons' | 'low' | 'high'>
 
 const STEPS = 10
 /** What helps, and the forecast, are looked at with fewer attempts than the odds themselves. */
@@ -36,8 +36,8 @@ self.onmessage = ({ data }: MessageEvent<ReadinessAsked>) => {
 function oddsOf(wanted: OutlookCase, attempts: number): SaidOfPiece {
   const run = beginOutlook(wanted)
   run.run(attempts)
-  const { odds, visual, bends, low, high } = run.result()
-  return { odds, visual, bends, low, high }
+  const { odds, visual, bends, byCoupons, low, high } = run.result()
+  return { odds, visual, bends, byCoupons, low, high }
 }
 
 function everything({ wanted, attempts, target }: Extract<ReadinessAsked, { ask: 'everything' }>): void {

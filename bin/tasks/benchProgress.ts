@@ -1,12 +1,11 @@
-import { evidenceOf, gradeCoupon } from '../../core/grading'
 import { DEFAULT_HOUSE_RULES as rules } from '../../core/house'
-import { dayNumber } from '../../core/calendar'
-import { lieOf, predictNext, standingOf, withHistory, type Tried, type PredictionScore } from '../../core/progress'
+import { predictNext, standingOf, withHistory, type Tried, type PredictionScore } from '../../core/progress'
 import { testPieceOf } from '../../core/qualification'
 import { beginOutlook, testPlan, habitsOf, recalibrate, type OutlookCase } from '../../core/readiness'
 import { drawCohort, type CohortPlan } from '../../core/simulate'
 import { seededRandom, quantile } from '../../core/statistics'
-import { growSchool, SCHOOL_RULES } from '../../demo/gannetQuay'
+import { growSchool } from '../../demo/gannetQuay'
+import { triedBy } from '../../demo/triedBy'
 import { ms, timed } from './timed'
 
 /**
@@ -22,30 +21,11 @@ function report(name: string, scores: Record<string, PredictionScore>): void {
 }
 
 /** The made-up school's restarts, coupon by coupon. */
-function schoolRestarts(seed: number): Tried[][] {
-  return growSchool(seed, '2026-11-22')
+const schoolRestarts = (seed: number): Tried[][] =>
+  growSchool(seed, '2026-11-22')
     .flatMap(section => section.students)
-    .map(student =>
-      student.coupons.flatMap(({ document }, n): Tried[] =>
-        evidenceOf(document, gradeCoupon(document, SCHOOL_RULES), SCHOOL_RULES)
-          .filter(row => row.element === 'restart')
-          .map(row => ({
-            couponId: String(n),
-            day: dayNumber(document.classDay),
-            element: row.element,
-            lie: lieOf(row.position),
-            work: row.work,
-            rodFamily: row.rodFamily,
-            otherHand: false,
-            otherWay: false,
-            tried: row.tried,
-            sound: row.sound,
-            mock: false,
-          })),
-      ),
-    )
+    .map(student => triedBy(student).filter(row => row.element === 'restart'))
     .filter(rows => rows.length > 0)
-}
 
 console.log('next coupon’s restarts, Brier score a try (lower is better) and calibration slope (aim 0.9 to 1.1):')
 report('  the made-up school, another seed', predictNext(schoolRestarts(101), schoolRestarts(202), rules.halfLifeDays))

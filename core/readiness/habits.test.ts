@@ -122,7 +122,7 @@ describe('what happened moves the odds', () => {
   it('can be read by a person', () => {
     expect(straysOfSchool(recalibrate([]))).toEqual([])
     const strays = straysOfSchool(recalibrate(Array.from({ length: 60 }, (_, n) => told(n % 5 !== 0))))
-    expect(strays[0]).toMatchObject({ group: 'school', stage: 'visual' })
+    expect(strays[0]).toMatchObject({ group: { of: 'school' }, stage: 'visual' })
     expect(strays[0]!.points).toBeGreaterThan(10)
     expect(strays.every(one => one.points > 0)).toBe(true)
   })

@@ -257,6 +257,16 @@ describe('the outlook', () => {
     }
     expect(width(2)).toBeGreaterThan(width(60) + 0.1)
   })
+  it('tests of the school move the odds, and not what they are later held against: else a shift unlearns itself', () => {
+    const wanted = caseOf(0.9, 25)
+    const piece = { bookId: wanted.plan.bookId, pieceName: wanted.plan.piece.name }
+    const failed = { ...piece, visual: { said: 0.7, passed: false }, bends: null }
+    const harder = { ...wanted, recalibration: recalibrate(Array.from({ length: 40 }, () => failed)) }
+    const [before, after] = [look(wanted), look(harder)]
+    expect(after.visual).toBeLessThan(before.visual - 0.15)
+    expect(after.byCoupons).toEqual(before.byCoupons)
+    expect(before.byCoupons.visual).toBeCloseTo(before.visual, 1)
+  })
   it('counts what ended the rest: as many as did not go well', () => {
     const { attempts, odds, failures } = look(caseOf(0.7, 20))
     expect(failures.reduce((sum, row) => sum + row.count, 0)).toBe(Math.round(attempts * (1 - odds)))

@@ -1,6 +1,9 @@
 import { fitLogistic, logistic, logit, type LogisticBelief } from '../statistics'
 
-/** What was said of a test on the day it was planned, and what came of it, stage by stage. Odds 0 to 1. */
+/**
+ * What the coupons alone said of a test on the day it was planned, before tests of the school had moved it, and what
+ * came of it, stage by stage. Odds 0 to 1. Were it fitted to what had been moved already, it would unlearn itself.
+ */
 export interface ToldOutcome {
   readonly bookId: string
   /** Name of the test piece, with its position. */
@@ -15,10 +18,16 @@ interface Told {
   readonly passed: boolean
 }
 
+/** What a shift is of: all tests of the school, those by a book, or those on a piece (by its name). */
+export interface ShiftGroup {
+  readonly of: 'school' | 'book' | 'piece'
+  readonly id?: string
+}
+
 /** How far tests of this school go otherwise than its coupons say, on the logit scale, for one stage. */
 export interface StageShifts {
   /** What is shifted: the school, a book, a piece; in the order of the belief. */
-  readonly groups: readonly string[]
+  readonly groups: readonly ShiftGroup[]
   readonly belief: LogisticBelief
   readonly tests: number
 }
@@ -38,14 +47,19 @@ const STUDENT_STRAYS = { visual: 0.45, bends: 0.45 } as const
 /** Odds are held off nought and one before they are put on the logit scale. */
 const LEAST = 0.01
 
-const SCHOOL = 'school'
-const bookGroup = (bookId: string) => `book ${bookId}`
-const pieceGroup = (pieceName: string) => `piece ${pieceName}`
-const straysOf = (stage: keyof Recalibration, group: string) =>
-  STRAYS[stage][group === SCHOOL ? 'school' : group.startsWith('book ') ? 'book' : 'piece']
+type Placed = Pick<ToldOutcome, 'bookId' | 'pieceName'>
+
+/** The groups that a test belongs to. */
+const groupsOf = ({ bookId, pieceName }: Placed): readonly ShiftGroup[] => [
+  { of: 'school' },
+  { of: 'book', id: bookId },
+  { of: 'piece', id: pieceName },
+]
+const isSame = (one: ShiftGroup, other: ShiftGroup) => one.of === other.of && one.id === other.id
+const straysOf = (stage: keyof Recalibration, { of }: ShiftGroup) => STRAYS[stage][of]
 const onLogit = (odds: number) => logit(Math.min(1 - LEAST, Math.max(LEAST, odds)))
 
-type Row = Pick<ToldOutcome, 'bookId' | 'pieceName'> & Told
+type Row = Placed & Told
 
 /**
  * Fits what a stage's tests say beside the odds: shifts of school, book and piece around nought, each held to nought
@@ -53,18 +67,12 @@ type Row = Pick<ToldOutcome, 'bookId' | 'pieceName'> & Told
  * posterior by Laplace).
  */
 function fitStage(stage: keyof Recalibration, rows: readonly Row[]): StageShifts {
-  const groups = [
-    SCHOOL,
-    ...new Set(rows.map(row => bookGroup(row.bookId))),
-    ...new Set(rows.map(row => pieceGroup(row.pieceName))),
-  ]
+  const groups = rows.flatMap(groupsOf).filter((group, n, all) => all.findIndex(other => isSame(group, other)) === n)
   const priors = groups.map(group => ({ mean: 0, deviation: straysOf(stage, group) }))
-  const has = (row: Row, group: string) =>
-    group === SCHOOL || group === bookGroup(row.bookId) || group === pieceGroup(row.pieceName)
   // What was said enters as a coefficient that is held at one.
   const { mean, covariance } = fitLogistic(
     rows.map(row => ({
-      x: [...groups.map(group => (has(row, group) ? 1 : 0)), onLogit(row.said)],
+      x: [...groups.map(group => (groupsOf(row).some(own => isSame(own, group)) ? 1 : 0)), onLogit(row.said)],
       tried: 1,
       sound: row.passed ? 1 : 0,
     })),
@@ -102,14 +110,10 @@ export interface Shift {
 }
 
 /** How a stage of a piece's tests is shifted at this school, and how far one student strays beside it. */
-export function shiftOf(
-  recalibration: Recalibration,
-  stage: keyof Recalibration,
-  { bookId, pieceName }: Pick<ToldOutcome, 'bookId' | 'pieceName'>,
-): Shift {
+export function shiftOf(recalibration: Recalibration, stage: keyof Recalibration, piece: Placed): Shift {
   const { groups, belief } = recalibration[stage]
-  const wanted = [SCHOOL, bookGroup(bookId), pieceGroup(pieceName)]
-  const places = wanted.map(group => groups.indexOf(group))
+  const wanted = groupsOf(piece)
+  const places = wanted.map(group => groups.findIndex(other => isSame(group, other)))
   const known = places.filter(place => place >= 0)
   const unknown = wanted.filter((_, n) => places[n]! < 0)
   const variance =
@@ -124,7 +128,7 @@ export function shiftOf(
 
 /** A group of tests that goes otherwise here than its coupons say. */
 export interface Stray {
-  readonly group: string
+  readonly group: ShiftGroup
   readonly stage: keyof Recalibration
   /** Of 100 tests that were said to go half and half, so many more pass; fewer when it is negative. */
   readonly points: number
@@ -136,7 +140,7 @@ const WORTH_SAYING = 1
 /**
  * What a person may read of a recalibration: which groups go better or worse here than coupons say, the furthest
  * first.
- * @example straysOfSchool(recalibration)[0] // { group: '3G plate, 3/8 in, backing', stage: 'visual', points: 9 }
+ * @example straysOfSchool(recalibration)[0] // { group: { of: 'school' }, stage: 'visual', points: 9 }
  */
 export function straysOfSchool(recalibration: Recalibration): Stray[] {
   const stages = ['visual', 'bends'] as const

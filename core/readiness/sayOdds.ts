@@ -1,3 +1,5 @@
+import type { HonestyBand } from '../welderTest'
+
 /**
  * Odds as people read them rightly: out of ten, never a promise.
  * @example sayOdds(0.68) // 'about 7 of 10'
@@ -26,12 +28,7 @@ export function saySure({ low, high }: { readonly low: number; readonly high: nu
 }
 
 /** What came of tests whose odds were alike. */
-export interface SaidBefore {
-  readonly low: number
-  readonly high: number
-  readonly count: number
-  readonly passed: number
-}
+export type SaidBefore = Pick<HonestyBand, 'low' | 'high' | 'count' | 'passed'>
 
 /**
  * What came of it when such odds were said to others.

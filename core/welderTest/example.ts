@@ -13,7 +13,7 @@ export const aTest = (
     {
       book: { id: book, version: 0 },
       couponId: '0192f000-0000-7000-8000-0000000000c1',
-      said: { odds: 0.7, visual: 0.8, bends: 0.875, low: 0.5, high: 0.85 },
+      said: { odds: 0.7, visual: 0.8, bends: 0.875, byCoupons: { visual: 0.8, bends: 0.88 }, low: 0.5, high: 0.85 },
       retest: null,
       limitMinutes: null,
       piece: testPieceOf(piece),

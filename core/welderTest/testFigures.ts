@@ -85,7 +85,7 @@ const BANDS = 5
  * @returns null when no forecast has an outcome yet
  * @example honestyOf([{ ...test, odds: 0.9, passed: true }]).brier // 0.01
  */
-export function honestyOf(results: readonly ResultKept[]): Honesty | null {
+export function honestyOf(results: readonly Pick<ResultKept, 'odds' | 'passed'>[]): Honesty | null {
   const told = results.flatMap(({ odds, passed }) => (odds === null ? [] : [{ odds, passed }]))
   if (told.length === 0) return null
   const share = told.filter(one => one.passed).length / told.length

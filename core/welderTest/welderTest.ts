@@ -111,6 +111,8 @@ export interface SaidOdds {
   readonly visual: number
   /** Of its strips, once the visual is passed. */
   readonly bends: number
+  /** Both as the coupons alone said it, before tests of the school moved it: what the result is held against. */
+  readonly byCoupons: { readonly visual: number; readonly bends: number }
   readonly low: number
   readonly high: number
 }
@@ -137,7 +139,7 @@ export function newTest({ piece, welder, said, ...plan }: TestPlanned, rules: Ho
     schema: 1,
     ...plan,
     odds: said?.odds ?? null,
-    ...(said ? { said: { visual: said.visual, bends: said.bends, low: said.low, high: said.high } } : {}),
+    ...(said ? { said: saidOf(said) } : {}),
     studentId: welder.studentId,
     testDay: welder.classDay,
     rulesVersion: welder.rulesVersion,
@@ -151,6 +153,14 @@ export function newTest({ piece, welder, said, ...plan }: TestPlanned, rules: Ho
     ...NOT_BEGUN,
   }
 }
+
+const saidOf = ({ visual, bends, byCoupons, low, high }: SaidOdds): SaidOdds => ({
+  visual,
+  bends,
+  byCoupons,
+  low,
+  high,
+})
 
 /** A test before anything of it is done. */
 export const NOT_BEGUN: Pick<

@@ -1,50 +1,40 @@
-import { recalibrate, type Bends, type SaidBefore, type SchoolKnown, type ToldOutcome } from '../../core/readiness'
+import { recalibrate, type Bends, type SchoolKnown, type ToldOutcome } from '../../core/readiness'
+import { honestyOf } from '../../core/welderTest'
 import { database, rows } from './database'
 
 interface OutcomeRow {
   book_id: string
   piece_name: string
-  said_visual: number
-  said_bends: number
-  visual_passed: number
+  odds: number
+  /** Null on a test that was planned before odds were said by stage. */
+  coupons_visual: number | null
+  coupons_bends: number | null
+  visual_passed: number | null
   state: 'passed' | 'failed'
 }
 
 /** Tests further back say little of how tests go here now. */
 const MOST_TESTS = 400
 
-/** What was said of the school's newest tests that have a result, and what came of them, stage by stage. */
-async function toldOutcomes(): Promise<ToldOutcome[]> {
-  const found = await rows<OutcomeRow>(
+/** The school's newest tests that had odds and have a result. */
+const outcomes = () =>
+  rows<OutcomeRow>(
     database(),
-    `SELECT book_id, piece_name, said_visual, said_bends, visual_passed, state FROM test_record
-    WHERE said_visual IS NOT NULL AND visual_passed IS NOT NULL AND state IN ('passed', 'failed')
-    ORDER BY test_day DESC, id DESC LIMIT ${MOST_TESTS}`,
+    `SELECT book_id, piece_name, odds, coupons_visual, coupons_bends, visual_passed, state FROM test_record
+    WHERE odds IS NOT NULL AND state IN ('passed', 'failed') ORDER BY test_day DESC, id DESC LIMIT ${MOST_TESTS}`,
   )
-  return found.map(row => ({
-    bookId: row.book_id,
-    pieceName: row.piece_name,
-    visual: { said: row.said_visual, passed: row.visual_passed === 1 },
-    bends: row.visual_passed === 1 ? { said: row.said_bends, passed: row.state === 'passed' } : null,
-  }))
-}
 
-/** Odds are told apart by fifths. */
-const BANDS = 5
-
-async function saidBefore(): Promise<SaidBefore[]> {
-  const found = await rows<{ band: number; count: number; passed: string }>(
-    database(),
-    `SELECT LEAST(?, FLOOR(odds * ?)) AS band, COUNT(*) AS count, SUM(state = 'passed') AS passed FROM test_record
-    WHERE odds IS NOT NULL AND retest_of IS NULL AND state IN ('passed', 'failed') GROUP BY band ORDER BY band`,
-    [BANDS - 1, BANDS],
-  )
-  return found.map(({ band, count, passed }) => ({
-    low: Number(band) / BANDS,
-    high: (Number(band) + 1) / BANDS,
-    count,
-    passed: Number(passed),
-  }))
+/** What its coupons said of a test and what came of it, stage by stage; none where no stage was said. */
+function toTold({ coupons_visual, coupons_bends, visual_passed, ...row }: OutcomeRow): ToldOutcome[] {
+  if (coupons_visual === null || coupons_bends === null || visual_passed === null) return []
+  return [
+    {
+      bookId: row.book_id,
+      pieceName: row.piece_name,
+      visual: { said: coupons_visual, passed: visual_passed === 1 },
+      bends: visual_passed === 1 ? { said: coupons_bends, passed: row.state === 'passed' } : null,
+    },
+  ]
 }
 
 async function allBends(): Promise<Bends> {
@@ -57,6 +47,7 @@ async function allBends(): Promise<Bends> {
 
 /** What the school's tests have shown, for the odds of the next one. */
 export async function testsKnown(): Promise<Omit<SchoolKnown, 'wrong'>> {
-  const [told, bends, before] = await Promise.all([toldOutcomes(), allBends(), saidBefore()])
-  return { bends, recalibration: recalibrate(told), before }
+  const [found, bends] = await Promise.all([outcomes(), allBends()])
+  const honesty = honestyOf(found.map(({ odds, state }) => ({ odds, passed: state === 'passed' })))
+  return { bends, recalibration: recalibrate(found.flatMap(toTold)), before: honesty?.bands ?? [] }
 }

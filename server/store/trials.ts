@@ -1,8 +1,7 @@
 import type { ClimbCoupon } from '../../core/ladder'
 import { elementOf, type ElementId } from '../../core/grading'
-import { dayNumber } from '../../core/calendar'
-import { isOtherWay, lieOf, MM_PER_TRY, SKILL_ELEMENTS, type Tried } from '../../core/progress'
-import { positionOf, type PositionId, type RodFamily, type Travel, type Work } from '../../core/trade'
+import { triedOf, type Tried } from '../../core/progress'
+import type { PositionId, RodFamily, Travel, Work } from '../../core/trade'
 import type { Verdict } from '../../core/coupon'
 import { database, fromJson, rows } from './database'
 
@@ -79,28 +78,19 @@ export async function schoolHistory(mostCoupons: number): Promise<Tried[][]> {
   return [...students.values()]
 }
 
-function toTried(row: EvidenceRow): Tried[] {
-  if (!SKILL_ELEMENTS.includes(row.element)) return []
-  const perTry = elementOf(row.element).counted === 'mm' ? MM_PER_TRY : 1
-  const hand = row.hand ?? row.usual_hand
-  const usual = positionOf(row.position).travel[0]!
-  return [
+const toTried = (row: EvidenceRow): Tried[] =>
+  triedOf(
+    { ...row, rodFamily: row.rod_family },
     {
       couponId: row.coupon_id,
-      day: dayNumber(row.class_day),
-      element: row.element,
-      lie: lieOf(row.position),
-      work: row.work,
-      rodFamily: row.rod_family,
-      otherHand: hand !== row.usual_hand,
-      otherWay: row.travel !== null && isOtherWay(row.travel, usual, hand),
+      classDay: row.class_day,
+      hand: row.hand ?? row.usual_hand,
+      usualHand: row.usual_hand,
+      travel: row.travel,
       mock: row.mock === 1,
-      tried: row.tried / perTry,
-      sound: row.sound / perTry,
-      ...(row.rejected === null ? {} : { rejected: fromJson<Record<string, number>>(row.rejected) }),
     },
-  ]
-}
+    row.rejected === null ? {} : fromJson<Record<string, number>>(row.rejected),
+  )
 
 function toCoupons(found: readonly EvidenceRow[]): ClimbCoupon[] {
   const coupons = new Map<

@@ -237,7 +237,7 @@ describe('a test', () => {
     const progress = async () =>
       (await school.lead.ask<StudentProgress>('GET', `/api/students/${student}/progress`)).body.school
     const before = await progress()
-    const said = { visual: 0.8, bends: 0.9, low: 0.5, high: 0.9 }
+    const said = { visual: 0.8, bends: 0.9, byCoupons: { visual: 0.75, bends: 0.9 }, low: 0.5, high: 0.9 }
     const id = uuid()
     const document = { ...welded(), said, odds: 0.72 }
     await put(id, { ...document, results: { 'face-1': bent(), 'root-2': bent() } })
@@ -251,7 +251,10 @@ describe('a test', () => {
     expect(after.recalibration.visual.tests).toBe(before.recalibration.visual.tests + 2)
     // Only a piece that passed by eye is bent.
     expect(after.recalibration.bends.tests).toBe(before.recalibration.bends.tests + 1)
-    expect(after.recalibration.visual.groups).toContain('piece 3G plate, 3/8 in, backing')
+    expect(after.recalibration.visual.groups).toContainEqual({
+      of: 'piece',
+      id: '3G plate, 3/8 in, backing',
+    })
     expect(after.before.reduce((sum, band) => sum + band.count, 0)).toBe(
       before.before.reduce((sum, band) => sum + band.count, 0) + 2,
     )

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Stray } from '~~/core/readiness'
+import type { ShiftGroup, Stray } from '~~/core/readiness'
 import { useCodeBooks } from '~/stores/codeBooks'
 
 /** Which tests here go otherwise than the coupons say: every odds that is said is moved by so much. */
@@ -7,11 +7,9 @@ const props = defineProps<{ strays: readonly Stray[] }>()
 const books = useCodeBooks()
 const STAGES = { visual: 'by eye', bends: 'in the bends' } as const
 
-function nameOf(group: string): string {
-  if (group === 'school') return 'All tests'
-  const [kind, ...rest] = group.split(' ')
-  const id = rest.join(' ')
-  return kind === 'book' ? (books.offered.find(kept => kept.book.id === id)?.book.name ?? id) : id
+function nameOf({ of, id = '' }: ShiftGroup): string {
+  if (of === 'school') return 'All tests'
+  return of === 'book' ? (books.offered.find(kept => kept.book.id === id)?.book.name ?? id) : id
 }
 const said = ({ group, stage, points }: Stray) =>
   `${nameOf(group)}, ${STAGES[stage]}: of 100 that could go either way, ${Math.abs(points)} ${points > 0 ? 'more' : 'fewer'} pass`
@@ -25,7 +23,7 @@ const rows = computed(() => props.strays.filter(one => one.points !== 0))
       Tests here go as the coupons say, as far as their results can tell. Nothing is added to the odds.
     </p>
     <ul v-else>
-      <li v-for="row in rows" :key="`${row.group} ${row.stage}`">{{ said(row) }}</li>
+      <li v-for="row in rows" :key="said(row)">{{ said(row) }}</li>
     </ul>
   </div>
 </template>

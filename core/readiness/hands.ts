@@ -1,0 +1,112 @@
+import { drawSkill, SKILL_OFFSETS, skillOf, whenNext, type SchoolCurves, type Standing, type When } from '../progress'
+import { logistic, logit, type Random } from '../statistics'
+import { steeper, visualOdds, type Hand } from './attempt'
+import { rejectedOf, restsOnOf, type TestHabits } from './habits'
+import { shiftOf, type Recalibration, type Shift } from './recalibration'
+import type { TestPlan } from './testTasks'
+
+/** Who tries, and when. */
+export interface Candidate {
+  readonly standing: Standing
+  readonly curves: SchoolCurves
+  /** Days since 1970 began. */
+  readonly today: number
+  /** Coupons more, by which the skill is looked at ahead of its time; 0 for today. */
+  readonly more: number
+}
+
+/** Whose hands are drawn, at which piece, by what is known. */
+export interface HandsWanted {
+  readonly plan: TestPlan
+  readonly candidate: Candidate
+  readonly habits: TestHabits
+  /** How tests of this school come out against what its coupons say. */
+  readonly recalibration: Recalibration
+}
+
+/** Odds of the two stages of a test: nothing rejected by eye, and then no strip open beyond the limit. 0 to 1. */
+export interface StageOdds {
+  readonly visual: number
+  readonly bends: number
+}
+
+/** A student whom the evidence allows, as a hand at a piece; and its odds before tests of the school moved them. */
+export interface DrawnHand {
+  readonly hand: Hand
+  readonly byCoupons: StageOdds
+}
+
+/** Draws students whom the evidence allows, as hands at this piece. */
+export function handsOf({ plan, candidate, habits, recalibration }: HandsWanted): (random: Random) => DrawnHand {
+  const elements = [...new Set(plan.tasks.map(task => task.cell.element))]
+  const skills = elements.map(element => skillOf(candidate.standing, candidate.curves, element))
+  const when = whenFor(plan, candidate)
+  const now = whenFor(plan, { ...candidate, more: 0 })
+  const place = plan.tasks.map(task => elements.indexOf(task.cell.element))
+  const piece = { bookId: plan.bookId, pieceName: plan.piece.name }
+  const shifts = { visual: shiftOf(recalibration, 'visual', piece), bends: shiftOf(recalibration, 'bends', piece) }
+  const runs = plan.tasks.filter(task => task.cell.element === 'run')
+  /** What will be buried ahead of its time, of what is buried now. */
+  const buriedThen = (drawn: readonly ReturnType<typeof drawSkill>[]): number => {
+    if (candidate.more === 0 || runs.length === 0) return 1
+    const skill = drawn[elements.indexOf('run')]!
+    const unsound = (at: When) =>
+      runs.reduce((sum, { cell, tries }) => sum + tries * (1 - logistic(skill(cell, at))), 0)
+    return Math.min(1, unsound(when) / unsound(now))
+  }
+  return random => {
+    // One set of draws for all elements: who is good at one thing is a little likelier to be good at another, and
+    // gains are compared on the same students.
+    const drawn = skills.map(skill =>
+      drawSkill(
+        skill,
+        Array.from({ length: SKILL_OFFSETS }, () => random.normal()),
+      ),
+    )
+    // A share that rests on so many marks strays by about their root.
+    const shares = elements.map(
+      element => rejectedOf(habits, element) * Math.exp(random.normal() / Math.sqrt(1 + restsOnOf(habits, element))),
+    )
+    const logits = Float64Array.from(plan.tasks, (task, n) => drawn[place[n]!]!(task.cell, when))
+    const rejects = Float64Array.from(plan.tasks, (_, n) => shares[place[n]!]!)
+    const hand: Hand = { logits, rejects, opens: habits.opens * buriedThen(drawn), day: habits.day }
+    const byCoupons = stageOdds(plan, hand)
+    const visual = shiftDrawn(shifts.visual, random)(byCoupons.visual)
+    const bends = plan.strips.length === 0 ? 1 : shiftDrawn(shifts.bends, random)(byCoupons.bends)
+    return { hand: movedTo(plan, hand, { visual, bends }), byCoupons }
+  }
+}
+
+/**
+ * Odds as they are moved by a shift that is drawn. Over all draws of the school's part what was said stays what is
+ * said; what is not known of the student draws odds toward evens, as it should.
+ */
+function shiftDrawn({ mean: middle, deviation, student }: Shift, random: Random): (odds: number) => number {
+  const by = middle + Math.hypot(deviation, student) * random.normal()
+  return odds => logistic(logit(odds) * steeper(deviation) + by)
+}
+
+/** Nothing is certain, nor hopeless: odds are held off nought and one, where no shift would move them. */
+const MOST_CERTAIN = 0.995
+const held = (odds: number) => Math.min(MOST_CERTAIN, Math.max(1 - MOST_CERTAIN, odds))
+
+/** The odds of a hand at each stage, as its coupons say. */
+const stageOdds = (plan: TestPlan, hand: Hand): StageOdds => ({
+  visual: held(visualOdds(plan, hand)),
+  bends: plan.strips.length === 0 ? 1 : held((1 - hand.opens) ** plan.strips.length),
+})
+
+/** The hand with other odds at each stage: all that is rejected by as much more or less, and each strip alike. */
+function movedTo(plan: TestPlan, hand: Hand, { visual, bends }: StageOdds): Hand {
+  const times = Math.log(visual) / Math.log(stageOdds(plan, hand).visual)
+  return {
+    ...hand,
+    rejects: Float64Array.from(hand.rejects as Float64Array, share => share * times),
+    opens: plan.strips.length === 0 ? 0 : 1 - bends ** (1 / plan.strips.length),
+  }
+}
+
+function whenFor(plan: TestPlan, { standing, today, more }: Candidate): When {
+  const when = whenNext(standing, plan.tasks[0]!.cell.lie, today)
+  return more === 0 ? when : { before: when.before + more, beforeHere: when.beforeHere + more, restDays: 0 }
+}
