@@ -10,6 +10,9 @@ const FORBIDDEN = {
   'app/**': ['server', 'demo', 'bin'],
 }
 
+/** Rooms of app/ that hold no component and know none. */
+const NO_COMPONENTS = ['stores', 'composables', 'drawing', 'keys', 'papers', 'sync', 'workers']
+
 /** Lines of at most 120 columns, but for words that are shown as they stand. */
 const LINE = {
   code: 120,
@@ -44,6 +47,23 @@ export default withNuxt(
   { ignores: ['.data/**', '.output/**', '*.tmp.mjs'] },
   ...layers,
   {
+    files: NO_COMPONENTS.map(room => `app/${room}/**`),
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            { group: ['~/components/**', '**/components/**'], message: 'what draws and keeps knows no component' },
+            ...FORBIDDEN['app/**'].map(room => ({
+              group: [`**/${room}/**`, `~~/${room}/**`],
+              message: `app/ may not know ${room}/`,
+            })),
+          ],
+        },
+      ],
+    },
+  },
+  {
     files: ['core/**'],
     ignores: ['**/*.test.ts'],
     rules: {
@@ -51,6 +71,20 @@ export default withNuxt(
         'error',
         { object: 'Math', property: 'random', message: 'chance comes in as an argument' },
         { object: 'Date', property: 'now', message: 'time comes in as an argument' },
+      ],
+    },
+  },
+  {
+    files: ['server/api/**'],
+    ignores: ['server/api/[[]...[]].ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector:
+            "ImportDeclaration[source.value='h3'] ImportSpecifier[imported.name=/^(defineEventHandler|readBody)$/]",
+          message: 'a route says who may and what it takes: defineRoute',
+        },
       ],
     },
   },

@@ -1,10 +1,10 @@
 import { over, under } from '../core/units'
-import { boolean, lazy, mixed, number, object, string, type Schema } from 'yup'
-import type { CouponDocument, Degree, Mark, TryKind, Verdict } from '../core/coupon'
+import { boolean, number, object, string, type Schema } from 'yup'
+import type { CouponDocument, Degree, Face, Mark, TryKind, Verdict } from '../core/coupon'
 import { FAULTS, isPlate, MOST_PASSES, GAUGE_KINDS, refusals, stripOf } from '../core/coupon'
 import { CAUSES, SIGNS } from '../core/diagnosis'
 import { DISCONTINUITIES, ELECTRODES, POSITIONS, ROD_SIZES } from '../core/trade'
-import { amperes, capped, day, key, label, list, millimetres, oneOf, uuid } from './fields'
+import { amperes, capped, choice, day, each, key, label, list, millimetres, oneOf, uuid } from './fields'
 import { fitUpSchema, passesSchema } from './pass'
 import { pieceSchema } from './piece'
 
@@ -57,7 +57,7 @@ const beadSchema = object({
   fromMm: millimetres().required().min(0, '${path} lies off the plate'),
   toMm: millimetres().required(),
   passId: key().optional(),
-  face: string().strict().optional().oneOf(['face', 'far side', 'root'], '${path} is face, far side or root'),
+  face: string<Face>().strict().optional().oneOf(['face', 'far side', 'root'], '${path} is face, far side or root'),
   arcSeconds: number()
     .strict()
     .optional()
@@ -134,22 +134,13 @@ const MARK_SCHEMAS: Readonly<Record<Mark['kind'], Schema>> = {
   'reading': readingMark,
 }
 
-const unknownMark = mixed().test('kind', '${path} is no mark that is kept', () => false)
-
-const markSchema = lazy((value: unknown) => {
-  const kind = (value as { kind?: unknown } | null)?.kind
-  return typeof kind === 'string' && Object.hasOwn(MARK_SCHEMAS, kind)
-    ? MARK_SCHEMAS[kind as Mark['kind']]
-    : unknownMark
-})
+const markSchema = choice<Mark>('kind', MARK_SCHEMAS, '${path} is no mark that is kept')
 
 /** Answers by sign: only signs that can be asked about. */
 const answersSchema = object(
-  Object.fromEntries(
-    SIGNS.filter(sign => sign.ask !== null).map(({ id }) => [
-      id,
-      string<'yes' | 'no'>().strict().optional().oneOf(['yes', 'no'], '${path} is yes or no'),
-    ]),
+  each(
+    SIGNS.filter(sign => sign.ask !== null).map(({ id }) => id as string),
+    () => string().strict().optional().oneOf(['yes', 'no'], '${path} is yes or no') as Schema<'yes' | 'no'>,
   ),
 )
   .exact('${properties} is nothing that is asked')
@@ -162,7 +153,7 @@ const answersSchema = object(
  * ids used once.
  */
 export const couponSchema = object({
-  schema: number().strict().required().oneOf([1], '${path} is version 1'),
+  schema: number<1>().strict().required().oneOf([1], '${path} is version 1'),
   studentId: uuid().required('${path} is missing'),
   classDay: day().required('${path} is missing'),
   rulesVersion: number().strict().required().integer().min(1),

@@ -1,6 +1,6 @@
-import { array, boolean, lazy, mixed, number, object, string, type Schema } from 'yup'
+import { array, boolean, number, object, string, type Schema } from 'yup'
 import { OBSERVED, SHIPPED_SETS, type CriteriaSet, type Limit } from '../core/criteria'
-import { capped, label, millimetres, oneOf } from './fields'
+import { capped, choice, label, millimetres, oneOf } from './fields'
 
 const amount = (what: string) =>
   number()
@@ -35,14 +35,7 @@ const LIMITS: Readonly<Record<Limit['is'], Schema>> = {
   }).exact(),
   'less of': object({ is: oneOf(['less of'], 'a limit'), share: share(), in: inch(), mm: mm() }).exact(),
 }
-const limitSchema = lazy((value: unknown) => {
-  const is = (value as { is?: unknown } | null)?.is
-  return typeof is === 'string' && Object.hasOwn(LIMITS, is)
-    ? LIMITS[is as Limit['is']]
-    : mixed()
-        .required()
-        .test('is', '${path} is no limit that is kept', () => false)
-})
+const limitSchema = choice<Limit>('is', LIMITS, '${path} is no limit that is kept')
 
 const criterionSchema = object({
   id: label(80),
@@ -52,7 +45,7 @@ const criterionSchema = object({
   ),
   limit: limitSchema,
   appliesTo: object({
-    weld: string().strict().optional().oneOf(['groove', 'fillet'], '${path} is groove or fillet'),
+    weld: string<'groove' | 'fillet'>().strict().optional().oneOf(['groove', 'fillet'], '${path} is groove or fillet'),
     overMm: millimetres().optional().min(0),
     upToMm: millimetres().optional().min(0),
   })
@@ -80,12 +73,6 @@ export interface SavedCriteria {
 }
 
 /** The body of `PUT /api/criteria/:id`. `baseVersion` is the version that was edited, 0 for a new set. */
-export interface CriteriaSave {
-  readonly baseVersion: number
-  readonly why: string
-  readonly set: SchoolCriteria
-}
-
 export const criteriaSaveSchema = object({
   baseVersion: number().strict().required('${path} is missing').integer().min(0),
   why: label(400),

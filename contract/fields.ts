@@ -1,4 +1,4 @@
-import { array, lazy, mixed, number, string, type Schema } from 'yup'
+import { array, lazy, mixed, number, string, type ISchema, type Schema } from 'yup'
 
 /** Earliest and latest day that a school's record can hold; outside it a date is a slip of the keys. */
 const FIRST_DAY = '2000-01-01'
@@ -86,18 +86,34 @@ export const amperes = () =>
     .max(500, '${path} is at most 500 A')
 
 /**
+ * One of several shapes, told apart by a word that each holds.
+ * @param by name of that word; @param unknown message for a word that no shape has
+ */
+export function choice<T>(by: string, shapes: Readonly<Record<string, Schema>>, unknown: string) {
+  const none = mixed()
+    .required('${path} is missing')
+    .test(by, unknown, () => false)
+  return lazy((value: unknown) => {
+    const word = (value as Record<string, unknown> | null | undefined)?.[by]
+    return (typeof word === 'string' && Object.hasOwn(shapes, word) ? shapes[word]! : none) as Schema<T>
+  })
+}
+
+/** A field of the same shape under each of some names. */
+export const each = <K extends string, S>(names: readonly K[], shape: () => S) =>
+  Object.fromEntries(names.map(name => [name, shape()])) as Record<K, S>
+
+/**
  * A list whose length is looked at before anything in it: one that is too long is refused at once, however much it
  * holds.
  */
-export const capped = (whole: Schema, most: number, message: string) => {
-  const tooLong = mixed().test('most', message, () => false)
+export const capped = <S extends ISchema<unknown>>(whole: S, most: number, message: string) => {
+  const tooLong = mixed().test('most', message, () => false) as unknown as S
   return lazy((value: unknown) => (Array.isArray(value) && value.length > most ? tooLong : whole))
 }
 
 /** A capped list of things. @param least message for an empty list that may not be; absent where it may */
-export function list(item: unknown, most: number, message: string, least?: string) {
-  const filled = array(item as Schema)
-    .strict()
-    .required('${path} is missing')
+export function list<T>(item: ISchema<T>, most: number, message: string, least?: string) {
+  const filled = array(item).strict().required('${path} is missing')
   return capped(least === undefined ? filled : filled.min(1, least), most, message)
 }

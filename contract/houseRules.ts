@@ -128,7 +128,7 @@ const isSchema = (value: Schema | Record<string, Schema>): value is Schema =>
   typeof (value as Schema).validate === 'function'
 
 /** House rules as they cross the wire: every line present, inside its range, and nothing else. */
-export const houseRulesSchema = lazy(rulesShape)
+export const houseRulesSchema = lazy((value: unknown) => rulesShape(value) as Schema<HouseRules>)
 
 /** The body of `POST /api/house-rules`: a new version over the one that was edited. */
 export const rulesSaveSchema = object({
@@ -136,12 +136,6 @@ export const rulesSaveSchema = object({
   why: label(400),
   rules: houseRulesSchema,
 }).exact()
-
-export interface RulesSave {
-  readonly baseVersion: number
-  readonly why: string
-  readonly rules: HouseRules
-}
 
 /** What marks a file as house rules. */
 const FORMAT = 'fusilis-house-rules'

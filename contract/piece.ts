@@ -1,6 +1,7 @@
-import { boolean, lazy, mixed, number, object, string, type Schema } from 'yup'
+import { boolean, number, object, string, type Schema } from 'yup'
+import type { Piece } from '../core/coupon'
 import { PIECES, pieceOf, PIPE_SIZES, type PieceKind } from '../core/trade'
-import { millimetres, oneOf } from './fields'
+import { choice, millimetres, oneOf } from './fields'
 
 const long = () =>
   millimetres()
@@ -79,12 +80,11 @@ function schemaOf(kind: PieceKind): Schema {
   return joint(kind)
 }
 
-const SCHEMAS = new Map<string, Schema>(PIECES.map(({ kind }) => [kind, schemaOf(kind)]))
-const unknown = mixed()
-  .required('${path} is missing')
-  .test('kind', `\${path} is no piece that is kept; choose from ${PIECES.map(row => row.kind).join(', ')}`, () => false)
+const KINDS = PIECES.map(row => row.kind)
 
 /** A piece, by its kind: each has its own sizes and no others. */
-export const pieceSchema = lazy(
-  (value: unknown) => SCHEMAS.get(String((value as { kind?: unknown } | null)?.kind)) ?? unknown,
+export const pieceSchema = choice<Piece>(
+  'kind',
+  Object.fromEntries(KINDS.map(kind => [kind, schemaOf(kind)])),
+  `\${path} is no piece that is kept; choose from ${KINDS.join(', ')}`,
 )

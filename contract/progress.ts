@@ -1,9 +1,9 @@
-import { array, boolean, lazy, mixed, number, object, string, type Schema } from 'yup'
+import { array, boolean, number, object, string, type Schema } from 'yup'
 import { FULL_LADDER, ladderFaults, type Ladder, type RungState, type SignOffRule } from '../core/ladder'
 import { ELEMENTS } from '../core/grading'
 import type { ReadinessKnown, RunLately, Timetable } from '../core/readiness'
 import { PIECES, POSITIONS, positionsFor, type PieceKind } from '../core/trade'
-import { key, label, list, oneOf, typed, uuid } from './fields'
+import { choice, key, label, list, oneOf, typed, uuid } from './fields'
 import type { Student } from './people'
 
 const whole = (low: number, high: number) =>
@@ -41,14 +41,7 @@ const RULES: Readonly<Record<SignOffRule['by'], Schema>> = {
     }),
   }).exact(),
 }
-const signOffRule = lazy((value: unknown) => {
-  const by = (value as { by?: unknown } | null)?.by
-  return typeof by === 'string' && Object.hasOwn(RULES, by)
-    ? RULES[by as SignOffRule['by']]
-    : mixed()
-        .required()
-        .test('by', '${path} is no rule that is kept', () => false)
-})
+const signOffRule = choice<SignOffRule>('by', RULES, '${path} is no rule that is kept')
 
 const rungSchema = object({
   id: key(),

@@ -1,4 +1,4 @@
-import { array, boolean, number, object, string, type ObjectSchema } from 'yup'
+import { array, boolean, number, object, string, type Schema } from 'yup'
 import { TEST_POSITIONS, type TestPosition } from '../core/qualification'
 import {
   CHECKS,
@@ -12,7 +12,7 @@ import {
 import { ELECTRODES, FILLER_RODS, type Process } from '../core/trade'
 import { bookRefSchema } from './codeBooks'
 import { ticketSchema } from './coupon'
-import { day, key, label, millimetres, oneOf, typed, uuid } from './fields'
+import { day, each, key, label, millimetres, oneOf, typed, uuid } from './fields'
 import { fitUpSchema, passesSchema } from './pass'
 import { pieceSchema } from './piece'
 
@@ -50,7 +50,11 @@ const takenSchema = object({
   thicknessMm: millimetres().required('${path} is missing'),
   outsideMm: millimetres().nullable().defined(),
   backing: boolean().strict().required(),
-  progression: string().strict().nullable().defined().oneOf([null, 'up', 'down'], '${path} is up or down'),
+  progression: string<'up' | 'down'>()
+    .strict()
+    .nullable()
+    .defined()
+    .oneOf([null, 'up', 'down'], '${path} is up or down'),
   fillers: array(fillerSchema.required()).strict().required().max(6),
   unit: oneOf(['in', 'mm'] as const, 'a unit'),
 }).exact()
@@ -67,14 +71,14 @@ const openingSchema = object({
 }).exact()
 const resultSchema = object({
   openings: array(openingSchema.required()).strict().required().max(30, 'At most 30 openings'),
-  byHand: string().strict().nullable().defined().oneOf([null, 'passes', 'fails']),
+  byHand: string<'passes' | 'fails'>().strict().nullable().defined().oneOf([null, 'passes', 'fails']),
   note: words(1000),
   ...seen,
 }).exact()
 const span = { from: moment().required('${path} is missing'), to: moment().nullable().defined('${path} is missing') }
 
 /** Every value of a record under a key of its own, each held against one schema. */
-const record = (schema: ObjectSchema<Record<string, unknown>>, most: number) =>
+const asRecord = <T>(schema: Schema<T>, most: number) =>
   object()
     .required('${path} is missing')
     .test('record', '', async function (value: Record<string, unknown> | undefined) {
@@ -89,15 +93,14 @@ const record = (schema: ObjectSchema<Record<string, unknown>>, most: number) =>
         }
       }
       return true
-    })
-const asRecord = (schema: unknown, most: number) => record(schema as ObjectSchema<Record<string, unknown>>, most)
+    }) as unknown as Schema<Record<string, T>>
 
 const odds = () =>
   number().strict().required('${path} is missing').min(0, '${path} is 0 or more').max(1, '${path} is at most 1')
 
 /** The shape of a test. Whether its steps are in order, its book says: see `documentFaults`. */
 export const welderTestSchema = object({
-  schema: number().strict().required().oneOf([1]),
+  schema: number<1>().strict().required().oneOf([1]),
   studentId: uuid().required('${path} is missing'),
   testDay: day().required('${path} is missing'),
   book: bookRefSchema.required('${path} is missing'),
@@ -139,11 +142,11 @@ export const welderTestSchema = object({
     .optional()
     .default(undefined),
   stamp: words(20),
-  checks: object(Object.fromEntries(CHECKS.map(check => [check, boolean().strict().required()])))
+  checks: object(each(CHECKS, () => boolean().strict().required()))
     .exact()
     .required(),
   fitUp: fitUpSchema.nullable().defined(),
-  holds: object(Object.fromEntries(HOLD_POINTS.map(point => [point, object(seen).exact().nullable().defined()])))
+  holds: object(each(HOLD_POINTS, () => object(seen).exact().nullable().defined()))
     .exact()
     .required(),
   startedAt: moment().nullable().defined(),

@@ -23,7 +23,7 @@ import {
 } from '~~/core/coupon'
 import { discontinuityOf } from '~~/core/trade'
 import { inches } from '~~/core/units'
-import type { MarkKind } from '~/components/bench/markKinds'
+import type { MarkKind } from '~/keys/markKinds'
 import { useBench } from '~/stores/bench'
 
 export const SMALL_STEP = inches(1 / 8)

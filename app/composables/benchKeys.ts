@@ -1,5 +1,5 @@
 import { useEventListener } from '@vueuse/core'
-import { markKindsOn } from '~/components/bench/markKinds'
+import { markKindsOn } from '~/keys/markKinds'
 import { arrowOf, type BENCH_KEYS, type BenchAct, type HandAct, type PageAct } from '~/keys/benchKeys'
 import { actOn, keyOf } from '~/keys/keyTable'
 import { useBench } from '~/stores/bench'

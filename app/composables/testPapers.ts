@@ -29,7 +29,7 @@ export function useTestPapers(of: () => { document: WelderTest; book: CodeBook; 
 
   const record = () =>
     make('record', async () => {
-      const { recordPdf } = await import('~/components/testBay/recordPdf')
+      const { recordPdf } = await import('~/papers/recordPdf')
       const { document: test, book, student } = of()
       const { school } = await session.welcome()
       saveFile(
@@ -39,7 +39,7 @@ export function useTestPapers(of: () => { document: WelderTest; book: CodeBook; 
     })
   const labels = () =>
     make('labels', async () => {
-      const { labelsPdf } = await import('~/components/testBay/labelsPdf')
+      const { labelsPdf } = await import('~/papers/labelsPdf')
       const { document: test, book, student } = of()
       saveFile(await labelsPdf(test, book, student), `labels ${name()}.pdf`)
     })

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import { FACE_KINDS, ROOT_KINDS } from '../components/bench/markKinds'
+import { FACE_KINDS, ROOT_KINDS } from './markKinds'
 import { arrowOf, BENCH_KEYS, BLIND_KEYS } from './benchKeys'
 import { actOn, asMarkdown, keyOf, keysTwice } from './keyTable'
 import { FLOOR_KEYS, PLAN_KEYS, TEST_KEYS, TESTS_KEYS } from './roomKeys'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { ReportRow, SectionReport } from '~~/contract/progress'
-import { arcHours, ratesInWords, reportCsv, sayWelded } from '~/components/report/reportLines'
-import { reportPdf } from '~/components/report/reportPdf'
+import { arcHours, ratesInWords, reportCsv, sayWelded } from '~/papers/reportLines'
+import { reportPdf } from '~/papers/reportPdf'
 import { spokenDay } from '~~/core/calendar'
 import { useLoader } from '~/composables/loader'
 import { saveFile } from '~/composables/saveFile'

@@ -1,8 +1,10 @@
-import { defineEventHandler, setResponseStatus } from 'h3'
+import { setResponseStatus } from 'h3'
 import type { Health } from '../../contract/record'
+import { anyone } from '../http/access'
+import { defineRoute } from '../http/defineRoute'
 import { database } from '../store/database'
 
-export default defineEventHandler(async (event): Promise<Health> => {
+export default defineRoute({ who: anyone }, async ({ event }): Promise<Health> => {
   const { version } = useRuntimeConfig(event)
   const answers = await database()
     .query('SELECT 1')

@@ -1,10 +1,9 @@
-import { defineEventHandler } from 'h3'
 import { straysOfSchool, type Stray } from '../../core/readiness'
-import { requireStaff } from '../http/access'
+import { staff } from '../http/access'
+import { defineRoute } from '../http/defineRoute'
 import { testsKnown } from '../store/testOutcomes'
 
 /** Which tests of the school go otherwise than its coupons say. */
-export default defineEventHandler(async (event): Promise<Stray[]> => {
-  await requireStaff(event)
+export default defineRoute({ who: staff }, async (): Promise<Stray[]> => {
   return straysOfSchool((await testsKnown()).recalibration)
 })

@@ -1,6 +1,6 @@
-import { defineEventHandler, sendNoContent } from 'h3'
+import { anyone } from '../http/access'
+import { defineRoute } from '../http/defineRoute'
 
-export default defineEventHandler(async event => {
+export default defineRoute({ who: anyone }, async ({ event }) => {
   await clearUserSession(event)
-  return sendNoContent(event)
 })

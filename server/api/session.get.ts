@@ -1,4 +1,4 @@
-import { defineEventHandler } from 'h3'
-import { requireSignedIn } from '../http/access'
+import { signedIn } from '../http/access'
+import { defineRoute } from '../http/defineRoute'
 
-export default defineEventHandler(requireSignedIn)
+export default defineRoute({ who: signedIn }, ({ me }) => me)

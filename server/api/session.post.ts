@@ -1,9 +1,9 @@
-import { defineEventHandler } from 'h3'
 import type { Me } from '../../contract/people'
 import { signInSchema } from '../../contract/people'
+import { anyone } from '../http/access'
 import { addressOf } from '../http/addressOf'
 import { beginSession } from '../http/beginSession'
-import { readAs } from '../http/readAs'
+import { defineRoute } from '../http/defineRoute'
 import { refuse } from '../http/refuse'
 import { tooManyTries } from '../http/tooManyTries'
 import { findForSignIn } from '../store/accounts'
@@ -12,15 +12,17 @@ import { giveTurnBack, passwordSubjects, takeTurn } from '../store/turns'
 /** Verified when there is no such account, so that the answer takes as long either way. */
 const NOBODY = hashPassword('no account has this password')
 
-export default defineEventHandler(async (event): Promise<Me> => {
-  const { username, password } = await readAs<{ username: string; password: string }>(event, signInSchema)
-  const subjects = passwordSubjects(username, addressOf(event))
-  const wait = await takeTurn(subjects)
-  if (wait > 0) throw tooManyTries(event, wait, 'ask a lead instructor for a new password')
-  const found = await findForSignIn(username)
-  const right = await verifyPassword(found?.passwordHash ?? (await NOBODY), password)
-  if (!found || !right) throw refuse(401, 'Not signed in', 'User name and password do not match.')
-  await giveTurnBack(subjects)
-  await beginSession(event, { user: found.user })
-  return found.me
-})
+export default defineRoute(
+  { who: anyone, takes: signInSchema },
+  async ({ body: { username, password }, event }): Promise<Me> => {
+    const subjects = passwordSubjects(username, addressOf(event))
+    const wait = await takeTurn(subjects)
+    if (wait > 0) throw tooManyTries(event, wait, 'ask a lead instructor for a new password')
+    const found = await findForSignIn(username)
+    const right = await verifyPassword(found?.passwordHash ?? (await NOBODY), password)
+    if (!found || !right) throw refuse(401, 'Not signed in', 'User name and password do not match.')
+    await giveTurnBack(subjects)
+    await beginSession(event, { user: found.user })
+    return found.me
+  },
+)

@@ -1,11 +1,9 @@
-import { defineEventHandler, sendNoContent } from 'h3'
-import { requireSignedIn } from '../http/access'
+import { signedIn } from '../http/access'
+import { defineRoute } from '../http/defineRoute'
 import { endSessions } from '../store/accounts'
 
 /** Signs out everywhere: every session of this account ends, this one too. */
-export default defineEventHandler(async event => {
-  const me = await requireSignedIn(event)
+export default defineRoute({ who: signedIn }, async ({ me, event }) => {
   await endSessions(me.id)
   await clearUserSession(event)
-  return sendNoContent(event)
 })

@@ -1,5 +1,6 @@
-import { defineEventHandler } from 'h3'
 import type { Welcome } from '../../contract/record'
+import { anyone } from '../http/access'
+import { defineRoute } from '../http/defineRoute'
 import { hasAccounts } from '../store/accounts'
 import { findSchool } from '../store/school'
 
@@ -7,7 +8,7 @@ import { findSchool } from '../store/school'
 const DEMO = JSON.parse(process.env.FUSILIS_DEMO ?? '[]') as Welcome['demo']
 
 /** What the sign-in page shows: the school, and in the demo the accounts to try. */
-export default defineEventHandler(async (): Promise<Welcome> => ({
+export default defineRoute({ who: anyone }, async (): Promise<Welcome> => ({
   school: (await findSchool())?.name ?? null,
   needsFirstLead: !(await hasAccounts()),
   demo: DEMO,

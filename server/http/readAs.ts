@@ -6,14 +6,14 @@ import { refuse } from './refuse'
 import { shapeFault } from './shapeFault'
 
 /** A form; and the largest legal document, a coupon of two thousand marks, is about 270 kB. */
-const FORM_BYTES = 64 * 1024
+export const FORM_BYTES = 64 * 1024
 export const DOCUMENT_BYTES = 512 * 1024
 
 /**
  * The body of a request, held against a schema of the contract.
  * @throws 413, 400 or 422 with the fields that are wrong and what would be right
  */
-export async function readAs<T>(event: H3Event, schema: Schema, mostBytes = FORM_BYTES): Promise<T> {
+export async function readAs<T>(event: H3Event, schema: Schema, mostBytes: number): Promise<T> {
   if (!(getHeader(event, 'content-type') ?? '').startsWith('application/json'))
     throw refuse(415, 'Not understood', 'Send JSON, as application/json.')
   const value = parseJson(await readText(event, mostBytes))
@@ -31,7 +31,7 @@ function parseJson(text: string): unknown {
 }
 
 /** A value held against a schema; see `readAs`. */
-export async function parseAs<T>(value: unknown, schema: Schema): Promise<T> {
+async function parseAs<T>(value: unknown, schema: Schema): Promise<T> {
   try {
     return (await schema.validate(value, { abortEarly: false })) as T
   } catch (error) {

@@ -19,7 +19,7 @@ declare module '#auth-utils' {
 }
 
 /** The tablet this is. */
-export async function requireKiosk(event: H3Event): Promise<TabletSession> {
+export async function tablet(event: H3Event): Promise<TabletSession> {
   const { kiosk } = await getUserSession(event)
   if (!kiosk?.tabletId) throw refuse(401, 'No tablet', 'An instructor hands the tablet over first.')
   return kiosk
@@ -30,7 +30,7 @@ export const readerAt = async ({ student, sectionId }: TabletSession): Promise<s
   student && (await isStudentOf(student, sectionId)) ? student.id : null
 
 /** Whoever reads a coupon blind: a student at the tablet or by an own account, or an instructor. */
-export async function requireReader(event: H3Event): Promise<Reader> {
+export async function reader(event: H3Event): Promise<Reader> {
   const { user, kiosk } = await getUserSession(event)
   const atTablet = kiosk?.student ? await readerAt(kiosk) : null
   if (atTablet) return { kind: 'student', id: atTablet }
@@ -40,8 +40,8 @@ export async function requireReader(event: H3Event): Promise<Reader> {
 }
 
 /** The student who reads. */
-export async function requireStudentReader(event: H3Event): Promise<string> {
-  const { kind, id } = await requireReader(event)
+export async function studentReader(event: H3Event): Promise<string> {
+  const { kind, id } = await reader(event)
   if (kind !== 'student') throw refuse(403, 'For students', 'Only a student reads the own coupons.')
   return id
 }

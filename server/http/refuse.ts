@@ -16,4 +16,14 @@ export function refuse(
   })
 }
 
+/** Refuses one field of what was sent, and says what would be right. */
+export const wrongField = (path: string, message: string) =>
+  refuse(422, 'Not accepted', `${message}.`, [{ path, message }])
+
 export const notFound = (what: string) => refuse(404, 'Not found', `There is no such ${what}.`)
+
+/** What was looked for; refused when it is not there. */
+export function found<T>(value: T | null, what: string): T {
+  if (value === null) throw notFound(what)
+  return value
+}

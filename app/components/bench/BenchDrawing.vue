@@ -5,8 +5,8 @@ import { pieceOf } from '~~/core/trade'
 import type { LengthUnit } from '~~/core/units'
 import { useBenchActs } from '~/composables/benchActs'
 import { useBench } from '~/stores/bench'
-import { drawnLanes } from '../drawing/drawnLanes'
-import { placementOf } from '../drawing/placement'
+import { drawnLanes } from '~/drawing/drawnLanes'
+import { placementOf } from '~/drawing/placement'
 
 /**
  * The coupon to scale. A tap puts the cursor where the bead is; a tap on a mark takes it; a mark can be dragged

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Face } from '~~/core/coupon'
-import { markKindsOn, PALETTE_SIZE, type MarkKind } from './markKinds'
+import { markKindsOn, PALETTE_SIZE, type MarkKind } from '~/keys/markKinds'
 
 /** The marks under the drawing; each has its letter and drops at the cursor. */
 const props = defineProps<{ face: Face | undefined }>()

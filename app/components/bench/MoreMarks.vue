@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { DISCONTINUITIES } from '~~/core/trade'
 import type { Face } from '~~/core/coupon'
-import { markKindsOn, type MarkKind } from './markKinds'
+import { markKindsOn, type MarkKind } from '~/keys/markKinds'
 
 /** Every mark there is, by its letter; a press of the letter drops it. */
 const props = defineProps<{ face: Face | undefined }>()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { sectionShape, stackOf, type CouponDocument } from '~~/core/coupon'
 import { useBench } from '~/stores/bench'
-import { beadMiddle, outlinePath, stackPaths } from '../drawing/stackPaths'
+import { beadMiddle, outlinePath, stackPaths } from '~/drawing/stackPaths'
 
 /**
  * The joint in section as it is planned, the pass at the cursor picked out; a tap on a bead goes to its pass.

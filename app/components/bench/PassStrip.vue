@@ -3,7 +3,7 @@ import { fitUpWanted, isTry, passRemarks, type CouponDocument } from '~~/core/co
 import { checkFitUp } from '~~/core/setup'
 import type { LengthUnit } from '~~/core/units'
 import { useBench } from '~/stores/bench'
-import { rowsOf } from '../drawing/drawnLanes'
+import { rowsOf } from '~/drawing/drawnLanes'
 
 /**
  * The passes of a joint: which one is read, what stands against each, how the one at hand was set, and how the

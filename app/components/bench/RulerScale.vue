@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { MM_PER_INCH, type LengthUnit, wholeSteps } from '~~/core/units'
-import type { Placement } from '../drawing/placement'
+import type { Placement } from '~/drawing/placement'
 
 /** A ruler along the beads, in the house's unit. */
 const props = defineProps<{

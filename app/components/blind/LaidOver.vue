@@ -2,8 +2,8 @@
 import { compareReadings, type Compared, type Outcome } from '~~/core/agreement'
 import { describeMark, standsUpright, type CouponDocument } from '~~/core/coupon'
 import type { LengthUnit } from '~~/core/units'
-import { drawnLanes } from '../drawing/drawnLanes'
-import { placementOf } from '../drawing/placement'
+import { drawnLanes } from '~/drawing/drawnLanes'
+import { placementOf } from '~/drawing/placement'
 
 /** Two readings of one coupon on one drawing. Each outcome has a shape of its own. */
 const props = defineProps<{ reference: CouponDocument; reading: CouponDocument; reader: string; unit: LengthUnit }>()

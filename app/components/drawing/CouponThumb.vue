@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { CouponDocument, Mark } from '~~/core/coupon'
 import { isTry, standsUpright } from '~~/core/coupon'
-import { drawnLanes } from './drawnLanes'
-import { placementOf } from './placement'
+import { drawnLanes } from '~/drawing/drawnLanes'
+import { placementOf } from '~/drawing/placement'
 
 /** A coupon as a small drawing: beads, and only the marks that speak against it. */
 const props = defineProps<{ document: CouponDocument; label: string }>()

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { Bead, Mark } from '~~/core/coupon'
 import { isFlaw, isGauge, isTry } from '~~/core/coupon'
-import { flawShape } from './flawPath'
-import type { Placement } from './placement'
+import { flawShape } from '~/drawing/flawPath'
+import type { Placement } from '~/drawing/placement'
 
 /**
  * One mark at its place. A try is round while sound, half filled when workable, a diamond when poor; a flaw is

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { rodAngleViews, type DrawnAngles } from './rodAngles'
+import { rodAngleViews, type DrawnAngles } from '~/drawing/rodAngles'
 
 /** Rod and plate from the side and from the end, to angle. */
 const props = defineProps<{ wanted: DrawnAngles }>()

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { Bead, CouponDocument } from '~~/core/coupon'
 import { beadEnd, isTry, travelsForward } from '~~/core/coupon'
-import type { DrawnLanes } from './drawnLanes'
-import type { Placement } from './placement'
+import type { DrawnLanes } from '~/drawing/drawnLanes'
+import type { Placement } from '~/drawing/placement'
 
 /** The metal with its beads, laid one over the last. Used large on the bench and small in a list. */
 const props = defineProps<{ document: CouponDocument; drawn: DrawnLanes; placement: Placement }>()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Bead, FlawMark } from '~~/core/coupon'
 import { discontinuityOf, type CatalogueRow } from '~~/core/trade'
-import { placementOf } from '../drawing/placement'
+import { placementOf } from '~/drawing/placement'
 
 /** A mark as it is drawn on a coupon, on a short piece of bead. */
 const props = defineProps<{ mark: NonNullable<CatalogueRow['mark']> }>()

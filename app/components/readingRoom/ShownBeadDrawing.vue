@@ -2,8 +2,8 @@
 import type { ShownBead } from '~~/core/simulate'
 import { formatLength, type LengthUnit } from '~~/core/units'
 import RulerScale from '../bench/RulerScale.vue'
-import { placementOf } from '../drawing/placement'
-import { folds, nearest, outline, ripples, section, sideView, slag, undercut } from './shownBeadPaths'
+import { placementOf } from '~/drawing/placement'
+import { folds, nearest, outline, ripples, section, sideView, slag, undercut } from '~/drawing/shownBeadPaths'
 
 /**
  * A bead as it lies: from above and from the side along a ruler, and cut through. The bead wanted is dashed, to

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { toDataURL } from 'qrcode'
 import type { HouseRules } from '~~/core/house'
-import type { BoothCard } from './boothCards'
-import { cardFacts } from './cardFacts'
+import type { BoothCard } from '~/papers/boothCards'
+import { cardFacts } from '~/papers/cardFacts'
 
 /** One A6 card as it comes out of the printer. */
 const props = defineProps<{ booth: BoothCard; rules: HouseRules }>()

@@ -5,8 +5,8 @@ import { useHouseRules } from '~/stores/houseRules'
 import { usePeople } from '~/stores/people'
 import { messageOf } from '~/stores/request'
 import { useSections } from '~/stores/sections'
-import { boothCards } from './boothCards'
-import { cardsPdf } from './cardPdf'
+import { boothCards } from '~/papers/boothCards'
+import { cardsPdf } from '~/papers/cardPdf'
 
 /** Whose booths get this card; then paper or PDF. */
 const props = defineProps<{ wanted: SetUpCase; name: string }>()

@@ -2,7 +2,7 @@
 import { beyondTable } from '~~/core/deposit'
 import type { HouseRules } from '~~/core/house'
 import type { SetUpCase, SettingsCard } from '~~/core/setup'
-import { cardFacts } from './cardFacts'
+import { cardFacts } from '~/papers/cardFacts'
 
 /** The settings card on the screen: the current first and largest, then how to hold the rod. */
 const props = defineProps<{

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { JointShape, StackBead, StackPlan } from '~~/core/deposit'
 import { formatLength, type LengthUnit } from '~~/core/units'
-import { beadMiddle, outlinePath, stackPaths } from '../drawing/stackPaths'
+import { beadMiddle, outlinePath, stackPaths } from '~/drawing/stackPaths'
 
 /** A joint in section that fills bead by bead. Each bead's aim can be dragged, or moved with the arrow keys. */
 const props = defineProps<{ plan: StackPlan; shape: JointShape; laid: number; unit: LengthUnit }>()

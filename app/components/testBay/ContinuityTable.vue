@@ -2,7 +2,7 @@
 import { clauseIn } from '~~/core/qualification'
 import { daysUntil } from '~~/core/welderTest'
 import { longDay } from '~~/core/calendar'
-import type { Lapse } from './lapsesIcs'
+import type { Lapse } from '~/papers/lapsesIcs'
 
 /** How qualifications stand, by student, process and book: last used, last day, and how long that is. */
 const props = defineProps<{ rows: readonly Lapse[]; today: string; canNote: boolean; named: boolean }>()

@@ -2,9 +2,9 @@
 import { isTry, passOf, type CouponDocument } from '~~/core/coupon'
 import type { Opening, Specimen } from '~~/core/welderTest'
 import { formatLength, type LengthUnit } from '~~/core/units'
-import { drawnLanes } from '../drawing/drawnLanes'
-import { placementOf } from '../drawing/placement'
-import { labelAt, leftOver, sector } from './specimenShapes'
+import { drawnLanes } from '~/drawing/drawnLanes'
+import { placementOf } from '~/drawing/placement'
+import { labelAt, leftOver, sector } from '~/drawing/specimenShapes'
 
 /**
  * The piece with what is cut from it, to scale: a plate from above, a pipe unrolled and from its end. Openings of

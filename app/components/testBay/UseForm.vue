@@ -5,7 +5,7 @@ import { today } from '~/composables/shopClock'
 import { useFieldErrors } from '~/composables/fieldErrors'
 import { useSession } from '~/stores/session'
 import { useWelderTests } from '~/stores/welderTests'
-import type { Lapse } from './lapsesIcs'
+import type { Lapse } from '~/papers/lapsesIcs'
 
 /** Notes that a process was used under a witness, or confirms its use, on a day. */
 const props = defineProps<{ row: Lapse }>()

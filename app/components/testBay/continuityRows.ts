@@ -1,7 +1,7 @@
 import type { CodeBook } from '~~/core/qualification'
 import { continuityOf, countsAsPassed } from '~~/core/welderTest'
 import type { TestBay } from '~~/contract/welderTests'
-import type { Lapse } from './lapsesIcs'
+import type { Lapse } from '~/papers/lapsesIcs'
 
 /**
  * How every student stands who ever passed a test, by process and book; what ends soonest first, what has lapsed

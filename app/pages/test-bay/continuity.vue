@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { lapsing } from '~~/core/welderTest'
 import { continuityRows } from '~/components/testBay/continuityRows'
-import { lapsesIcs, type Lapse } from '~/components/testBay/lapsesIcs'
+import { lapsesIcs, type Lapse } from '~/papers/lapsesIcs'
 import { today } from '~/composables/shopClock'
 import { useLoader } from '~/composables/loader'
 import { saveFile } from '~/composables/saveFile'

@@ -1,8 +1,7 @@
-import { defineEventHandler } from 'h3'
-import { requireLead } from '../../http/access'
+import { lead } from '../../http/access'
+import { defineRoute } from '../../http/defineRoute'
 import { listAccounts } from '../../store/accounts'
 
-export default defineEventHandler(async event => {
-  await requireLead(event)
+export default defineRoute({ who: lead }, async () => {
   return listAccounts()
 })

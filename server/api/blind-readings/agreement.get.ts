@@ -1,9 +1,8 @@
-import { defineEventHandler } from 'h3'
-import { requireStaff } from '../../http/access'
+import { staff } from '../../http/access'
+import { defineRoute } from '../../http/defineRoute'
 import { readersAgreement } from '../../store/blindReadings'
 
 /** How the school's instructors agree with one another. */
-export default defineEventHandler(async event => {
-  const me = await requireStaff(event)
+export default defineRoute({ who: staff }, async ({ me }) => {
   return readersAgreement(me.id)
 })

@@ -1,12 +1,10 @@
-import { defineEventHandler } from 'h3'
-import { requireStudentReader } from '../../http/reader'
-import { notFound } from '../../http/refuse'
-import { schoolDay } from '../../store/school'
+import { defineRoute } from '../../http/defineRoute'
+import { studentReader } from '../../http/reader'
+import { found } from '../../http/refuse'
 import { openToRead } from '../../store/blindReadings'
+import { schoolDay } from '../../store/school'
 
 /** What the student at the tablet may read, without the instructor's marks. */
-export default defineEventHandler(async event => {
-  const open = await openToRead(await requireStudentReader(event), await schoolDay(new Date()))
-  if (!open) throw notFound('student')
-  return open
-})
+export default defineRoute({ who: studentReader }, async ({ me }) =>
+  found(await openToRead(me, await schoolDay(new Date())), 'student'),
+)

@@ -1,9 +1,8 @@
-import { defineEventHandler } from 'h3'
-import { requireStaff } from '../../http/access'
+import { staff } from '../../http/access'
+import { defineRoute } from '../../http/defineRoute'
 import { causesSaid } from '../../store/causes'
 
 /** What instructors said was the cause: the odds of the Bench adapt to it. */
-export default defineEventHandler(async event => {
-  await requireStaff(event)
+export default defineRoute({ who: staff }, async () => {
   return causesSaid()
 })

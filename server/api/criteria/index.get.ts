@@ -1,9 +1,8 @@
-import { defineEventHandler } from 'h3'
-import { requireSignedIn } from '../../http/access'
+import { signedIn } from '../../http/access'
+import { defineRoute } from '../../http/defineRoute'
 import { schoolCriteria } from '../../store/criteria'
 
 /** The school's own sets of criteria; the shipped ones come with the application. */
-export default defineEventHandler(async event => {
-  await requireSignedIn(event)
+export default defineRoute({ who: signedIn }, async () => {
   return schoolCriteria()
 })

@@ -1,16 +1,12 @@
-import { defineEventHandler, sendNoContent } from 'h3'
 import { v7 as uuid } from 'uuid'
 import { kioskSchema } from '../../../contract/blindReadings'
+import { staff } from '../../http/access'
 import { beginSession } from '../../http/beginSession'
-import { requireStaff } from '../../http/access'
-import { readAs } from '../../http/readAs'
+import { defineRoute } from '../../http/defineRoute'
 import { requireSection } from '../../http/sectionOf'
 
 /** Hands this tablet over to a section's students: the instructor is signed out, and signs in again to take it back. */
-export default defineEventHandler(async event => {
-  await requireStaff(event)
-  const { sectionId } = await readAs<{ sectionId: string }>(event, kioskSchema)
+export default defineRoute({ who: staff, takes: kioskSchema }, async ({ body: { sectionId }, event }) => {
   await requireSection(sectionId)
   await beginSession(event, { kiosk: { sectionId, tabletId: uuid(), student: null } })
-  return sendNoContent(event)
 })

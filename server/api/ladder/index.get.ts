@@ -1,9 +1,8 @@
-import { defineEventHandler } from 'h3'
-import { requireSignedIn } from '../../http/access'
+import { signedIn } from '../../http/access'
+import { defineRoute } from '../../http/defineRoute'
 import { currentLadder } from '../../store/ladder'
 
 /** The ladder in force. */
-export default defineEventHandler(async event => {
-  await requireSignedIn(event)
+export default defineRoute({ who: signedIn }, async () => {
   return currentLadder()
 })

@@ -1,8 +1,7 @@
-import { defineEventHandler } from 'h3'
-import { requireStaff } from '../../http/access'
+import { staff } from '../../http/access'
+import { defineRoute } from '../../http/defineRoute'
 import { listSections } from '../../store/sections'
 
-export default defineEventHandler(async event => {
-  await requireStaff(event)
+export default defineRoute({ who: staff }, async () => {
   return listSections()
 })

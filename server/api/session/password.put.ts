@@ -1,29 +1,25 @@
-import { defineEventHandler, sendNoContent } from 'h3'
-import { ownPasswordSchema, type OwnPassword } from '../../../contract/people'
-import { requireSignedIn } from '../../http/access'
+import { ownPasswordSchema } from '../../../contract/people'
+import { signedIn } from '../../http/access'
 import { addressOf } from '../../http/addressOf'
 import { beginSession } from '../../http/beginSession'
-import { readAs } from '../../http/readAs'
-import { refuse } from '../../http/refuse'
+import { defineRoute } from '../../http/defineRoute'
+import { wrongField } from '../../http/refuse'
 import { tooManyTries } from '../../http/tooManyTries'
 import { changePassword, passwordOf } from '../../store/accounts'
 import { giveTurnBack, passwordSubjects, takeTurn } from '../../store/turns'
 
 /** Changes one's own password. Every other session of the account ends; this one goes on. */
-export default defineEventHandler(async event => {
-  const me = await requireSignedIn(event)
-  const { current, next } = await readAs<OwnPassword>(event, ownPasswordSchema)
-  const { username, passwordHash } = (await passwordOf(me.id))!
-  // A device left signed in is no way to guess the password it was signed in with.
-  const subjects = passwordSubjects(username, addressOf(event))
-  const wait = await takeTurn(subjects)
-  if (wait > 0) throw tooManyTries(event, wait, 'ask a lead instructor for a new password')
-  if (!(await verifyPassword(passwordHash, current)))
-    throw refuse(422, 'Not accepted', 'That is not your password.', [
-      { path: 'current', message: 'That is not your password' },
-    ])
-  await giveTurnBack(subjects)
-  const number = await changePassword(me.id, await hashPassword(next))
-  await beginSession(event, { user: { id: me.id, number } })
-  return sendNoContent(event)
-})
+export default defineRoute(
+  { who: signedIn, takes: ownPasswordSchema },
+  async ({ me, body: { current, next }, event }) => {
+    const { username, passwordHash } = (await passwordOf(me.id))!
+    // A device left signed in is no way to guess the password it was signed in with.
+    const subjects = passwordSubjects(username, addressOf(event))
+    const wait = await takeTurn(subjects)
+    if (wait > 0) throw tooManyTries(event, wait, 'ask a lead instructor for a new password')
+    if (!(await verifyPassword(passwordHash, current))) throw wrongField('current', 'That is not your password')
+    await giveTurnBack(subjects)
+    const number = await changePassword(me.id, await hashPassword(next))
+    await beginSession(event, { user: { id: me.id, number } })
+  },
+)

@@ -1,14 +1,10 @@
-import { defineEventHandler, setResponseStatus } from 'h3'
-import { studentSchema, type StudentFields } from '../../../contract/people'
-import { requireStaff } from '../../http/access'
-import { readAs } from '../../http/readAs'
+import { studentSchema } from '../../../contract/people'
+import { staff } from '../../http/access'
+import { defineRoute } from '../../http/defineRoute'
 import { requireSection } from '../../http/sectionOf'
 import { addStudent } from '../../store/students'
 
-export default defineEventHandler(async event => {
-  await requireStaff(event)
-  const fields = await readAs<StudentFields>(event, studentSchema)
+export default defineRoute({ who: staff, takes: studentSchema, makes: true }, async ({ body: fields }) => {
   await requireSection(fields.sectionId)
-  setResponseStatus(event, 201)
   return addStudent(fields)
 })

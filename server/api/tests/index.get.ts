@@ -1,9 +1,8 @@
-import { defineEventHandler } from 'h3'
-import { requireStaff } from '../../http/access'
+import { staff } from '../../http/access'
+import { defineRoute } from '../../http/defineRoute'
 import { testBay } from '../../store/welderTests'
 
 /** The school's tests and uses of the process, newest first. */
-export default defineEventHandler(async event => {
-  await requireStaff(event)
+export default defineRoute({ who: staff }, async () => {
   return testBay(null)
 })

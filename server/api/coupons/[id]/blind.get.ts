@@ -1,13 +1,11 @@
-import { defineEventHandler } from 'h3'
 import { blindCopy } from '../../../../core/agreement'
-import { idIn, requireStaff } from '../../../http/access'
-import { notFound } from '../../../http/refuse'
+import { staff } from '../../../http/access'
+import { defineRoute } from '../../../http/defineRoute'
+import { found } from '../../../http/refuse'
 import { findCoupon } from '../../../store/coupons'
 
 /** A coupon without what its reader saw, for a second reader. */
-export default defineEventHandler(async event => {
-  await requireStaff(event)
-  const coupon = await findCoupon(idIn(event, 'coupon'))
-  if (!coupon) throw notFound('coupon')
+export default defineRoute({ who: staff, id: 'coupon' }, async ({ id }) => {
+  const coupon = found(await findCoupon(id), 'coupon')
   return blindCopy(coupon.document)
 })

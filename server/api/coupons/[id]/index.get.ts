@@ -1,12 +1,10 @@
-import { defineEventHandler } from 'h3'
-import { idIn, requireRecordOf, requireSignedIn } from '../../../http/access'
-import { notFound } from '../../../http/refuse'
+import { signedIn, mustSeeRecordOf } from '../../../http/access'
+import { defineRoute } from '../../../http/defineRoute'
+import { found } from '../../../http/refuse'
 import { findCoupon } from '../../../store/coupons'
 
-export default defineEventHandler(async event => {
-  await requireSignedIn(event)
-  const coupon = await findCoupon(idIn(event, 'coupon'))
-  if (!coupon) throw notFound('coupon')
-  await requireRecordOf(event, coupon.document.studentId)
+export default defineRoute({ who: signedIn, id: 'coupon' }, async ({ me, id }) => {
+  const coupon = found(await findCoupon(id), 'coupon')
+  mustSeeRecordOf(me, coupon.document.studentId)
   return coupon
 })

@@ -1,8 +1,7 @@
-import { defineEventHandler } from 'h3'
-import { idIn, requireStaff } from '../../../http/access'
+import { staff } from '../../../http/access'
+import { defineRoute } from '../../../http/defineRoute'
 import { listRevisions } from '../../../store/coupons'
 
-export default defineEventHandler(async event => {
-  await requireStaff(event)
-  return listRevisions(idIn(event, 'coupon'))
+export default defineRoute({ who: staff, id: 'coupon' }, async ({ id }) => {
+  return listRevisions(id)
 })

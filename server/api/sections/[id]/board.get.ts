@@ -1,9 +1,8 @@
-import { defineEventHandler } from 'h3'
-import { idIn, requireStaff } from '../../../http/access'
+import { staff } from '../../../http/access'
+import { defineRoute } from '../../../http/defineRoute'
 import { boardOf } from '../../../store/progress'
 
 /** The active students of a section against the rungs of the ladder. */
-export default defineEventHandler(async event => {
-  await requireStaff(event)
-  return boardOf(idIn(event, 'section'))
+export default defineRoute({ who: staff, id: 'section' }, async ({ id }) => {
+  return boardOf(id)
 })

@@ -1,9 +1,8 @@
-import { defineEventHandler } from 'h3'
-import { idIn, requireStaff } from '../../../http/access'
+import { staff } from '../../../http/access'
+import { defineRoute } from '../../../http/defineRoute'
 import { listFloor } from '../../../store/students'
 
 /** The active students of a section, each with the newest coupon. */
-export default defineEventHandler(async event => {
-  await requireStaff(event)
-  return listFloor(idIn(event, 'section'))
+export default defineRoute({ who: staff, id: 'section' }, async ({ id }) => {
+  return listFloor(id)
 })

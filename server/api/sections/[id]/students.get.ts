@@ -1,8 +1,7 @@
-import { defineEventHandler } from 'h3'
-import { idIn, requireStaff } from '../../../http/access'
+import { staff } from '../../../http/access'
+import { defineRoute } from '../../../http/defineRoute'
 import { listStudents } from '../../../store/students'
 
-export default defineEventHandler(async event => {
-  await requireStaff(event)
-  return listStudents(idIn(event, 'section'))
+export default defineRoute({ who: staff, id: 'section' }, async ({ id }) => {
+  return listStudents(id)
 })

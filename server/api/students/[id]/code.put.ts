@@ -1,17 +1,12 @@
-import { defineEventHandler, sendNoContent } from 'h3'
 import { studentCodeSchema } from '../../../../contract/blindReadings'
-import { idIn, requireStaff } from '../../../http/access'
-import { readAs } from '../../../http/readAs'
+import { staff } from '../../../http/access'
+import { defineRoute } from '../../../http/defineRoute'
 import { notFound } from '../../../http/refuse'
 import { setStudentCode } from '../../../store/studentCodes'
 import { forgetTurns } from '../../../store/turns'
 
 /** Gives a student a new code for the shared tablet. */
-export default defineEventHandler(async event => {
-  await requireStaff(event)
-  const id = idIn(event, 'student')
-  const { code } = await readAs<{ code: string }>(event, studentCodeSchema)
+export default defineRoute({ who: staff, id: 'student', takes: studentCodeSchema }, async ({ id, body: { code } }) => {
   if (!(await setStudentCode(id, await hashPassword(code)))) throw notFound('student')
   await forgetTurns(`code ${id}`)
-  return sendNoContent(event)
 })

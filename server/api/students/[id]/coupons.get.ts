@@ -1,13 +1,12 @@
-import { defineEventHandler, getQuery } from 'h3'
-import { idIn, requireRecordOf } from '../../../http/access'
+import { getQuery } from 'h3'
+import { recordOf } from '../../../http/access'
+import { defineRoute } from '../../../http/defineRoute'
 import { listCoupons } from '../../../store/coupons'
 
 const asText = (value: unknown): string | null => (typeof value === 'string' && value !== '' ? value : null)
 
 /** Coupons of a student, newest first; filtered by position, rod family and verdict. */
-export default defineEventHandler(async event => {
-  const id = idIn(event, 'student')
-  await requireRecordOf(event, id)
+export default defineRoute({ who: recordOf, id: 'student' }, async ({ id, event }) => {
   const { position, rodFamily, verdict, after } = getQuery(event)
   return listCoupons(id, {
     position: asText(position),

@@ -1,15 +1,11 @@
-import { defineEventHandler } from 'h3'
-import { studentSchema, type StudentFields } from '../../../../contract/people'
-import { idIn, requireStaff } from '../../../http/access'
-import { readAs } from '../../../http/readAs'
+import { studentSchema } from '../../../../contract/people'
+import { staff } from '../../../http/access'
+import { defineRoute } from '../../../http/defineRoute'
 import { notFound } from '../../../http/refuse'
 import { requireSection } from '../../../http/sectionOf'
 import { changeStudent } from '../../../store/students'
 
-export default defineEventHandler(async event => {
-  await requireStaff(event)
-  const id = idIn(event, 'student')
-  const fields = await readAs<StudentFields>(event, studentSchema)
+export default defineRoute({ who: staff, id: 'student', takes: studentSchema }, async ({ id, body: fields }) => {
   await requireSection(fields.sectionId)
   if (!(await changeStudent(id, fields))) throw notFound('student')
   return { id, ...fields }

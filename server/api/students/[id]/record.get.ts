@@ -1,12 +1,8 @@
-import { defineEventHandler } from 'h3'
-import { idIn, requireRecordOf } from '../../../http/access'
-import { notFound } from '../../../http/refuse'
+import { recordOf } from '../../../http/access'
+import { defineRoute } from '../../../http/defineRoute'
+import { found } from '../../../http/refuse'
 import { findRecord } from '../../../store/records'
 
-export default defineEventHandler(async event => {
-  const id = idIn(event, 'student')
-  await requireRecordOf(event, id)
-  const record = await findRecord(id)
-  if (!record) throw notFound('student')
-  return record
+export default defineRoute({ who: recordOf, id: 'student' }, async ({ id }) => {
+  return found(await findRecord(id), 'student')
 })

@@ -1,10 +1,8 @@
-import { defineEventHandler } from 'h3'
-import { idIn, requireRecordOf } from '../../../http/access'
+import { recordOf } from '../../../http/access'
+import { defineRoute } from '../../../http/defineRoute'
 import { testBay } from '../../../store/welderTests'
 
 /** One student's tests and uses of the process. */
-export default defineEventHandler(async event => {
-  const id = idIn(event, 'student')
-  await requireRecordOf(event, id)
+export default defineRoute({ who: recordOf, id: 'student' }, async ({ id }) => {
   return testBay(id)
 })

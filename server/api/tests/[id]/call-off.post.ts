@@ -1,15 +1,11 @@
-import { defineEventHandler, sendNoContent } from 'h3'
 import { callOffSchema } from '../../../../contract/welderTests'
-import { idIn, requireStaff } from '../../../http/access'
-import { readAs } from '../../../http/readAs'
+import { staff } from '../../../http/access'
+import { defineRoute } from '../../../http/defineRoute'
 import { notFound, refuse } from '../../../http/refuse'
 import { callOffTest, findTest } from '../../../store/welderTests'
 
 /** Calls off a test that was only planned, as it was seen: what somebody began meanwhile stays. */
-export default defineEventHandler(async event => {
-  await requireStaff(event)
-  const id = idIn(event, 'test')
-  const { baseVersion } = await readAs<{ baseVersion: number }>(event, callOffSchema)
+export default defineRoute({ who: staff, id: 'test', takes: callOffSchema }, async ({ id, body: { baseVersion } }) => {
   if (!(await findTest(id))) throw notFound('test')
   if (!(await callOffTest(id, baseVersion)))
     throw refuse(
@@ -17,5 +13,4 @@ export default defineEventHandler(async event => {
       'Begun already',
       'A test whose clock has run is kept, whatever came of it; and one that somebody changed meanwhile is not called off.',
     )
-  return sendNoContent(event)
 })

@@ -1,10 +1,10 @@
-import { defineEventHandler } from 'h3'
 import { setForVisual } from '../../../../core/criteria'
 import { unitFor, type CodeBook } from '../../../../core/qualification'
 import { documentFaults, visualOf, visualSigned, type TestFault, type WelderTest } from '../../../../core/welderTest'
-import { welderTestSaveSchema, type SavedWelderTest, type WelderTestSave } from '../../../../contract/welderTests'
-import { idIn, requireStaff } from '../../../http/access'
-import { DOCUMENT_BYTES, readAs } from '../../../http/readAs'
+import { welderTestSaveSchema, type SavedWelderTest } from '../../../../contract/welderTests'
+import { staff } from '../../../http/access'
+import { defineRoute } from '../../../http/defineRoute'
+import { DOCUMENT_BYTES } from '../../../http/readAs'
 import { refuse } from '../../../http/refuse'
 import { savedByOther } from '../../../http/savedByOther'
 import { findBook } from '../../../store/codeBooks'
@@ -14,26 +14,26 @@ import { findStudent } from '../../../store/students'
 import { saveTest } from '../../../store/welderTests'
 
 /** Saves a test whole; what is out of order by its book is refused, and nothing of it is kept. */
-export default defineEventHandler(async (event): Promise<SavedWelderTest> => {
-  const me = await requireStaff(event)
-  const id = idIn(event, 'test')
-  const save = await readAs<WelderTestSave>(event, welderTestSaveSchema, DOCUMENT_BYTES)
-  const { document } = save
-  if (!(await findStudent(document.studentId))) throw notAccepted('studentId', 'There is no such student')
-  const book = await bookOf(document)
-  const faults = documentFaults(document, book)
-  if (faults.length > 0) throw outOfOrder(faults)
-  const outcome = await saveTest(id, { ...save, document: await withVisual(document, book) }, book, {
-    id: me.id,
-    name: me.name,
-    now: new Date(),
-  })
-  if ('saved' in outcome) return outcome.saved
-  throw savedByOther(
-    `${outcome.theirs.savedBy} saved this test meanwhile. Load it, and do it again on that.`,
-    outcome.theirs,
-  )
-})
+export default defineRoute(
+  { who: staff, id: 'test', takes: welderTestSaveSchema, mostBytes: DOCUMENT_BYTES },
+  async ({ me, id, body: save }): Promise<SavedWelderTest> => {
+    const { document } = save
+    if (!(await findStudent(document.studentId))) throw notAccepted('studentId', 'There is no such student')
+    const book = await bookOf(document)
+    const faults = documentFaults(document, book)
+    if (faults.length > 0) throw outOfOrder(faults)
+    const outcome = await saveTest(id, { ...save, document: await withVisual(document, book) }, book, {
+      id: me.id,
+      name: me.name,
+      now: new Date(),
+    })
+    if ('saved' in outcome) return outcome.saved
+    throw savedByOther(
+      `${outcome.theirs.savedBy} saved this test meanwhile. Load it, and do it again on that.`,
+      outcome.theirs,
+    )
+  },
+)
 
 const outOfOrder = (faults: readonly TestFault[]) =>
   refuse(

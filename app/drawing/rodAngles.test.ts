@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import { DEFAULT_HOUSE_RULES } from '../../../core/house'
-import { JOINTS, PASSES, rodAngles } from '../../../core/setup'
-import { PAD_POSITIONS } from '../../../core/trade'
+import { DEFAULT_HOUSE_RULES } from '~~/core/house'
+import { JOINTS, PASSES, rodAngles } from '~~/core/setup'
+import { PAD_POSITIONS } from '~~/core/trade'
 import { rodAngleViews, viewSvg, type DrawnAngles, type Shape } from './rodAngles'
 
 const aCase = (change: Partial<DrawnAngles & { pass: 'root' }> = {}): DrawnAngles => {

@@ -2,7 +2,7 @@ import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
 import { beyondTable } from '~~/core/deposit'
 import type { HouseRules } from '~~/core/house'
 import { makePdf } from '~/composables/makePdf'
-import { rodAngleViews, viewSvg } from '../drawing/rodAngles'
+import { rodAngleViews, viewSvg } from '~/drawing/rodAngles'
 import type { BoothCard } from './boothCards'
 import { cardFacts } from './cardFacts'
 

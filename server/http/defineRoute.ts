@@ -1,0 +1,59 @@
+import { defineEventHandler, getRouterParam, sendNoContent, setResponseStatus, type H3Event } from 'h3'
+import type { ISchema, Schema } from 'yup'
+import { FORM_BYTES, readAs } from './readAs'
+import { notFound, wrongField } from './refuse'
+
+/** Finds who asks, or refuses them; the id is that in the address, as it was sent. */
+export type Admits<Who> = (event: H3Event, id: string) => Who | Promise<Who>
+
+/** What a route says of itself. */
+interface RouteTerms<Who, Body> {
+  /** Who may ask. */
+  readonly who: Admits<Who>
+  /** What the id in the address is of, as a person says it: one that cannot be is no such thing (404). */
+  readonly id?: string
+  /** What is kept under an id that the client made: one that cannot be is a wrong field (422). */
+  readonly newId?: string
+  /** What the body is held against. */
+  readonly takes?: ISchema<Body>
+  /** Bytes that the body may have; a form's otherwise. */
+  readonly mostBytes?: number
+  /** It makes something new: 201. */
+  readonly makes?: true
+}
+
+/** What the work of a route is given. */
+interface Asked<Who, Body> {
+  readonly event: H3Event
+  readonly me: Who
+  /** The id in the address; empty where the route has none. */
+  readonly id: string
+  readonly body: Body
+}
+
+const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/
+
+/**
+ * A route of the server: who may, what it takes, and what is done. In this order it refuses whoever may not (401,
+ * 403), an id that cannot be (404, 422) and a body that is not as it should be (413, 415, 400, 422); what the work
+ * leaves undefined is answered with 204.
+ * @example defineRoute({ who: staff, id: 'student', takes: studentSchema }, ({ id, body }) => changeStudent(id, body))
+ */
+export function defineRoute<Who, Answer, Body = undefined>(
+  terms: RouteTerms<Who, Body>,
+  work: (asked: Asked<Who, Body>) => Answer | Promise<Answer>,
+) {
+  return defineEventHandler(async event => {
+    const id = getRouterParam(event, 'id') ?? ''
+    const me = await terms.who(event, id)
+    if (terms.id && !UUID.test(id)) throw notFound(terms.id)
+    if (terms.newId && !UUID.test(id)) throw wrongField('id', `The id of a ${terms.newId} is a UUID`)
+    const body = terms.takes
+      ? await readAs<Body>(event, terms.takes as Schema, terms.mostBytes ?? FORM_BYTES)
+      : undefined
+    const answer = await work({ event, me, id, body: body as Body })
+    if (answer === undefined) return sendNoContent(event)
+    if (terms.makes) setResponseStatus(event, 201)
+    return answer
+  })
+}
