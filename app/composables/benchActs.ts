@@ -26,6 +26,10 @@ import { inches } from '~~/core/units'
 import type { MarkKind } from '~/keys/markKinds'
 import { useBench } from '~/stores/bench'
 
+/** What the Bench can ask about. */
+export type BenchDialog =
+  'discard' | 'ticket' | 'more' | 'students' | 'keys' | 'why' | 'across' | 'over' | 'pass' | 'fit-up' | 'codes' | 'told'
+
 export const SMALL_STEP = inches(1 / 8)
 export const LARGE_STEP = inches(1 / 2)
 

@@ -1,42 +1,14 @@
 <script setup lang="ts">
-import { v7 as uuid } from 'uuid'
-import { useLocalStorage } from '@vueuse/core'
-import { holdAgainst, setForVisual } from '~~/core/criteria'
-import { qualifies, unitFor } from '~~/core/qualification'
-import {
-  asRetest,
-  nextStep,
-  originOf,
-  retestOptions,
-  sayStep,
-  specimensOf,
-  specimenVerdict,
-  stopTest,
-  takeStep,
-  testCoupon,
-  testStanding,
-  visualOf,
-  visualSigned,
-  wantsOf,
-  type HoldPoint,
-  type Specimen,
-  type SpecimenResult,
-  type StepWants,
-  type TestStep,
-  type WelderTest,
-} from '~~/core/welderTest'
-import { cautionsFor, type CautionTopic } from '~~/core/trade'
-import type { FitUp } from '~~/core/setup'
-import { bookTitle, STATE_WORDS } from '~/components/testBay/testHeading'
 import { spokenDay } from '~~/core/calendar'
-import { today, wallTime } from '~/composables/shopClock'
+import { bookTitle, STATE_WORDS } from '~/components/testBay/testHeading'
 import { useLoader } from '~/composables/loader'
 import { usePageKeys } from '~/composables/pageKeys'
-import { TEST_KEYS } from '~/keys/roomKeys'
+import { useTestActs } from '~/composables/testActs'
 import { useTestPapers } from '~/composables/testPapers'
+import { useTestView } from '~/composables/testView'
+import { TEST_KEYS } from '~/keys/roomKeys'
 import { useCriteria } from '~/stores/criteria'
 import { useHouseRules } from '~/stores/houseRules'
-import { messageOf } from '~/stores/request'
 import { useSession } from '~/stores/session'
 import { useWelderTest } from '~/stores/welderTest'
 import { useWelderTests } from '~/stores/welderTests'
@@ -62,162 +34,16 @@ watch(testId, load)
 onBeforeUnmount(run.close)
 useHead({ title: () => `${run.student || 'Test'} · Test bay · Fusilis` })
 
-const document = computed(() => (run.id === testId.value ? run.document : null))
-const initialsOf = (name: string) =>
-  name
-    .split(/\s+/)
-    .map(part => part[0] ?? '')
-    .join('')
-    .toUpperCase()
-    .slice(0, 4)
-const witness = useLocalStorage(`fusilis.witness.${session.me?.id ?? ''}`, initialsOf(session.me?.name ?? ''))
-const seen = () => ({ by: witness.value.trim() || initialsOf(session.me?.name ?? '?'), at: new Date().toISOString() })
-
-const rules = computed(() => houseRules.rulesOf(document.value?.rulesVersion ?? houseRules.current.version))
-/** The coupon as it was read; before that as it was welded. */
-const coupon = computed(() => run.coupon?.document ?? testCoupon(document.value!, rules.value, wallTime))
-const step = computed(() => nextStep(document.value!, run.book!, run.coupon !== null))
-const state = computed(() => testStanding(document.value!, run.book!).state)
-const unit = computed(() => unitFor(run.book!, document.value!.test))
-const specimens = computed(() => specimensOf(document.value!, run.book!))
-const outcomes = computed(
-  () =>
-    new Map(
-      specimens.value.flatMap(one =>
-        specimenVerdict(document.value!, one, run.book!)
-          ? [[one.id, specimenVerdict(document.value!, one, run.book!)!.outcome] as const]
-          : [],
-      ),
-    ),
-)
-const openings = computed(() =>
-  specimens.value.flatMap(one =>
-    (document.value!.results[one.id]?.openings ?? []).map(opening => ({
-      specimenId: one.id,
-      opening,
-      atMm: originOf(coupon.value, one, opening).atMm,
-    })),
-  ),
-)
-const chosen = ref<string | null>(null)
-const set = computed(() => setForVisual(run.book!.criteriaId, criteria.sets))
-const held = computed(() => (run.coupon && set.value ? holdAgainst(run.coupon.document, set.value, unit.value) : null))
-const pipe = computed(() =>
-  document.value!.test.outsideMm === null
-    ? null
-    : { outsideMm: document.value!.test.outsideMm, wallMm: document.value!.test.thicknessMm },
-)
-const qualified = computed(() => qualifies(run.book!, [document.value!.test]))
-const cautions = computed(() => {
-  const now: CautionTopic[] =
-    state.value === 'for specimens'
-      ? ['cutting', 'bend press']
-      : [
-          'grinding',
-          ...(document.value!.test.form === 'pipe' ? ['fixed pipe' as const] : []),
-          ...(/^4/.test(document.value!.test.position) ? ['overhead' as const] : []),
-        ]
-  return cautionsFor(now).filter(caution => caution.topic !== 'always')
-})
-
-const dialog = ref<'stop' | 'fit-up' | 'keys' | 'call off' | 'retest' | null>(null)
-const entering = shallowRef<Specimen | null>(null)
-const stopWhy = ref('')
+const view = useTestView(() => testId.value)
+const { document, coupon, step, stepSaid, state, unit, specimens, outcomes, openings, held, qualified } = view
+const { cautions, nextTest, clockRuns } = view
+const papers = useTestPapers(() => ({ document: document.value!, book: run.book!, student: run.student }))
 const terms = useTemplateRef<{ stamp: () => void }>('terms')
 const passes = useTemplateRef<{ add: () => void; drop: () => void }>('passes')
-const papers = useTestPapers(() => ({ document: document.value!, book: run.book!, student: run.student }))
-const bench = computed(() => ({ path: '/bench', query: { test: testId.value } }))
-
-/** What the page does for a step, by what it takes. */
-const TAKES: Readonly<Record<StepWants, (step: TestStep) => void>> = {
-  'a look': step => {
-    const opened = step.is === 'specimen' && document.value!.results[step.specimen.id]
-    if (opened) openOne()
-    else run.change(takeStep(document.value!, step, seen()))
-  },
-  'a stamp': () => terms.value?.stamp(),
-  'the Bench': () => void navigateTo(bench.value),
-  'a signature': () => sign(held.value?.outcome === 'fail' ? 'fails' : 'passes', ''),
-  'a result': () => openOne(),
-  'the papers': () => void papers.record(),
-  'a retest': () => {
-    if (retest.value) void navigateTo(`/test-bay/${retest.value.id}`)
-    else dialog.value = 'retest'
-  },
-}
-const act = () => TAKES[wantsOf(step.value)](step.value)
-
-function sign(outcome: 'passes' | 'fails', why: string) {
-  if (!run.coupon || !set.value) return
-  const said = visualOf(run.coupon.document, set.value, unit.value)
-  run.change({ ...document.value!, visual: visualSigned({ ...seen(), outcome, why }, said) })
-}
-const witnessed = (point: HoldPoint) => run.change(takeStep(document.value!, { is: 'hold', point }, seen()))
-const sound = (specimen: Specimen) => run.change(takeStep(document.value!, { is: 'specimen', specimen }, seen()))
-function keepResult(result: Pick<SpecimenResult, 'openings' | 'byHand' | 'note'>) {
-  if (
-    run.change({
-      ...document.value!,
-      results: { ...document.value!.results, [entering.value!.id]: { ...seen(), ...result } },
-    })
-  )
-    entering.value = null
-}
-function stop() {
-  if (run.change(stopTest(document.value!, stopWhy.value.trim() || 'stopped', new Date().toISOString())))
-    dialog.value = null
-  stopWhy.value = ''
-}
-function keepFitUp(fitUp: FitUp | null) {
-  if (run.change({ ...document.value!, fitUp })) dialog.value = null
-}
-
-/** The first piece of a retest that was planned already. */
-const retest = computed(
-  () =>
-    tests.bay?.tests.filter(test => test.retest?.of === testId.value).sort((a, b) => a.id.localeCompare(b.id))[0] ??
-    null,
-)
-const stepSaid = computed(() =>
-  step.value.is === 'retest' && retest.value ? 'Open the retest' : sayStep(step.value, document.value!),
-)
-async function planRetest(pieces: number) {
-  dialog.value = null
-  try {
-    const ids = await tests.plan(
-      Array.from({ length: pieces }, (): WelderTest =>
-        asRetest(document.value!, { of: testId.value, pieces }, { testDay: today(), couponId: uuid() }),
-      ),
-    )
-    await navigateTo(`/test-bay/${ids[0]}`)
-  } catch (error) {
-    run.problem = messageOf(error)
-  }
-}
-async function callOff() {
-  try {
-    await tests.callOff(testId.value, run.baseVersion)
-    await navigateTo('/test-bay')
-  } catch (error) {
-    run.problem = messageOf(error)
-    dialog.value = null
-  }
-}
-/** The same student's next test that is not done, for two pieces in a row. */
-const nextTest = computed(
-  () =>
-    tests.bay?.tests
-      .filter(
-        test => test.studentId === document.value?.studentId && test.id !== testId.value && test.state === 'planned',
-      )
-      .sort((a, b) => a.id.localeCompare(b.id))[0] ?? null,
-)
+const acts = useTestActs(() => testId.value, view, { stamp: () => terms.value?.stamp(), print: papers.record })
+const { witness, dialog, entering, act, openOne } = acts
 const toNext = () => {
   if (nextTest.value) void navigateTo(`/test-bay/${nextTest.value.id}`)
-}
-const runs = computed(() => document.value?.startedAt !== null && document.value?.endedAt === null)
-const openOne = () => {
-  if (step.value.is === 'specimen') entering.value = step.value.specimen
 }
 
 usePageKeys(
@@ -227,10 +53,10 @@ usePageKeys(
       if (document.value) act()
     },
     'stop': () => {
-      if (runs.value) dialog.value = 'stop'
+      if (clockRuns.value) dialog.value = 'stop'
     },
     'openings': openOne,
-    'bench': () => navigateTo(bench.value),
+    'bench': () => navigateTo(acts.bench()),
     'pass less': () => passes.value?.drop(),
     'pass more': () => passes.value?.add(),
     'fit-up': () => {
@@ -296,7 +122,7 @@ usePageKeys(
               v-model:witness="witness"
               :document="document"
               @change="run.change"
-              @hold="witnessed"
+              @hold="acts.witnessed"
               @fit-up="dialog = 'fit-up'"
             />
             <VisualPanel
@@ -305,50 +131,23 @@ usePageKeys(
               :can-sign="document.endedAt !== null && Object.keys(document.results).length === 0"
               :unit="unit"
               :bench-address="`/bench?test=${testId}`"
-              @sign="sign"
+              @sign="acts.sign"
             />
           </div>
           <div class="column">
             <PassRuns ref="passes" :document="document" @change="run.change" />
-            <section class="panel cuts" aria-label="What is cut">
-              <div class="cut-head">
-                <h2 class="section-title">{{ document.examinedBy === 'radiograph' ? 'Radiograph' : 'Specimens' }}</h2>
-                <v-select
-                  v-if="
-                    run.book.radiograph && document.test.weld === 'groove' && Object.keys(document.results).length === 0
-                  "
-                  class="by"
-                  label="Examined by"
-                  hide-details
-                  density="compact"
-                  :items="['specimens', 'radiograph']"
-                  :model-value="document.examinedBy"
-                  @update:model-value="run.change({ ...document, examinedBy: $event })"
-                />
-              </div>
-              <SpecimenDrawing
-                id="specimens"
-                :coupon="coupon"
-                :specimens="specimens"
-                :outcomes="outcomes"
-                :openings="openings"
-                :unit="unit"
-                :pipe="pipe"
-                :chosen="chosen"
-                @choose="chosen = $event"
-              />
-              <SpecimenList
-                :document="document"
-                :book="run.book"
-                :specimens="specimens"
-                :coupon="coupon"
-                :chosen="chosen"
-                :open="document.visual?.outcome === 'passes'"
-                @choose="chosen = $event"
-                @sound="sound"
-                @enter="entering = $event"
-              />
-            </section>
+            <TestCuts
+              :document="document"
+              :book="run.book"
+              :coupon="coupon"
+              :specimens="specimens"
+              :outcomes="outcomes"
+              :openings="openings"
+              :unit="unit"
+              @examine="run.change({ ...document, examinedBy: $event })"
+              @sound="acts.sound"
+              @enter="entering = $event"
+            />
             <section class="panel gives" aria-label="What it would qualify">
               <h2 class="section-title">{{ state === 'passed' ? 'Qualifies' : 'Would qualify' }}</h2>
               <QualifiesPanel :qualified="qualified" />
@@ -374,56 +173,20 @@ usePageKeys(
           >
         </div>
       </div>
-      <FormDialog
-        v-if="dialog === 'stop'"
-        heading="Stop the clock"
-        save="Stop it"
-        leave="Weld on"
-        @submit="stop"
-        @close="dialog = null"
-        ><v-text-field v-model="stopWhy" label="Why" maxlength="200" autofocus autocomplete="off"
-      /></FormDialog>
-      <FormDialog
-        v-if="dialog === 'call off'"
-        heading="Call this test off?"
-        save="Call it off"
-        danger
-        @submit="callOff"
-        @close="dialog = null"
-        ><p>Nothing of it has been welded. The plan goes, and nothing of it is kept.</p></FormDialog
-      >
-      <FormDialog
-        v-if="run.saving === 'someone else'"
-        heading="Somebody else changed this test"
-        save="Mine goes over it"
-        leave="Theirs stands"
-        @submit="run.settle('mine')"
-        @close="run.settle('theirs')"
-        ><p>What you did since is kept in this browser. Both versions stay among the test’s versions.</p></FormDialog
-      >
-      <RetestChoice
-        v-if="dialog === 'retest'"
-        :options="retestOptions(run.book, document.testDay)"
-        @choose="planRetest"
-        @close="dialog = null"
-      />
-      <KeyList v-if="dialog === 'keys'" :keys="TEST_KEYS" @close="dialog = null" />
-      <LazyFitUpEditor
-        v-if="dialog === 'fit-up'"
-        :document="{ ...coupon, ...(document.fitUp ? { fitUp: document.fitUp } : {}) }"
-        :unit="unit"
-        :preset-degrees="null"
-        @keep="keepFitUp"
-        @close="dialog = null"
-      />
-      <SpecimenForm
-        v-if="entering"
-        :key="entering.id"
-        :specimen="entering"
+      <TestDialogs
+        v-model:dialog="dialog"
+        v-model:entering="entering"
         :document="document"
         :book="run.book"
-        @keep="keepResult"
-        @close="entering = null"
+        :coupon="coupon"
+        :unit="unit"
+        :contested="run.saving === 'someone else'"
+        @stop="acts.stop"
+        @call-off="acts.callOff"
+        @settle="run.settle"
+        @retest="acts.planRetest"
+        @fit-up="acts.keepFitUp"
+        @result="acts.keepResult"
       />
     </template>
   </div>
@@ -466,21 +229,11 @@ h1 a {
   grid-template-columns: minmax(0, 1fr);
   gap: 16px;
 }
-.cuts,
 .gives {
   padding: 16px;
   display: grid;
   gap: 12px;
   align-content: start;
-}
-.cut-head {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-  gap: 12px;
-}
-.by {
-  max-width: 190px;
 }
 .cautions {
   display: grid;

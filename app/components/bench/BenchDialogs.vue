@@ -1,0 +1,106 @@
+<script setup lang="ts">
+import type { SavedCoupon } from '~~/contract/coupon'
+import type { FloorStudent } from '~~/contract/people'
+import { gaugeKinds, type GaugeKind, type Pass, type SetUpChange } from '~~/core/coupon'
+import type { FitUp } from '~~/core/setup'
+import type { LengthUnit } from '~~/core/units'
+import type { BenchDialog } from '~/composables/benchActs'
+import { BENCH_KEYS } from '~/keys/benchKeys'
+import type { MarkKind } from '~/keys/markKinds'
+import { useBench } from '~/stores/bench'
+import { useFloor } from '~/stores/floor'
+
+/** What the Bench asks about; one at a time. */
+defineProps<{ unit: LengthUnit; saving: boolean }>()
+const dialog = defineModel<BenchDialog | null>('dialog', { required: true })
+/** The version that somebody else saved meanwhile. */
+const theirs = defineModel<SavedCoupon | null>('theirs', { required: true })
+defineEmits<{
+  setUp: [change: SetUpChange]
+  drop: [kind: MarkKind]
+  student: [student: FloorStudent]
+  discard: []
+  save: [why: string]
+  readings: [read: readonly { of: GaugeKind; valueMm: number }[]]
+  pass: [pass: Pass]
+  fitUp: [fitUp: FitUp | null]
+  settle: [stands: 'mine' | 'theirs']
+}>()
+const bench = useBench()
+const floor = useFloor()
+
+/** What the gauge letter that was pressed reads on the lane at the cursor. */
+const gauged = computed(() => {
+  const bead = bench.document?.beads.find(lane => lane.id === bench.cursor.beadId)
+  return bench.document && bead && (dialog.value === 'across' || dialog.value === 'over')
+    ? gaugeKinds(bench.document.piece, bead)[dialog.value]
+    : []
+})
+const editor = useTemplateRef<{ refuse: (message: string) => void }>('editor')
+defineExpose({
+  /** Says on the ticket why what was asked of it cannot be. */
+  refuse: (message: string) => editor.value?.refuse(message),
+})
+</script>
+
+<template>
+  <LazyTicketEditor
+    v-if="dialog === 'ticket' && bench.document"
+    ref="editor"
+    :document="bench.document"
+    :unit="unit"
+    @change="$emit('setUp', $event)"
+    @close="dialog = null"
+  />
+  <MoreMarks v-if="dialog === 'more'" :face="bench.cursorFace" @drop="$emit('drop', $event)" @close="dialog = null" />
+  <StudentPicker
+    v-if="dialog === 'students'"
+    :students="floor.students"
+    @choose="$emit('student', $event)"
+    @close="dialog = null"
+  />
+  <KeyList v-if="dialog === 'keys'" :keys="BENCH_KEYS" @close="dialog = null" />
+  <LazyHeldAgainst
+    v-if="dialog === 'codes' && bench.document"
+    :document="bench.document"
+    :unit="unit"
+    @close="dialog = null"
+  />
+  <LazyToldSigns v-if="dialog === 'told' && bench.document" :document="bench.document" @close="dialog = null" />
+  <DiscardCoupon v-if="dialog === 'discard'" @discard="$emit('discard')" @close="dialog = null" />
+  <WhyAgain v-if="dialog === 'why'" @why="$emit('save', $event)" @close="dialog = null" />
+  <GaugeEntry
+    v-if="gauged.length > 0 && bench.document"
+    :document="bench.document"
+    :place="bench.cursor"
+    :kinds="gauged"
+    :unit="unit"
+    @read="$emit('readings', $event)"
+    @close="dialog = null"
+  />
+  <LazyPassEditor
+    v-if="dialog === 'pass' && bench.document && bench.pass"
+    :document="bench.document"
+    :pass="bench.pass"
+    :unit="unit"
+    :students="floor.students"
+    @change="$emit('pass', $event)"
+    @close="dialog = null"
+  />
+  <LazyFitUpEditor
+    v-if="dialog === 'fit-up' && bench.document"
+    :document="bench.document"
+    :unit="unit"
+    :preset-degrees="bench.open?.presetDegrees ?? null"
+    @keep="$emit('fitUp', $event)"
+    @close="dialog = null"
+  />
+  <LazyTwoVersions
+    v-if="theirs && bench.document"
+    :mine="bench.document"
+    :theirs="theirs"
+    :busy="saving"
+    @choose="$emit('settle', $event)"
+    @close="theirs = null"
+  />
+</template>

@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import type { LengthUnit } from '~~/core/units'
+import { useBench } from '~/stores/bench'
+
+/** Whose coupon lies on the Bench, and how it was run. */
+defineProps<{ unit: LengthUnit }>()
+defineEmits<{ student: []; ticket: [] }>()
+const bench = useBench()
+</script>
+
+<template>
+  <header v-if="bench.document && bench.open" class="head">
+    <div class="who">
+      <h1>
+        <button type="button" @click="$emit('student')">{{ bench.open.student.name }}</button>
+      </h1>
+      <p>
+        {{ bench.document.ticket.hand }} hand{{
+          bench.document.ticket.booth ? ` · booth ${bench.document.ticket.booth}` : ''
+        }}{{ bench.isRegrade ? ' · graded again' : '' }}
+      </p>
+    </div>
+    <BenchTicket :document="bench.document" :remarks="bench.remarks" :unit="unit" @edit="$emit('ticket')" />
+  </header>
+</template>
+
+<style scoped>
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  justify-content: space-between;
+  gap: 8px 20px;
+  padding: 12px 18px;
+  background: rgb(var(--v-theme-surface));
+  border-bottom: 1px solid var(--line);
+}
+.who h1 {
+  font-size: 1.4rem;
+  font-weight: 700;
+  letter-spacing: -0.015em;
+  line-height: 1.15;
+}
+.who p {
+  color: var(--quiet);
+  font-size: 0.92rem;
+}
+</style>

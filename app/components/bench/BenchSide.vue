@@ -1,0 +1,104 @@
+<script setup lang="ts">
+import type { LengthUnit } from '~~/core/units'
+import type { BenchDialog } from '~/composables/benchActs'
+import { useBench } from '~/stores/bench'
+
+/** What the coupon comes to, beside its drawing: verdict, the next run, causes, marks; and the one main act. */
+defineProps<{ unit: LengthUnit; problem: string; saving: boolean }>()
+defineEmits<{ ask: [dialog: BenchDialog]; save: [] }>()
+const bench = useBench()
+</script>
+
+<template>
+  <aside v-if="bench.document && bench.open" class="side" aria-label="Reading">
+    <div class="scroll">
+      <VerdictPanel v-if="bench.grade" :grade="bench.grade" :unit="unit" @codes="$emit('ask', 'codes')" />
+      <NextRun />
+      <CausePanel
+        v-if="bench.reading"
+        :key="`causes ${bench.open.id}`"
+        :reading="bench.reading"
+        :document="bench.document"
+        @told="$emit('ask', 'told')"
+      />
+      <MarkList :document="bench.document" :unit="unit" />
+      <CouponRemarks :key="bench.open.id" />
+      <CouponHistory v-if="bench.isRegrade" :key="`history ${bench.open.id}`" :coupon-id="bench.open.id" />
+    </div>
+    <div class="act">
+      <p v-if="bench.keptAt === 'nowhere'" role="alert" class="alert">This browser cannot keep a draft. Save soon.</p>
+      <p v-if="problem" role="alert" class="alert">{{ problem }}</p>
+      <div class="steps">
+        <v-btn variant="text" :disabled="bench.past.length === 0" @click="bench.undo">Undo</v-btn>
+        <v-btn variant="text" :disabled="bench.future.length === 0" @click="bench.redo">Redo</v-btn>
+        <v-btn variant="text" @click="bench.touched ? $emit('ask', 'discard') : bench.clear()">Discard</v-btn>
+        <v-btn variant="text" aria-label="Keys" @click="$emit('ask', 'keys')">?</v-btn>
+      </div>
+      <v-btn color="primary" block height="56" class="main" :loading="saving" @click="$emit('save')"
+        >{{ bench.open.testId ? 'Save, back to the test' : bench.isRegrade ? 'Save again' : 'Save, next coupon' }}
+        <kbd class="key">Enter</kbd></v-btn
+      >
+    </div>
+  </aside>
+</template>
+
+<style scoped>
+.side {
+  min-height: 0;
+  display: grid;
+  grid-template-rows: minmax(0, 1fr) auto;
+  background: rgb(var(--v-theme-surface));
+  border-left: 1px solid var(--line);
+}
+.scroll {
+  overflow-y: auto;
+  padding: 16px 16px 8px;
+  display: grid;
+  gap: 14px;
+  align-content: start;
+}
+.act {
+  padding: 6px 16px 14px;
+  border-top: 1px solid var(--line);
+}
+.steps {
+  display: flex;
+  justify-content: space-between;
+}
+.steps .v-btn {
+  min-width: 0;
+  padding: 0 10px;
+}
+.main {
+  font-size: 1.05rem;
+  font-weight: 650;
+}
+.key {
+  margin-left: 10px;
+}
+.alert {
+  color: var(--poor);
+  font-weight: 600;
+  padding: 6px 0;
+}
+@media (max-width: 1000px) {
+  .side {
+    border-left: 0;
+    border-top: 1px solid var(--line);
+  }
+  .scroll {
+    overflow: visible;
+  }
+  .act {
+    position: sticky;
+    bottom: 0;
+    background: rgb(var(--v-theme-surface));
+    z-index: 2;
+  }
+}
+@media (max-width: 700px) {
+  .act {
+    bottom: 60px;
+  }
+}
+</style>
