@@ -12,6 +12,8 @@ export default defineConfig({
         test: {
           name: 'unit',
           include: ['core/**/*.test.ts', 'contract/**/*.test.ts', 'app/**/*.test.ts', 'demo/**/*.test.ts'],
+          // Properties over thousands of coupons take their time on a busy machine.
+          testTimeout: 60_000,
         },
       },
       {

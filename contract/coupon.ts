@@ -32,7 +32,7 @@ export const ticketSchema = object({
     .required('${path} is missing')
     .test(
       'size',
-      `\${path} is no rod size that is kept; choose from ${ROD_SIZES.map(size => `${size.name} in`).join(', ')}`,
+      `\${path} is no rod size that is kept; choose from ${ROD_SIZES.map(size => size.label).join(', ')}`,
       value => ROD_SIZES.some(size => Math.abs(size.diameterMm - (value ?? 0)) < 0.01),
     ),
   rods: oneOf(['new', 'stubs'] as const, 'a kind of rod'),

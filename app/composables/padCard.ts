@@ -14,7 +14,7 @@ export const PAD_INPUTS: readonly SheetInput[] = [
   ),
   choice(
     'size',
-    'Size, in',
+    'Size, in or mm',
     ROD_SIZES.map(row => row.name),
     '1/8',
   ),

@@ -1,5 +1,5 @@
 import type { Source } from '../trade'
-import { rodSizeOf } from '../trade'
+import { burnsAs, rodSizeOf } from '../trade'
 import { KG_PER_POUND } from '../units'
 
 /** Weld metal laid in an hour of burning arc. */
@@ -108,7 +108,7 @@ const TABLE: Readonly<Record<string, readonly Point[]>> = {
  */
 export function depositionRate(classification: string, diameterMm: number, currentA: number): DepositionRate {
   if (!(currentA > 0)) throw new RangeError('Current is more than 0 A')
-  const points = TABLE[`${classification} ${rodSizeOf(diameterMm).name}`]
+  const points = TABLE[`${burnsAs(classification)} ${rodSizeOf(diameterMm).soldFor}`]
   if (!points) return { kgPerHour: KG_PER_AMP_HOUR * currentA, beyond: null, source: RULE_OF_THUMB }
   const first = points[0]!
   const last = points.at(-1)!

@@ -51,6 +51,15 @@ export interface RangeRow extends Clause {
   readonly least: Bound
   readonly most: Bound
   readonly says: string
+  /** Pipe that is turned while it is welded. */
+  readonly rotated?: RotatedPipe
+}
+
+/** The least outside diameter of rotated pipe that is covered, and by what name each position is. */
+export interface RotatedPipe {
+  readonly from: Printed
+  readonly groove: Readonly<Partial<Record<Welded, readonly string[]>>>
+  readonly fillet: Readonly<Partial<Record<Welded, readonly string[]>>>
 }
 
 /** Fillers are grouped by F-number, by covering, or by the pipeline standard's own groups. */

@@ -84,7 +84,7 @@ const MOST_PIECES = 4
  * The fewest test pieces that cover what is wanted, found by looking at all sets of one, then two, and so on: there
  * are few pieces, and few positions.
  * @param pieces what the school can run; T any kind of piece that says how it is taken
- * @returns every smallest set; none when nothing covers it
+ * @returns every smallest set; none when nothing covers it, or nothing is wanted
  * @example fewestTests(STRUCTURAL, allOnPlate, pieces, piece => piece.taken)[0].map(piece => piece.name) // 3G and 4G
  */
 export function fewestTests<T>(
@@ -93,6 +93,7 @@ export function fewestTests<T>(
   pieces: readonly T[],
   taken: (piece: T) => TestTaken,
 ): T[][] {
+  if (wanted.grooves.length + wanted.fillets.length === 0) return []
   const useful = pieces.map(piece => ({ piece, test: taken(piece) })).filter(({ test }) => isOfUse(book, test, wanted))
   for (let size = 1; size <= Math.min(MOST_PIECES, useful.length); size++) {
     const found = setsOf(useful, size).filter(set =>

@@ -47,14 +47,23 @@ export const isOver = (size: Size, limit: Printed): boolean => over(size.value, 
 /** Whether a size is under a limit. At the limit it is not. */
 export const isUnder = (size: Size, limit: Printed): boolean => under(size.value, limit[size.unit])
 
+/**
+ * Whether a millimetre size is the inch size of a limit by its trade name: a 3/8 in plate is sold as 9.5 mm, and is no
+ * thinner than the plate of that line. Only for what is bought by name; what is measured is held against its own unit.
+ */
+const isSoldAs = ({ unit, value }: Size, limit: Printed): boolean =>
+  unit === 'mm' && Math.abs(limit.in * MM_PER_INCH - value) < SOLD_MM
+/** Millimetre sizes are named to the tenth. */
+const SOLD_MM = 0.051
+
 /** Whether a size is one that a row is of. A plate has no diameter (null): only a row that asks for none is of it. */
 export function meets(size: Size | null, { from, over, below, upTo }: SizeTest): boolean {
   if (size === null) return !from && !over && !below && !upTo
   return (
-    !(from && isUnder(size, from)) &&
-    !(over && !isOver(size, over)) &&
-    !(below && !isUnder(size, below)) &&
-    !(upTo && isOver(size, upTo))
+    !(from && !isSoldAs(size, from) && isUnder(size, from)) &&
+    !(over && (isSoldAs(size, over) || !isOver(size, over))) &&
+    !(below && (isSoldAs(size, below) || !isUnder(size, below))) &&
+    !(upTo && !isSoldAs(size, upTo) && isOver(size, upTo))
   )
 }
 

@@ -1,5 +1,6 @@
-import type { Clause, CodeBook } from './codeBook'
-import type { SizeRange } from './printedSize'
+import type { Clause, CodeBook, RotatedPipe, Welded } from './codeBook'
+import { sayPrinted, type SizeRange } from './printedSize'
+import { positionsQualified } from './qualifiedPositions'
 import { rangeBy, rowFor } from './qualifiedThickness'
 import { outsideIn, unitFor, type TestTaken } from './testTaken'
 
@@ -19,8 +20,19 @@ export function diameterQualified(book: CodeBook, test: TestTaken): QualifiedDia
   if (!row) return { range: null, says: 'no such test', clause: '', remembered: 'sure' }
   return {
     range: rangeBy(row, outside ?? { unit: unitFor(book, test), value: 0 }),
-    says: row.says,
+    says: [row.says, row.rotated && sayRotated(book, test, row.rotated)].filter(Boolean).join('; '),
     clause: row.clause,
     remembered: row.remembered,
   }
+}
+
+/** Pipe that is turned while it is welded is covered from a smaller size, in those positions that the test covers. */
+function sayRotated(book: CodeBook, test: TestTaken, { from, groove, fillet }: RotatedPipe): string {
+  const covered = positionsQualified(book, test)
+  const names = test.weld === 'fillet' ? fillet : groove
+  const letters = (test.weld === 'fillet' ? covered?.fillet : covered?.pipeGroove) ?? []
+  const positions = letters.flatMap((letter: Welded) => names[letter] ?? [])
+  return positions.length === 0
+    ? ''
+    : `rotated from ${sayPrinted(from, unitFor(book, test))} in ${positions.join(', ')}`
 }

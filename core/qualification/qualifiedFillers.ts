@@ -9,6 +9,9 @@ export interface QualifiedFillers extends Clause {
   readonly openRoot: readonly string[]
 }
 
+/** F-number of austenitic stainless electrodes. */
+const STAINLESS = 5
+
 /** ISO coverings: cellulosic C, basic B, all else the rutile and acid group R; bare wire S. */
 const COVERINGS: Readonly<Record<RodFamily, string>> = {
   'low hydrogen': 'B',
@@ -28,12 +31,14 @@ export function fillerGroup(grouping: FillerGrouping, classification: string): s
   switch (grouping) {
     case 'F-number':
       return wire ? 'F6' : `F${electrodeOf(classification).fNumber}`
-    case 'covering':
-      return wire ? 'S' : COVERINGS[electrodeOf(classification).family]
+    case 'covering': {
+      if (wire) return 'S'
+      const { family, fNumber } = electrodeOf(classification)
+      // Stainless is another group of filler material, whatever its covering.
+      return fNumber === STAINLESS ? `FM5-${COVERINGS[family]}` : COVERINGS[family]
+    }
     case 'pipeline group':
-      return wire
-        ? 'wire'
-        : (({ 3: 'group 1', 4: 'group 3' } as Record<number, string>)[electrodeOf(classification).fNumber] ?? 'none')
+      return wire ? 'wire' : (electrodeOf(classification).pipelineGroup ?? 'none')
   }
 }
 

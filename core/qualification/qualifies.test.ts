@@ -203,7 +203,16 @@ describe('thickness', () => {
     expect(() => thicknessQualified(STRUCTURAL, plate('3G', inches(1 / 4)))).toThrow(
       'no standard test of this thickness: 3/8 in or more is wanted',
     )
-    expect(() => thicknessQualified(STRUCTURAL, plate('3G', inches(3 / 8), { unit: 'mm' }))).toThrow('10 mm or more')
+    expect(() => thicknessQualified(STRUCTURAL, plate('3G', 9, { unit: 'mm' }))).toThrow('10 mm or more')
+  })
+  it.each([9.5, inches(3 / 8), 10])('a plate sold as 3/8 in or 10 mm is one in a metric school too: %d mm', mmThick => {
+    const [found] = thicknessQualified(STRUCTURAL, plate('3G', mmThick, { unit: 'mm' }))
+    expect(found!.range.least).toBe(3)
+    expect(found!.range.most).toBeCloseTo(2 * mmThick, 9)
+  })
+  it('what is a tenth thinner than it is sold as is not', () => {
+    expect(() => thicknessQualified(STRUCTURAL, plate('3G', 9.4, { unit: 'mm' }))).toThrow('10 mm or more')
+    expect(() => thicknessQualified(STRUCTURAL, plate('3G', inches(0.374)))).toThrow('3/8 in or more')
   })
   it('each filler earns by its own deposit by the pressure code (QW-306)', () => {
     const both = pipe('6G', 6.625, 0.432, {
@@ -248,6 +257,22 @@ describe('diameters', () => {
   ] as const)('%s', (_, book, test, says) => expect(sayPrintedRange(diameterQualified(book, test).range!)).toBe(says))
 })
 
+// ISO 9606-1 5.3: rotated pipe from 75 mm in PA, PB, PC and PD, as far as the test covers the position.
+describe('rotated pipe, ISO', () => {
+  const says = (position: TestPosition, more: Partial<TestTaken> = {}) =>
+    diameterQualified(ISO_9606, plate(position, 10, { unit: 'mm', ...more })).says
+  it.each([
+    ['1G', 'fixed pipe; rotated from 75 mm in PA'],
+    ['2G', 'fixed pipe; rotated from 75 mm in PA, PC'],
+    ['3G', 'fixed pipe; rotated from 75 mm in PA'],
+    ['4G', 'fixed pipe; rotated from 75 mm in PA, PC'],
+    ['2F', 'fixed pipe; rotated from 75 mm in PA, PB'],
+    ['4F', 'fixed pipe; rotated from 75 mm in PA, PB, PD'],
+  ] as const)('a plate in %s: %s', (position, said) => expect(says(position)).toBe(said))
+  it('none from a plate welded down, which covers no position in which pipe is turned', () =>
+    expect(says('3G', { progression: 'down' })).toBe('fixed pipe'))
+})
+
 describe('fillers', () => {
   const both = pipe('6G', 6.625, 0.432, {
     fillers: [
@@ -271,16 +296,44 @@ describe('fillers', () => {
     ]).toEqual([true, false, false, true])
   })
   it.each([
-    ['E6010', ['E6010', 'E6011']],
+    ['E6010', ['E6010', 'E6011', 'E7010-P1', 'E8010-P1']],
     ['E6013', ['E6012', 'E6013', 'E7014', 'E7024']],
-    ['E7018', ['E6012', 'E6013', 'E7014', 'E7016', 'E7018', 'E7024']],
+    ['E7018', ['E6012', 'E6013', 'E7014', 'E7016', 'E7018', 'E7018-1', 'E7018M', 'E7024', 'E8018-C3']],
+    ['E308L-16', ['E308L-16']],
   ])('ISO: %s covers its covering, and basic the rutile ones too (5.6)', (classification, covered) =>
     expect(
       fillersQualified(ISO_9606, pipe('6G', 6, 0.4, { fillers: used(inches(0.4), classification) })).withBacking,
     ).toEqual(covered),
   )
   it('ISO: an open root covers its own covering only', () =>
-    expect(fillersQualified(ISO_9606, pipe('6G', 6, 0.4)).openRoot).toEqual(['E7016', 'E7018']))
+    expect(fillersQualified(ISO_9606, pipe('6G', 6, 0.4)).openRoot).toEqual([
+      'E7016',
+      'E7018',
+      'E7018-1',
+      'E7018M',
+      'E8018-C3',
+    ]))
+  // API 1104 6.2.2: groups 1 and 2 cover each other, group 3 itself.
+  it.each([
+    ['E6010', ['E6010', 'E6011', 'E7010-P1', 'E8010-P1']],
+    ['E8010-P1', ['E6010', 'E6011', 'E7010-P1', 'E8010-P1']],
+    ['E7018', ['E7016', 'E7018', 'E7018-1', 'E7018M', 'E8018-C3']],
+  ])('pipeline: %s covers its group', (classification, covered) => {
+    const { openRoot, groups } = fillersQualified(
+      PIPELINE,
+      pipe('6G', 6, 0.4, { fillers: used(inches(0.4), classification) }),
+    )
+    expect(openRoot).toEqual(covered)
+    expect(groups).toMatch(/^G\d(, G\d)?$/)
+  })
+  it('stainless is covered by stainless alone, by every book', () => {
+    for (const book of [STRUCTURAL, PRESSURE, ISO_9606, PIPELINE]) {
+      const { withBacking } = fillersQualified(book, pipe('6G', 6, 0.4))
+      expect(withBacking).not.toContain('E308L-16')
+    }
+    const stainless = pipe('6G', 6, 0.4, { fillers: used(inches(0.4), 'E308L-16') })
+    expect(fillersQualified(PRESSURE, stainless).withBacking).toEqual(['E7024', 'E308L-16'])
+  })
   it('a bare wire is a group of its own, and rods of no group of a book cover nothing', () => {
     expect(fillersQualified(PRESSURE, pipe('6G', 6, 0.4, { fillers: used(inches(0.4), 'ER70S-2') })).openRoot).toEqual([
       'ER70S-2',
@@ -445,6 +498,28 @@ describe('the fewest tests', () => {
       { numRuns: 80 },
     )
   })
+})
+
+describe('what is planned', () => {
+  const aim = (more: Partial<Wanted> = {}): Wanted => ({
+    on: 'pipe',
+    grooves: ALL_WELDED,
+    fillets: [],
+    thicknessMm: inches(0.432),
+    outsideMm: inches(6.625),
+    openRoot: true,
+    classification: 'E6010',
+    progression: 'up',
+    ...more,
+  })
+  const six = pipe('6G', 6.625, 0.432, { fillers: used(inches(0.432), 'E6010') })
+  it('a pipeline test is found for a cellulosic rod, and for a low-hydrogen one', () => {
+    expect(fewestTests(PIPELINE, aim(), [six], test => test)).toEqual([[six]])
+    const basic = pipe('6G', 6.625, 0.432)
+    expect(fewestTests(PIPELINE, aim({ classification: 'E7018' }), [six, basic], test => test)).toEqual([[basic]])
+  })
+  it('where nothing is wanted nothing is offered', () =>
+    expect(fewestTests(PIPELINE, aim({ grooves: [] }), [six], test => test)).toEqual([]))
 })
 
 describe('test pieces', () => {

@@ -1,4 +1,4 @@
-import type { Source } from '../trade'
+import { burnsAs, type Source } from '../trade'
 
 export interface ArcVolts {
   readonly low: number
@@ -35,7 +35,7 @@ const TYPICAL: Readonly<Record<string, readonly [number, number]>> = {
  * @example arcVolts('E7018', 125) // { low: 21, high: 25, source: typical close arc }
  */
 export function arcVolts(classification: string, currentA: number): ArcVolts {
-  const row = TYPICAL[classification]
+  const row = TYPICAL[burnsAs(classification)]
   if (row) return { low: row[0], high: row[1], middle: (row[0] + row[1]) / 2, source: HANDBOOK }
   const volts = 20 + 0.04 * currentA
   return { low: volts - 2, high: volts + 2, middle: volts, source: LOAD_LINE }

@@ -77,6 +77,8 @@ function positionRemarks({ classification, position, travel }: Settings, { ways 
     remarks.push(remark('position', 'rod unfit for position', `${classification} is not made for ${name}`))
   if (!directions.includes(travel))
     remarks.push(remark('travel', 'odd travel', `${name} runs ${directions.join(' or ')}`))
+  if (travel === 'down' && electrodeOf(classification).family === 'low hydrogen')
+    remarks.push(remark('travel', 'odd travel', `${classification} is run up: downhill its slag runs under the arc`))
   if (classification === 'E6013' && travel === 'up' && ways.rutile === 'downhill sheet rod only')
     remarks.push(remark('travel', 'not the house’s way', 'The house runs E6013 downhill only'))
   return remarks

@@ -16,7 +16,7 @@ const LEAST: Readonly<Record<string, { readonly any: number; readonly lowHydroge
  * @example leastPlate('E7018', 3.175) // 6.35
  */
 export function leastPlate(classification: string, diameterMm: number): number {
-  const row = LEAST[rodSizeOf(diameterMm).name]!
+  const row = LEAST[rodSizeOf(diameterMm).soldFor]!
   return electrodeOf(classification).family === 'low hydrogen' ? row.lowHydrogen : row.any
 }
 

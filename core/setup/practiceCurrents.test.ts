@@ -66,7 +66,7 @@ describe('a rod without practice', () => {
     },
   )
   it('is refused when no window is kept for it', () => {
-    expect(() => startCurrent(aCase({ classification: 'E6020' }), DEFAULT_HOUSE_RULES)).toThrow(/No current window/)
+    expect(() => startCurrent(aCase({ classification: 'E6020' }), DEFAULT_HOUSE_RULES)).toThrow(/No rod "E6020"/)
     expect(() => startCurrent(aCase({ diameterMm: 9 }), DEFAULT_HOUSE_RULES)).toThrow(/No rod of 9 mm/)
   })
 })

@@ -1,5 +1,5 @@
 import type { PadPosition, Polarity, Travel } from '../trade'
-import { rodSizeOf } from '../trade'
+import { burnsAs, rodSizeOf } from '../trade'
 import type { Joint, CardPass } from './joint'
 
 /** What is to be welded, as far as the current depends on it. */
@@ -22,17 +22,21 @@ export interface PracticeCurrent {
   readonly highA: number
   /** Where it is run, in words. */
   readonly where: string
+  /** It is stated for thin plate: nothing more comes off for that. */
+  readonly onThin?: true
 }
 
 interface Row extends PracticeCurrent {
   readonly rod: string
   readonly position?: PadPosition
+  readonly positions?: readonly PadPosition[]
   readonly joints?: readonly Joint[]
   readonly passes?: readonly CardPass[]
   readonly travel?: Travel
   readonly polarity?: Polarity
-  /** Only for plates up to this, mm. */
+  /** Only for plates up to this, or from this on, mm. */
   readonly upToMm?: number
+  readonly fromMm?: number
 }
 
 /** Source: common practice. Rutile rods of 2.5 and 3.2 mm are kept as 3/32 and 1/8 in. */
@@ -41,7 +45,16 @@ const ROWS: readonly Row[] = [
   { rod: 'E7018 3/32', position: '2G', startA: 90, lowA: 80, highA: 95, where: 'horizontal' },
   { rod: 'E7018 3/32', position: '3G', startA: 80, lowA: 75, highA: 90, where: 'vertical up' },
   { rod: 'E7018 3/32', position: '4G', startA: 95, lowA: 85, highA: 100, where: 'overhead' },
-  { rod: 'E7018 3/32', upToMm: 3.2, position: '1G', startA: 80, lowA: 75, highA: 85, where: '1/8 in plate' },
+  {
+    rod: 'E7018 3/32',
+    upToMm: 3.2,
+    position: '1G',
+    startA: 80,
+    lowA: 75,
+    highA: 85,
+    where: '1/8 in plate',
+    onThin: true,
+  },
   { rod: 'E7018 1/8', position: '1G', startA: 125, lowA: 110, highA: 150, where: 'flat' },
   { rod: 'E7018 1/8', position: '2G', startA: 125, lowA: 110, highA: 135, where: 'horizontal' },
   { rod: 'E7018 1/8', position: '3G', startA: 110, lowA: 100, highA: 115, where: 'vertical up' },
@@ -56,10 +69,32 @@ const ROWS: readonly Row[] = [
     highA: 90,
     where: 'hot pass, 5 to 10 A over the root',
   },
+  // By the core: as many amperes a millimetre as the 1/8 in rod takes in the same root.
   {
     rod: 'E6010 3/32',
+    joints: ['V, open root'],
+    passes: ['root'],
+    startA: 60,
+    lowA: 55,
+    highA: 65,
+    where: 'open root',
+  },
+  {
+    rod: 'E6010 3/32',
+    joints: ['V, open root'],
+    passes: ['hot'],
+    startA: 65,
+    lowA: 60,
+    highA: 75,
+    where: 'hot pass, 5 to 10 A over the root',
+  },
+  {
+    rod: 'E6010 3/32',
+    joints: ['pad', 'square butt', 'T', 'lap', 'outside corner'],
     position: '3G',
     travel: 'down',
+    upToMm: 6,
+    onThin: true,
     startA: 80,
     lowA: 75,
     highA: 85,
@@ -96,8 +131,10 @@ const ROWS: readonly Row[] = [
   },
   {
     rod: 'E6013 3/32',
+    positions: ['1G', '2G'],
     joints: ['T', 'lap'],
     passes: ['first', 'bead'],
+    fromMm: 10,
     startA: 100,
     lowA: 90,
     highA: 105,
@@ -105,12 +142,25 @@ const ROWS: readonly Row[] = [
   },
   {
     rod: 'E6013 3/32',
+    positions: ['1G', '2G'],
     joints: ['T'],
     passes: ['second', 'third'],
+    fromMm: 10,
     startA: 90,
     lowA: 85,
     highA: 95,
     where: 'second and third bead of a fillet on 12 mm plate',
+  },
+  {
+    rod: 'E308L-16 3/32',
+    position: '1G',
+    joints: ['square butt', 'pad'],
+    upToMm: 3,
+    onThin: true,
+    startA: 55,
+    lowA: 50,
+    highA: 65,
+    where: '2.5 mm stainless sheet',
   },
   {
     rod: 'E6013 3/32',
@@ -125,19 +175,21 @@ const ROWS: readonly Row[] = [
 
 /** How many conditions a row names: of two that fit, the closer one is meant. */
 const closeness = (row: Row) =>
-  [row.position, row.joints, row.passes, row.travel, row.polarity, row.upToMm].filter(
+  [row.position ?? row.positions, row.joints, row.passes, row.travel, row.polarity, row.upToMm ?? row.fromMm].filter(
     condition => condition !== undefined,
   ).length
 
 function fits(row: Row, wanted: CurrentCase): boolean {
   return (
-    row.rod === `${wanted.classification} ${rodSizeOf(wanted.diameterMm).name}` &&
+    row.rod === `${burnsAs(wanted.classification)} ${rodSizeOf(wanted.diameterMm).soldFor}` &&
     (row.position === undefined || row.position === wanted.position) &&
+    (row.positions === undefined || row.positions.includes(wanted.position)) &&
     (row.joints === undefined || row.joints.includes(wanted.joint)) &&
     (row.passes === undefined || row.passes.includes(wanted.pass)) &&
     (row.travel === undefined || row.travel === wanted.travel) &&
     (row.polarity === undefined || row.polarity === wanted.polarity) &&
-    (row.upToMm === undefined || (wanted.thicknessMm !== undefined && wanted.thicknessMm <= row.upToMm))
+    (row.upToMm === undefined || (wanted.thicknessMm !== undefined && wanted.thicknessMm <= row.upToMm)) &&
+    (row.fromMm === undefined || wanted.thicknessMm === undefined || wanted.thicknessMm >= row.fromMm)
   )
 }
 

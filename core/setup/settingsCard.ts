@@ -117,6 +117,7 @@ function topicsOf({ position, classification, rods, travel, pass }: SetUpCase, {
   if (position === '4G') topics.push('overhead')
   if (position === '3G') topics.push(travel === 'down' ? 'drag downhill' : 'vertical')
   if (electrodeOf(classification).family === 'low hydrogen') topics.push('low hydrogen')
+  if (electrodeOf(classification).fNumber === 5) topics.push('stainless')
   if (rods === 'stubs') topics.push('stubs')
   if (ways.cooling === 'quench practice plates') topics.push('quench')
   if (pass === 'hot' || pass === 'root' || ways.cleaning === 'wheel every bead') topics.push('grinding')

@@ -79,15 +79,43 @@ describe('the current to start with', () => {
     [{ diameterMm: inches(3 / 32) }, 90],
     [{ diameterMm: inches(3 / 32), position: '3G', travel: 'up' }, 80],
     [{ diameterMm: inches(3 / 32), position: '4G' }, 95],
-    [{ diameterMm: inches(3 / 32), thicknessMm: inches(1 / 8) }, 75],
+    [{ diameterMm: inches(3 / 32), thicknessMm: inches(1 / 8) }, 80],
+    [{ diameterMm: inches(3 / 32), thicknessMm: inches(1 / 8), joint: 'outside corner' }, 80],
     [{ classification: 'E6010', joint: 'V, open root', pass: 'root', position: '3G', travel: 'up' }, 80],
     [{ classification: 'E6010', joint: 'V, open root', pass: 'hot' }, 90],
+    [
+      {
+        classification: 'E6010',
+        diameterMm: inches(3 / 32),
+        joint: 'V, open root',
+        pass: 'root',
+        position: '3G',
+        travel: 'up',
+      },
+      60,
+    ],
     [{ classification: 'E6013' }, 115],
     [{ classification: 'E6013', polarity: 'AC' }, 130],
     [{ classification: 'E6013', position: '3G', travel: 'up' }, 105],
     [{ classification: 'E6013', position: '3G', travel: 'down' }, 120],
     [{ classification: 'E6013', diameterMm: inches(3 / 32), joint: 'T', pass: 'first', position: '2G' }, 100],
     [{ classification: 'E6013', diameterMm: inches(3 / 32), joint: 'T', pass: 'second', position: '2G' }, 90],
+    [
+      {
+        classification: 'E6013',
+        diameterMm: inches(3 / 32),
+        joint: 'T',
+        pass: 'first',
+        position: '3G',
+        travel: 'up',
+        thicknessMm: 12,
+      },
+      80,
+    ],
+    // A 3.2 mm rod goes by the tables of 1/8, a tougher E7018 by E7018's.
+    [{ diameterMm: 3.2 }, 125],
+    [{ classification: 'E7018-1', position: '3G', travel: 'up' }, 110],
+    [{ classification: 'E308L-16', diameterMm: 2.5, thicknessMm: 2.5 }, 55],
   ] as const)('%j: %d A', (change, amperes) => expect(start(change).startA).toBe(amperes))
 
   // Common practice: one ampere for each thousandth of an inch of core, low hydrogen, flat.
@@ -102,7 +130,9 @@ describe('the current to start with', () => {
     expect(start({ position: '3G', travel: 'up' }, softer).startA).toBe(105)
     expect(start({ position: '4G' }, softer).startA).toBe(118)
     expect(start({ position: '3G', travel: 'up' }, softer).working).toContain('5 A down vertical, by the house’s rule')
-    expect(start({ classification: 'E6010', position: '3G', travel: 'up' }).startA).toBe(88)
+    expect(start({ classification: 'E7014', position: '3G', travel: 'up' }).startA).toBe(123)
+    // Common practice: a cellulosic rod is run much the same in every position.
+    expect(start({ classification: 'E6010', position: '3G', travel: 'up' }).startA).toBe(100)
   })
 
   it('goes up for thick plate and down for thin', () => {

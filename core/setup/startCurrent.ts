@@ -1,6 +1,6 @@
 import type { HouseRules } from '../house'
 import { DEFAULT_HOUSE_RULES } from '../house'
-import { COMMON_PRACTICE, positionOf } from '../trade'
+import { COMMON_PRACTICE, electrodeOf, positionOf } from '../trade'
 import { inches } from '../units'
 import { currentWindow, houseWindow, publishedWindow, type CurrentWindow } from './currentWindow'
 import { practiceOf, type CurrentCase } from './practiceCurrents'
@@ -51,7 +51,7 @@ export function startCurrent(wanted: CurrentCase, rules: HouseRules): StartCurre
     startA = flatStart(classification, diameterMm, published, working)
   }
   startA = byPosition(startA, wanted, rules, practice !== null, working)
-  if (thicknessMm !== undefined && thicknessMm < THIN_MM) {
+  if (thicknessMm !== undefined && thicknessMm < THIN_MM && !practice?.onThin) {
     startA -= 5
     working.push('5 A down for thin plate')
   } else if (thicknessMm !== undefined && thicknessMm >= THICK_MM) {
@@ -60,11 +60,14 @@ export function startCurrent(wanted: CurrentCase, rules: HouseRules): StartCurre
   }
   const held = Math.min(Math.max(startA, window.lowA), window.highA)
   if (held !== startA) working.push(`held inside ${window.lowA}–${window.highA} A`)
+  if (held < published.lowA || held > published.highA)
+    working.push(`outside the published ${published.lowA}–${published.highA} A: ${OUTSIDE}`)
   return { startA: Math.round(held), window, published, working }
 }
+const OUTSIDE = 'the maker’s figures on the box come first'
 
 function flatStart(classification: string, diameterMm: number, published: CurrentWindow, working: string[]): number {
-  if (classification.startsWith('E701') && classification !== 'E7014') {
+  if (electrodeOf(classification).family === 'low hydrogen') {
     const startA = toFive(diameterMm * AMPERES_A_MM)
     working.push(`1 A for each 0.001 in of core: ${startA} A flat`)
     return startA
@@ -79,7 +82,7 @@ function flatStart(classification: string, diameterMm: number, published: Curren
  */
 function byPosition(
   startA: number,
-  { position, travel }: CurrentCase,
+  { classification, position, travel }: CurrentCase,
   rules: HouseRules,
   isPractice: boolean,
   working: string[],
@@ -87,6 +90,8 @@ function byPosition(
   const rule =
     position === '3G' && travel !== 'down' ? 'verticalUnderFlatA' : position === '4G' ? 'overheadUnderFlatA' : null
   if (!rule) return startA
+  // A cellulosic rod freezes fast: it is run much the same in every position.
+  if (!isPractice && electrodeOf(classification).family === 'cellulosic') return startA
   const under = middle(rules[rule]) - (isPractice ? middle(DEFAULT_HOUSE_RULES[rule]) : 0)
   if (under === 0) return startA
   working.push(`${Math.abs(under)} A ${under > 0 ? 'down' : 'up'} ${positionOf(position).name}, by the house’s rule`)

@@ -12,6 +12,7 @@ export type CautionTopic =
   | 'fixed pipe'
   | 'cutting'
   | 'bend press'
+  | 'stainless'
 
 export interface Caution {
   readonly topic: CautionTopic
@@ -26,6 +27,22 @@ export interface Caution {
 export const CAUTIONS: readonly Caution[] = [
   { topic: 'always', text: 'Dry gloves, all skin covered, glasses on under the hood. Say “cover” before you strike.' },
   { topic: 'always', text: 'Head out of the plume; draw the fume away.' },
+  {
+    topic: 'always',
+    text:
+      'What burns is 35 ft (11 m) off or covered, an extinguisher stands by, and somebody watches for half an hour ' +
+      'after the last arc (an hour where local rules say so).',
+  },
+  {
+    topic: 'always',
+    text:
+      'Painted, plated, galvanised or oily metal is cleaned to bare steel first. Whoever has a pacemaker asks a ' +
+      'doctor before welding.',
+  },
+  {
+    topic: 'stainless',
+    text: 'Stainless fume holds chromium: extraction on, and the breathing protection that its data sheet asks for.',
+  },
   {
     topic: 'overhead',
     text: 'Leather sleeves and cap. Nothing under the weld that can hold a drip: lap, bent elbow, folded glove.',
@@ -48,7 +65,7 @@ export const CAUTIONS: readonly Caution[] = [
 
 /**
  * The cautions for a set of topics, in the order they are kept.
- * @example cautionsFor(['overhead']).length // 4: two of them always
+ * @example cautionsFor(['overhead']).length // 6: four of them always
  */
 export function cautionsFor(topics: readonly CautionTopic[]): Caution[] {
   return CAUTIONS.filter(caution => caution.topic === 'always' || topics.includes(caution.topic))

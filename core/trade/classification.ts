@@ -77,8 +77,9 @@ export function parseClassification(text: string): ParsedClassification {
     string,
   ]
   const name = `E${strength}${position}${covering}`
-  const electrode = ELECTRODES.find(row => row.classification === name) ?? null
-  const row = electrode ?? OTHER_CLASSES[name]
+  const kept = (classification: string) => ELECTRODES.find(row => row.classification === classification)
+  const base = kept(name) ?? null
+  const row = base ?? OTHER_CLASSES[name]
   const heads: ClassificationPart[] = [
     letter === 'E'
       ? { text: 'E', means: 'covered electrode', wrong: null }
@@ -96,7 +97,7 @@ export function parseClassification(text: string): ParsedClassification {
   return {
     parts,
     ok,
-    electrode: ok ? electrode : null,
+    electrode: ok ? (kept(`${name}${/^(-1|M)/.exec(rest)?.[0] ?? ''}`) ?? base) : null,
     iso2560B: ok ? `E${strength === '60' ? '43' : '49'}${position}${covering}` : null,
   }
 }

@@ -10,7 +10,11 @@ export interface Electrode {
   readonly covering: string
   readonly family: RodFamily
   readonly currents: readonly Polarity[]
-  readonly fNumber: 1 | 2 | 3 | 4
+  readonly fNumber: 1 | 2 | 3 | 4 | 5
+  /** The pipeline standard's own group; null for a rod that it does not list. */
+  readonly pipelineGroup: 'G1' | 'G2' | 'G3' | null
+  /** The rod whose windows, volts and deposit are tabled for it; itself where it has its own. */
+  readonly burnsAs: string
   readonly positions: readonly PositionId[]
   /** Weld metal deposited over core melted. Fitted to maker's count cards; weigh your own brand. */
   readonly recovery: number
@@ -21,7 +25,8 @@ const ALL: readonly PositionId[] = POSITIONS.map(position => position.id)
 const FLAT_AND_HORIZONTAL_FILLETS: readonly PositionId[] = ['1G', '1F', '1FR', '2F', '2FR']
 
 /**
- * Covered electrodes a school uses. Covering, current, positions: AWS A5.1/A5.1M:2012 Table 1;
+ * Covered electrodes a school uses. Covering, current, positions: AWS A5.1/A5.1M:2012 Table 1, A5.4 and A5.5 for the
+ * stainless and low-alloy rods; pipeline groups: API 1104;
  * F-numbers: AWS D1.1 and ASME IX QW-432; both from memory, check your copy. Recovery: common practice.
  */
 export const ELECTRODES: readonly Electrode[] = [
@@ -31,6 +36,8 @@ export const ELECTRODES: readonly Electrode[] = [
     family: 'cellulosic',
     currents: ['DCEP'],
     fNumber: 3,
+    pipelineGroup: 'G1',
+    burnsAs: 'E6010',
     positions: ALL,
     recovery: 0.9,
   },
@@ -40,6 +47,8 @@ export const ELECTRODES: readonly Electrode[] = [
     family: 'cellulosic',
     currents: ['AC', 'DCEP'],
     fNumber: 3,
+    pipelineGroup: 'G1',
+    burnsAs: 'E6011',
     positions: ALL,
     recovery: 0.9,
   },
@@ -49,6 +58,8 @@ export const ELECTRODES: readonly Electrode[] = [
     family: 'rutile',
     currents: ['AC', 'DCEN'],
     fNumber: 2,
+    pipelineGroup: null,
+    burnsAs: 'E6012',
     positions: ALL,
     recovery: 0.95,
   },
@@ -58,6 +69,8 @@ export const ELECTRODES: readonly Electrode[] = [
     family: 'rutile',
     currents: ['AC', 'DCEP', 'DCEN'],
     fNumber: 2,
+    pipelineGroup: null,
+    burnsAs: 'E6013',
     positions: ALL,
     recovery: 0.95,
   },
@@ -67,6 +80,8 @@ export const ELECTRODES: readonly Electrode[] = [
     family: 'rutile',
     currents: ['AC', 'DCEP', 'DCEN'],
     fNumber: 2,
+    pipelineGroup: null,
+    burnsAs: 'E7014',
     positions: ALL,
     recovery: 1,
   },
@@ -76,6 +91,8 @@ export const ELECTRODES: readonly Electrode[] = [
     family: 'low hydrogen',
     currents: ['AC', 'DCEP'],
     fNumber: 4,
+    pipelineGroup: 'G3',
+    burnsAs: 'E7016',
     positions: ALL,
     recovery: 1.05,
   },
@@ -85,6 +102,30 @@ export const ELECTRODES: readonly Electrode[] = [
     family: 'low hydrogen',
     currents: ['DCEP', 'AC'],
     fNumber: 4,
+    pipelineGroup: 'G3',
+    burnsAs: 'E7018',
+    positions: ALL,
+    recovery: 1.05,
+  },
+  {
+    classification: 'E7018-1',
+    covering: 'low hydrogen potassium, iron powder, tougher',
+    family: 'low hydrogen',
+    currents: ['DCEP', 'AC'],
+    fNumber: 4,
+    pipelineGroup: 'G3',
+    burnsAs: 'E7018',
+    positions: ALL,
+    recovery: 1.05,
+  },
+  {
+    classification: 'E7018M',
+    covering: 'low hydrogen potassium, iron powder, military',
+    family: 'low hydrogen',
+    currents: ['DCEP'],
+    fNumber: 4,
+    pipelineGroup: 'G3',
+    burnsAs: 'E7018',
     positions: ALL,
     recovery: 1.05,
   },
@@ -94,13 +135,59 @@ export const ELECTRODES: readonly Electrode[] = [
     family: 'high deposition',
     currents: ['AC', 'DCEP', 'DCEN'],
     fNumber: 1,
+    pipelineGroup: null,
+    burnsAs: 'E7024',
     positions: FLAT_AND_HORIZONTAL_FILLETS,
     recovery: 1.42,
+  },
+  {
+    classification: 'E7010-P1',
+    covering: 'high cellulose sodium, for pipe',
+    family: 'cellulosic',
+    currents: ['DCEP'],
+    fNumber: 3,
+    pipelineGroup: 'G1',
+    burnsAs: 'E6010',
+    positions: ALL,
+    recovery: 0.9,
+  },
+  {
+    classification: 'E8010-P1',
+    covering: 'high cellulose sodium, for pipe',
+    family: 'cellulosic',
+    currents: ['DCEP'],
+    fNumber: 3,
+    pipelineGroup: 'G2',
+    burnsAs: 'E6010',
+    positions: ALL,
+    recovery: 0.9,
+  },
+  {
+    classification: 'E8018-C3',
+    covering: 'low hydrogen potassium, iron powder, 1 % nickel',
+    family: 'low hydrogen',
+    currents: ['DCEP', 'AC'],
+    fNumber: 4,
+    pipelineGroup: 'G3',
+    burnsAs: 'E7018',
+    positions: ALL,
+    recovery: 1.05,
+  },
+  {
+    classification: 'E308L-16',
+    covering: 'titania, for 18/8 stainless',
+    family: 'rutile',
+    currents: ['DCEP', 'AC'],
+    fNumber: 5,
+    pipelineGroup: null,
+    burnsAs: 'E308L-16',
+    positions: ALL,
+    recovery: 0.95,
   },
 ]
 
 /**
- * The electrode of a classification, whatever its suffixes (-1, M, H4, R).
+ * The electrode of a classification as it is kept; suffixes of moisture (H4, R) do not belong to it.
  * @throws RangeError naming the classifications there are
  * @example electrodeOf('E7018').fNumber // 4
  */
@@ -112,3 +199,9 @@ export function electrodeOf(classification: string): Electrode {
     )
   return found
 }
+
+/**
+ * The rod whose tables hold for a classification.
+ * @example burnsAs('E7018-1') // 'E7018'
+ */
+export const burnsAs = (classification: string): string => electrodeOf(classification).burnsAs

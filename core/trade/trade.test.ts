@@ -27,7 +27,9 @@ describe('classification, as AWS A5.1/A5.1M:2012 builds it (from memory)', () =>
     expect(read.parts.map(part => part.text)).toEqual(['E', '70', '1', '8', '-1', 'H4', 'R'])
     expect(read.parts[1]!.means).toContain('70 ksi (490 MPa)')
     expect(read.parts[3]!.means).toContain('iron powder')
-    expect(read.electrode?.classification).toBe('E7018')
+    expect(read.electrode?.classification).toBe('E7018-1')
+    expect(parseClassification('E7016-1 H4').electrode?.classification).toBe('E7016')
+    expect(parseClassification('E7018 H4R').electrode?.classification).toBe('E7018')
   })
   it('knows H16 from H1, and M', () =>
     expect(

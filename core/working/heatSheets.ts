@@ -42,7 +42,7 @@ const rod: SheetInput = choice(
 )
 const size: SheetInput = choice(
   'size',
-  'Size, in',
+  'Size, in or mm',
   ROD_SIZES.map(row => row.name),
   '1/8',
 )

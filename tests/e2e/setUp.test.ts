@@ -35,7 +35,7 @@ describe('the settings card', () => {
     await card().getByText('E7018 · 1/8').waitFor()
     await pick('Position', '3G vertical')
     await card().getByText('push 5 to 10°').waitFor()
-    await pick('Size, in', '3/32')
+    await pick('Size, in or mm', '3/32')
     await card().getByText('E7018 · 3/32').waitFor()
     expect(await card().innerText()).toMatch(/80\s*A DCEP/)
     expect(await card().innerText()).toContain('70–100 A published')

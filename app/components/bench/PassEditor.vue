@@ -17,7 +17,7 @@ import {
   FILLER_SIZES,
   GTAW_ROOT,
   positionOf,
-  ROD_SIZES,
+  rodSizesFor,
   type Process,
 } from '~~/core/trade'
 import { formatFraction, type LengthUnit } from '~~/core/units'
@@ -55,10 +55,9 @@ const unread = ref('')
 const isTig = computed(() => form.process === 'GTAW')
 const rods = computed(() => (isTig.value ? FILLER_RODS : ELECTRODES).map(row => row.classification))
 const sizes = computed(() =>
-  (isTig.value ? FILLER_SIZES : ROD_SIZES.map(size => size.diameterMm)).map(mm => ({
-    value: mm,
-    title: `${formatFraction(mm, 32)} in`,
-  })),
+  isTig.value
+    ? FILLER_SIZES.map(mm => ({ value: mm, title: `${formatFraction(mm, 32)} in` }))
+    : rodSizesFor(props.unit).map(size => ({ value: size.diameterMm, title: size.label })),
 )
 const shared = computed(() =>
   props.students

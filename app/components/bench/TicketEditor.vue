@@ -11,7 +11,7 @@ import {
 } from '~~/core/coupon'
 import { rungNamed, type Ladder } from '~~/core/ladder'
 import { currentWindow, knownRungs, rungSettings, startCurrent } from '~~/core/setup'
-import { ELECTRODES, electrodeOf, positionOf, positionsFor, ROD_SIZES, runAs } from '~~/core/trade'
+import { ELECTRODES, electrodeOf, positionOf, positionsFor, rodSizesFor, runAs } from '~~/core/trade'
 import type { LengthUnit } from '~~/core/units'
 import { numeric } from '~~/core/working'
 import { useBench } from '~/stores/bench'
@@ -197,7 +197,7 @@ defineExpose({
       <v-select
         v-model="form.diameterMm"
         label="Size"
-        :items="ROD_SIZES.map(size => ({ value: size.diameterMm, title: `${size.name} in` }))"
+        :items="rodSizesFor(unit).map(size => ({ value: size.diameterMm, title: size.label }))"
       />
       <v-select v-model="form.rods" label="New rods or stubs" :items="['new', 'stubs']" />
       <v-text-field

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { HouseRules, WindowOverride } from '~~/core/house'
 import { currentWindow, publishedWindow } from '~~/core/setup'
-import { ELECTRODES, PAD_POSITIONS, positionOf, ROD_SIZES, rodSizeOf } from '~~/core/trade'
+import { ELECTRODES, PAD_POSITIONS, positionOf, rodSizeOf, rodSizesFor } from '~~/core/trade'
 
 /** The school's own current windows; the published one always stands beside. */
 const props = defineProps<{ rules: HouseRules; locked: boolean }>()
@@ -9,7 +9,7 @@ const emit = defineEmits<{ write: [windows: readonly WindowOverride[]] }>()
 
 const form = reactive({
   classification: 'E7018',
-  diameterMm: ROD_SIZES[1]!.diameterMm,
+  diameterMm: rodSizesFor(props.rules.unit)[1]!.diameterMm,
   position: '3G' as WindowOverride['position'],
   low: '',
   high: '',
@@ -89,7 +89,7 @@ const drop = (row: WindowOverride) =>
       <v-select
         v-model="form.diameterMm"
         label="Size"
-        :items="ROD_SIZES.map(size => ({ value: size.diameterMm, title: `${size.name} in` }))"
+        :items="rodSizesFor(rules.unit).map(size => ({ value: size.diameterMm, title: size.label }))"
         hide-details
       />
       <v-select

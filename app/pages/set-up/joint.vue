@@ -37,7 +37,7 @@ const INPUTS: readonly SheetInput[] = [
   ...PAD_INPUTS,
   choice(
     'rootSize',
-    'Root rod, in',
+    'Root rod, in or mm',
     ROD_SIZES.map(row => row.name),
     '1/8',
   ),

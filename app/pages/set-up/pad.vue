@@ -30,7 +30,7 @@ const PLATE: readonly SheetInput[] = [
   ),
   choice(
     'size',
-    'Size, in',
+    'Size, in or mm',
     ROD_SIZES.map(row => row.name),
     '1/8',
   ),

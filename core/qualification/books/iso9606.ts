@@ -74,7 +74,12 @@ export const ISO_9606: CodeBook = {
   ],
   diameters: [
     sizes(
-      { form: 'plate', least: { size: mm(500) }, says: 'fixed pipe; rotated from 75 mm in PA, PB, PC and PD' },
+      {
+        form: 'plate',
+        least: { size: mm(500) },
+        says: 'fixed pipe',
+        rotated: { from: mm(75), groove: { F: ['PA'], H: ['PC'] }, fillet: { F: ['PA'], H: ['PB'], O: ['PD'] } },
+      },
       from('5.3'),
     ),
     sizes({ form: 'pipe', when: { upTo: mm(25) }, least: { times: 1 }, most: { times: 2 } }, from('5.7, Table 7')),
@@ -89,6 +94,8 @@ export const ISO_9606: CodeBook = {
       filler('R', 'without', 'R', 'R', FILLERS),
       filler('C', 'with', 'C', '', FILLERS),
       filler('C', 'without', 'C', 'C', FILLERS),
+      filler('FM5-R', 'with', 'FM5-R', '', FILLERS),
+      filler('FM5-R', 'without', 'FM5-R', 'FM5-R', FILLERS),
       filler('S', 'with', 'S', '', FILLERS),
       filler('S', 'without', 'S', 'S', FILLERS),
     ],

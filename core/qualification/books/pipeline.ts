@@ -77,8 +77,9 @@ export const PIPELINE: CodeBook = {
   fillers: {
     grouping: 'pipeline group',
     rows: [
-      filler('group 1', 'any', 'group 1', 'group 1', FILLERS),
-      filler('group 3', 'any', 'group 3', 'group 3', FILLERS),
+      filler('G1', 'any', 'G1 G2', 'G1 G2', FILLERS),
+      filler('G2', 'any', 'G1 G2', 'G1 G2', FILLERS),
+      filler('G3', 'any', 'G3', 'G3', FILLERS),
     ],
   },
   backing: { with: 'as tested, with backing', without: 'as tested, without', ...from('6.2.2') },

@@ -97,6 +97,8 @@ export const PRESSURE: CodeBook = {
       filler('F3', 'without', 'F3 F2 F1', 'F3', FILLERS),
       filler('F4', 'with', 'F4 F3 F2 F1', '', FILLERS),
       filler('F4', 'without', 'F4 F3 F2 F1', 'F4', FILLERS),
+      filler('F5', 'with', 'F5 F1', '', from('QW-433', 'check before it decides')),
+      filler('F5', 'without', 'F5 F1', 'F5', from('QW-433', 'check before it decides')),
       filler('F6', 'with', 'F6', '', from('QW-433', 'check before it decides')),
       filler('F6', 'without', 'F6', 'F6', from('QW-433', 'check before it decides')),
     ],
