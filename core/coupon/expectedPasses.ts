@@ -1,14 +1,11 @@
 import { electrodeOf, isFixedPipe, runAs } from '../trade'
-import { planStack, type StackPlan } from '../deposit'
+import type { StackPlan } from '../deposit'
 import type { HouseRules } from '../house'
-import { inches } from '../units'
+import { houseStack, OPEN_ROOT_ROD } from '../setup'
 import type { Ticket } from './document'
 import { MOST_PASSES, type Pass, type PassRole } from './pass'
 import { cardCurrent } from './passCard'
 import { hasFarSide, hasGroove, isFilletPiece, isPlate, sectionShape, showsRoot, type Piece } from './piece'
-
-/** The rod of an open root and its hot pass, unless the ticket's own is cellulosic. Common practice. */
-const ROOT_ROD = { classification: 'E6010', diameterMm: inches(1 / 8) } as const
 
 /**
  * The bead stack that a piece is planned by; null where one bead does. @throws RangeError when the piece's sizes do
@@ -22,18 +19,16 @@ export function stackOf(
   const shape = sectionShape(piece)
   return (
     shape &&
-    planStack({
-      shape,
-      position: runAs(ticket.position),
-      coreMm: ticket.diameterMm,
-      rootCoreMm: showsRoot(piece) ? ROOT_ROD.diameterMm : ticket.diameterMm,
-      // A fixed pipe is too round for a weave as wide as a plate takes.
-      stringersOnly: rules.ways.manipulation === 'stringers only' || isFixedPipe(ticket.position),
-      overlap: rules.overlap.high,
-      stopUnderMm: rules.stopUnderMm,
-      capBeyondMm: rules.capBeyondMm,
-      reinforcementMm: rules.reinforcementMm,
-    })
+    houseStack(
+      {
+        shape,
+        position: runAs(ticket.position),
+        coreMm: ticket.diameterMm,
+        rootCoreMm: showsRoot(piece) ? OPEN_ROOT_ROD.diameterMm : ticket.diameterMm,
+        fixedPipe: isFixedPipe(ticket.position),
+      },
+      rules,
+    )
   )
 }
 
@@ -96,6 +91,6 @@ export function settle(
     hasGroove(piece) &&
     electrodeOf(classification).family !== 'cellulosic'
   if (!ownRod) return pass
-  const rooted: Pass = { ...pass, ...ROOT_ROD, polarity: 'DCEP' }
+  const rooted: Pass = { ...pass, ...OPEN_ROOT_ROD, polarity: 'DCEP' }
   return { ...rooted, currentA: cardCurrent({ piece, ticket }, rooted, rules).startA }
 }

@@ -232,6 +232,22 @@ describe('a stack of beads', () => {
       { numRuns: 40 },
     )
   })
+  // A thin wall: the second bead of a cap does not stand on the first, nor the cap higher than the wall bears.
+  it.each([
+    ['NPS 2 Sch 40', 3.91, 75],
+    ['NPS 2 Sch 80', 5.54, 75],
+    ['5 mm plate', 5, 60],
+    ['3/8 in plate', 9.525, 60],
+    ['12 mm plate', 12, 60],
+  ])('the beads of a cap lie level with each other: %s', (_, thicknessMm, includedDegrees) => {
+    for (const coreMm of [inches(3 / 32), inches(1 / 8)]) {
+      const groove = { thicknessMm, gapMm: 2.4, landMm: 1.6, includedDegrees }
+      const plan = planStack(aPlanner({ shape: { kind: 'V', groove, backing: false }, coreMm }))
+      const tops = plan.beads.filter(bead => bead.role === 'cap').map(bead => bead.topMm)
+      expect(Math.max(...tops) - Math.min(...tops)).toBeLessThan(0.9)
+      expect(plan.areaMm2 / plan.section.areaMm2).toBeLessThan(1.85)
+    }
+  })
   it('a bead moved by hand stays where it was put, and the rest is planned around it', () => {
     const plan = planStack(aPlanner({ shape: BACKED }))
     const moved = planStack(aPlanner({ shape: BACKED, aims: { 1: 0.8 } }))

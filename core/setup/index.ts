@@ -3,6 +3,7 @@
  * that set a machine.
  */
 export * from './joint'
+export * from './houseStack'
 export * from './setUpCase'
 export * from './practiceCurrents'
 export * from './currentWindow'

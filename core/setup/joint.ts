@@ -1,7 +1,9 @@
 import type { HouseRules } from '../house'
 import { wantedWidth } from '../house'
-import { beadArea, filletArea, grooveArea } from '../deposit'
+import { beadArea, filletArea, type StackPlan, type StackRole } from '../deposit'
+import { mean } from '../statistics'
 import { inches } from '../units'
+import { houseStack, OPEN_ROOT_ROD } from './houseStack'
 import type { PadPosition } from '../trade'
 
 export const JOINTS = ['pad', 'square butt', 'T', 'lap', 'outside corner', 'V, backing', 'V, open root'] as const
@@ -40,13 +42,6 @@ const GROOVES: Readonly<
   'V, open root': { gapMm: inches(1 / 8), landMm: inches(3 / 32), includedDegrees: 60 },
 }
 
-/**
- * A groove is filled in passes of about this many core sections. Common practice, set so that 12 mm of 60° takes
- * four passes with 1/8 in rods;
- * 3/8 in on backing comes to six or seven with 3/32 in rods.
- */
-const CORES_A_PASS = 3.6
-
 /** Leg of the first bead of a fillet: 3/16 in, or 1/4 in where a slight weave carries it up. Common practice. */
 const firstLeg = (position: PadPosition) => (position === '3G' ? inches(1 / 4) : inches(3 / 16))
 
@@ -61,6 +56,34 @@ export interface BeadTarget {
   readonly passes: number
 }
 
+/** Which bead of a stack a pass of a card is; a hot pass is the first that fills. */
+const STACK_ROLE: Readonly<Partial<Record<CardPass, StackRole>>> = {
+  root: 'root',
+  hot: 'fill',
+  fill: 'fill',
+  cap: 'cap',
+}
+
+interface TargetCase {
+  readonly joint: Joint
+  readonly position: PadPosition
+  readonly coreMm: number
+  readonly thicknessMm: number
+  readonly pass?: CardPass
+}
+
+/** The beads that fill the usual groove of a joint, run with this rod; an open root with its own. */
+function grooveBeads(
+  { joint, position, coreMm, thicknessMm, pass }: TargetCase & { joint: keyof typeof GROOVES },
+  rules: HouseRules,
+): StackPlan['beads'] {
+  const usual = GROOVES[joint]
+  const groove = { ...usual, thicknessMm, landMm: Math.min(usual.landMm, thicknessMm / 2) }
+  const open = joint === 'V, open root'
+  const rootCoreMm = open && pass !== 'root' && pass !== 'hot' ? OPEN_ROOT_ROD.diameterMm : coreMm
+  return houseStack({ shape: { kind: 'V', groove, backing: !open }, position, coreMm, rootCoreMm }, rules).beads
+}
+
 /**
  * The bead a joint wants from a rod: its width, and the section that decides travel and run-out. Source: house
  * rules and common practice.
@@ -69,12 +92,7 @@ export interface BeadTarget {
  * @example beadTarget({ joint: 'pad', position: '1G', coreMm: 3.175, thicknessMm: 9.5 }, rules).areaMm2 // 10.08
  */
 export function beadTarget(
-  {
-    joint,
-    position,
-    coreMm,
-    thicknessMm,
-  }: { joint: Joint; position: PadPosition; coreMm: number; thicknessMm: number },
+  { joint, position, coreMm, thicknessMm, pass = 'fill' }: TargetCase,
   rules: HouseRules,
 ): BeadTarget {
   const width = wantedWidth(rules, coreMm)
@@ -84,13 +102,10 @@ export function beadTarget(
     return { lowMm: faceMm * 0.9, highMm: faceMm * 1.1, areaMm2: filletArea(legMm, 0.1), as: 'fillet', passes: 1 }
   }
   if (joint === 'V, backing' || joint === 'V, open root') {
-    const groove = GROOVES[joint]
-    const areaMm2 = grooveArea(
-      { ...groove, thicknessMm, landMm: Math.min(groove.landMm, thicknessMm / 2) },
-      inches(1 / 16),
-    )
-    const passes = Math.max(2, Math.round(areaMm2 / (CORES_A_PASS * (Math.PI / 4) * coreMm ** 2)))
-    return { ...width, areaMm2: areaMm2 / passes, as: 'groove pass', passes }
+    const beads = grooveBeads({ joint, position, coreMm, thicknessMm, pass }, rules)
+    const own = beads.filter(bead => bead.role === STACK_ROLE[pass])
+    const areaMm2 = mean((own.length > 0 ? own : beads).map(bead => bead.areaMm2))
+    return { ...width, areaMm2, as: 'groove pass', passes: beads.length }
   }
   return {
     ...width,

@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest'
+import { expectedPasses } from '../coupon'
+import { aTicket } from '../coupon/example'
 import { DEFAULT_HOUSE_RULES, writeRule } from '../house'
 import { burnRods } from '../deposit'
 import { inches } from '../units'
@@ -32,7 +34,7 @@ describe('what the defaults come to', () => {
   it.each([
     ['T', 'first'],
     ['V, open root', 'fill'],
-    ['V, backing', 'fill'],
+    ['V, backing', 'root'],
   ] as const)('an 8 in vertical %s with 3/32 rods needs two restarts or more', (joint, pass) => {
     const { runOutMm } = settingsCard(
       aCase({ diameterMm: inches(3 / 32), position: '3G', travel: 'up', joint, pass }),
@@ -42,14 +44,29 @@ describe('what the defaults come to', () => {
     expect(burnRods([inches(8)], runOutMm).restarts[0]!.length).toBeGreaterThanOrEqual(2)
   })
 
-  // Common practice: 12 mm of 60° takes 4 passes; 3/8 in on backing 1 root, 2 fill, 3 cap.
+  // Common practice: 12 mm of 60° takes 4 passes; 3/8 in on backing, overhead, 1 root, 2 fill, 3 cap.
   it.each([
-    ['V, backing', 3 / 32, inches(3 / 8), [6, 7]],
-    ['V, open root', 1 / 8, 12, [4]],
-  ] as const)('a %s with %d in rods in %d mm takes the passes it is known for', (joint, size, thicknessMm, passes) => {
-    expect(passes).toContain(
-      settingsCard(aCase({ joint, pass: 'fill', diameterMm: inches(size), thicknessMm }), rules).bead.passes,
-    )
+    ['V, backing', '4G', inches(3 / 8), 6],
+    ['V, open root', '1G', 12, 4],
+  ] as const)('a %s in %s of %d mm takes the passes it is known for', (joint, position, thicknessMm, passes) =>
+    expect(settingsCard(aCase({ joint, position, pass: 'fill', thicknessMm }), rules).bead.passes).toBe(passes),
+  )
+
+  it('says as many passes as a coupon of that groove is laid out with', () => {
+    const groove = {
+      shape: 'V',
+      gapMm: inches(1 / 8),
+      landMm: inches(3 / 32),
+      includedDegrees: 60,
+      backing: false,
+    } as const
+    for (const position of ['1G', '3G', '4G'] as const)
+      for (const thicknessMm of [inches(3 / 8), 12, inches(3 / 4)]) {
+        const piece = { kind: 'plate groove', lengthMm: 150, thicknessMm, groove } as const
+        const ticket = aTicket({ position, travel: position === '3G' ? 'up' : 'left to right' })
+        const { bead } = settingsCard(aCase({ joint: 'V, open root', position, pass: 'fill', thicknessMm }), rules)
+        expect(expectedPasses(piece, ticket, rules)).toHaveLength(bead.passes)
+      }
   })
 })
 

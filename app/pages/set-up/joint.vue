@@ -9,7 +9,7 @@ import {
   type StackPlan,
   type StackPlanner,
 } from '~~/core/deposit'
-import { arcVolts, startCurrent, type Joint } from '~~/core/setup'
+import { arcVolts, housePlanner, startCurrent, type Joint } from '~~/core/setup'
 import { ROD_SIZES, type PadPosition } from '~~/core/trade'
 import { bothUnits, formatHeat, formatLength, formatTime, formatWeight, inches } from '~~/core/units'
 import { choice, length, numeric, type SheetInput } from '~~/core/working'
@@ -90,15 +90,15 @@ const shape = computed<JointShape>(() => {
 const rod = computed(() => ROD_SIZES.find(row => row.name === form.values.value.size)!)
 const position = computed(() => String(form.values.value.position).slice(0, 2) as PadPosition)
 const planner = computed<StackPlanner>(() => ({
-  shape: shape.value,
-  position: position.value,
-  coreMm: rod.value.diameterMm,
-  rootCoreMm: ROD_SIZES.find(row => row.name === form.values.value.rootSize)!.diameterMm,
-  stringersOnly: rules.value.ways.manipulation === 'stringers only',
-  overlap: rules.value.overlap.high,
-  stopUnderMm: rules.value.stopUnderMm,
-  capBeyondMm: rules.value.capBeyondMm,
-  reinforcementMm: rules.value.reinforcementMm,
+  ...housePlanner(
+    {
+      shape: shape.value,
+      position: position.value,
+      coreMm: rod.value.diameterMm,
+      rootCoreMm: ROD_SIZES.find(row => row.name === form.values.value.rootSize)!.diameterMm,
+    },
+    rules.value,
+  ),
   aims: aims.value,
 }))
 const outcome = computed<{ plan: StackPlan } | { problem: string }>(() => {
