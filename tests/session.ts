@@ -10,6 +10,11 @@ export interface Answer<T = Record<string, unknown>> {
 export class Visitor {
   private cookie = ''
 
+  /** What a browser would send with every request. */
+  get headers(): Record<string, string> {
+    return { origin: ADDRESS, ...(this.cookie ? { cookie: this.cookie } : {}) }
+  }
+
   async ask<T = Record<string, unknown>>(
     method: string,
     path: string,
@@ -19,8 +24,7 @@ export class Visitor {
     const response = await fetch(`${ADDRESS}${path}`, {
       method,
       headers: {
-        origin: ADDRESS,
-        ...(this.cookie ? { cookie: this.cookie } : {}),
+        ...this.headers,
         ...(body === undefined ? {} : { 'content-type': 'application/json' }),
         ...headers,
       },

@@ -2,7 +2,7 @@ import type { KeyRow } from './keyTable'
 
 export type FloorAct = 'next'
 export const FLOOR_KEYS: readonly KeyRow<FloorAct>[] = [
-  { shown: 'N', says: 'read the coupon that has waited longest', acts: { N: 'next' } },
+  { shown: 'N', says: 'read the first who waits, else whoever was read longest ago', acts: { N: 'next' } },
 ]
 
 export type TestsAct = 'plan'

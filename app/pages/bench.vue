@@ -5,8 +5,10 @@ import type { FloorStudent } from '~~/contract/people'
 import { today } from '~/composables/shopClock'
 import { useBenchActs, type BenchDialog } from '~/composables/benchActs'
 import { useBenchAsked } from '~/composables/benchAsked'
+import { useBenchHold } from '~/composables/benchHold'
 import { useBenchKeys } from '~/composables/benchKeys'
 import { useBenchSaving } from '~/composables/benchSaving'
+import { useFloorLive } from '~/composables/floorLive'
 import { BENCH_KEYS } from '~/keys/benchKeys'
 import type { MarkKind } from '~/keys/markKinds'
 import { useBench } from '~/stores/bench'
@@ -26,6 +28,11 @@ const sections = useSections()
 const session = useSession()
 const route = useRoute()
 const openAsked = useBenchAsked()
+useBenchHold()
+useFloorLive(
+  () => floor.sectionId,
+  () => void floor.follow().catch(() => {}),
+)
 
 const dialog = ref<BenchDialog | null>(null)
 const loading = ref(true)
@@ -64,7 +71,7 @@ function openFor(student: FloorStudent) {
 
 function next() {
   if (bench.document) return
-  if (floor.waitingLongest) openFor(floor.waitingLongest)
+  if (floor.next) openFor(floor.next)
 }
 
 function chooseStudent() {
@@ -163,7 +170,7 @@ useBenchKeys({
   <div class="bench">
     <BenchEmpty
       v-if="!bench.document || !bench.open"
-      :next-name="floor.waitingLongest?.name ?? null"
+      :next-name="floor.next?.name ?? null"
       :problem="problem"
       :loading="loading"
       @next="next"

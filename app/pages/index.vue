@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import { describeRod } from '~~/core/coupon'
-import { spokenDay } from '~~/core/calendar'
 import { today } from '~/composables/shopClock'
+import { useFloorLive } from '~/composables/floorLive'
 import { useLoader } from '~/composables/loader'
 import { usePageKeys } from '~/composables/pageKeys'
 import { FLOOR_KEYS } from '~/keys/roomKeys'
@@ -39,19 +38,32 @@ async function handOver() {
   }
 }
 
+useFloorLive(
+  () => floor.sectionId,
+  () => void floor.follow().catch(() => {}),
+)
+
 const readToday = computed(() => floor.students.filter(student => student.last?.classDay === today()).length)
 const meetings = computed(
   () => sections.current?.meetings.map(one => `${one.weekday} ${one.from}–${one.to}`).join(', ') ?? '',
 )
-const queue = computed(() =>
-  [...floor.students].sort((a, b) => (a.last?.savedAt ?? '').localeCompare(b.last?.savedAt ?? '')),
-)
+const others = computed(() => floor.longestAgo.filter(student => !floor.waitOf(student.id)))
+const refusedReady = ref('')
+async function setReady(studentId: string, ready: boolean) {
+  refusedReady.value = ''
+  try {
+    await floor.setReady(studentId, ready)
+  } catch (error) {
+    refusedReady.value = messageOf(error)
+  }
+}
+const toBench = (studentId: string) => ({ path: '/bench', query: { student: studentId } })
 
 usePageKeys(
   FLOOR_KEYS,
   {
     next: () => {
-      if (queue.value[0]) void navigateTo({ path: '/bench', query: { student: queue.value[0].id } })
+      if (floor.next) void navigateTo(toBench(floor.next.id))
     },
   },
   () => handing.value,
@@ -70,10 +82,8 @@ function askToHandOver() {
         <p>{{ meetings }}</p>
       </div>
       <div class="push"><SectionChooser /></div>
-      <v-btn v-if="queue[0]" variant="outlined" @click="askToHandOver">Hand over tablet</v-btn>
-      <v-btn v-if="queue[0]" color="primary" :to="{ path: '/bench', query: { student: queue[0].id } }"
-        >Next coupon <kbd class="key">N</kbd></v-btn
-      >
+      <v-btn v-if="floor.next" variant="outlined" @click="askToHandOver">Hand over tablet</v-btn>
+      <v-btn v-if="floor.next" color="primary" :to="toBench(floor.next.id)">Next coupon <kbd class="key">N</kbd></v-btn>
     </header>
     <PageState
       v-if="problem || (loading && floor.students.length === 0)"
@@ -88,37 +98,25 @@ function askToHandOver() {
       ><v-btn color="primary" to="/house">Fill the roster</v-btn></PageState
     >
     <template v-else>
+      <p v-if="refusedReady" role="alert" class="alert">{{ refusedReady }}</p>
+      <FloorQueue
+        v-if="floor.queue.waiting.length > 0"
+        :queue="floor.queue"
+        :read-by="floor.readBy"
+        @not-ready="setReady($event, false)"
+      />
       <p class="quiet count">
-        {{ readToday }} of {{ floor.students.length }} read today; whoever has waited longest stands first
+        {{ readToday }} of {{ floor.students.length }} read today{{
+          floor.queue.waiting.length > 0 ? '' : '; nobody waits'
+        }}. Whoever was read longest ago stands first.
       </p>
       <ul class="floor">
-        <li v-for="student in queue" :key="student.id" class="panel">
-          <div class="top">
-            <span class="booth num" :aria-label="student.booth ? `booth ${student.booth}` : 'no booth'">{{
-              student.booth ?? '–'
-            }}</span>
-            <NuxtLink class="name" :to="`/record/${student.id}`">{{ student.name }}</NuxtLink>
-            <span v-if="student.hand === 'left'" class="hand">left hand</span>
-            <span v-if="student.selfRead" class="hand">has read it</span>
-            <v-btn
-              variant="outlined"
-              :to="{ path: '/bench', query: { student: student.id } }"
-              :aria-label="`Read a coupon of ${student.name}`"
-              >Read</v-btn
-            >
-          </div>
-          <div v-if="student.last" class="last">
-            <VerdictSign :verdict="student.last.verdict" :size="24" />
-            <div>
-              <p class="run">{{ student.last.nextRun }}</p>
-              <p class="quiet">
-                {{ student.last.verdict }} · {{ student.last.ticket.rung }} · {{ describeRod(student.last.ticket) }} ·
-                {{ student.last.ticket.currentA }} A ·
-                {{ student.last.classDay === today() ? 'today' : spokenDay(student.last.classDay) }}
-              </p>
-            </div>
-          </div>
-          <p v-else class="quiet">No coupon read yet.</p>
+        <li v-for="student in others" :key="student.id" class="panel">
+          <FloorStudentCard
+            :student="student"
+            :read-by="floor.readBy(student.id)"
+            @ready="setReady(student.id, true)"
+          />
         </li>
       </ul>
     </template>
@@ -144,57 +142,15 @@ function askToHandOver() {
 }
 .floor {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(min(100%, 400px), 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(min(100%, 420px), 1fr));
   gap: 12px;
 }
-li {
+.floor > li {
   padding: 12px 14px;
-  display: grid;
-  gap: 8px;
-  align-content: start;
 }
-.top {
-  display: flex;
-  align-items: center;
-  gap: 10px;
-}
-.booth {
-  width: 36px;
-  height: 36px;
-  display: grid;
-  place-items: center;
-  border-radius: 8px;
-  background: rgb(var(--v-theme-surface-variant));
-  font-weight: 700;
-  flex: none;
-}
-.name {
-  font-size: 1.1rem;
-  font-weight: 650;
-  color: inherit;
-  text-decoration: none;
-  min-height: 44px;
-  display: flex;
-  align-items: center;
-}
-.name:hover {
-  text-decoration: underline;
-}
-.hand {
-  font-size: 0.8rem;
-  color: var(--quiet);
-}
-.top .v-btn {
-  margin-left: auto;
-}
-.last {
-  display: flex;
-  gap: 12px;
-  align-items: flex-start;
-}
-.run {
-  font-weight: 550;
-  line-height: 1.35;
+.alert {
+  color: var(--poor);
+  font-weight: 600;
 }
 .quiet {
   font-size: 0.9rem;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
 import type { CouponDocument } from '~~/core/coupon'
-import { STAGES, type HandedIn, type OpenToRead, type Stage } from '~~/contract/blindReadings'
+import { STAGES, type HandedIn, type Kiosk, type OpenToRead, type Stage } from '~~/contract/blindReadings'
 import { spokenDay } from '~~/core/calendar'
 import { today } from '~/composables/shopClock'
 import { useLeftLying } from '~/composables/leftLying'
@@ -22,7 +22,7 @@ const houseRules = useHouseRules()
 const session = useSession()
 useHead({ title: 'Read your own · Fusilis' })
 
-const chosen = ref<{ id: string; name: string } | null>(null)
+const chosen = ref<Kiosk['students'][number] | null>(null)
 const code = ref('')
 const refused = ref('')
 const busy = ref(false)
@@ -46,7 +46,7 @@ async function loadOpen() {
   open.value = await readings.openToRead()
 }
 
-function choose(student: { id: string; name: string } | null) {
+function choose(student: Kiosk['students'][number] | null) {
   chosen.value = student
   refused.value = ''
   code.value = ''
@@ -54,6 +54,7 @@ function choose(student: { id: string; name: string } | null) {
 
 async function enter() {
   if (!chosen.value || busy.value) return
+  if (!chosen.value.hasCode) return choose(null)
   if (!/^\d{4}$/.test(code.value)) {
     refused.value = 'Type the four digits of your code'
     return
@@ -159,6 +160,9 @@ async function nextStudent() {
           >
         </template>
       </section>
+      <section class="panel block" aria-label="The queue">
+        <ReadyNow :student-id="open.student.id" />
+      </section>
       <section class="panel block">
         <h2>Which coupon?</h2>
         <div class="stages" role="group" aria-label="When">
@@ -185,8 +189,8 @@ async function nextStudent() {
       <PageState v-if="readings.kiosk.students.length === 0" empty="Nobody is in this section." />
       <ul v-else class="choices">
         <li v-for="student in readings.kiosk.students" :key="student.id">
-          <button type="button" class="choice" :disabled="!student.hasCode" @click="choose(student)">
-            <b>{{ student.name }}</b><span v-if="!student.hasCode">no code yet: ask your instructor</span>
+          <button type="button" class="choice" @click="choose(student)">
+            <b>{{ student.name }}</b>
           </button>
         </li>
       </ul>
@@ -201,7 +205,10 @@ async function nextStudent() {
       @submit="enter"
       @close="choose(null)"
     >
+      <ReadyNow :student-id="chosen.id" />
+      <p v-if="!chosen.hasCode" class="none">To read it yourself first you need a code: ask your instructor.</p>
       <v-text-field
+        v-else
         v-model="code"
         label="Your code, four digits"
         inputmode="numeric"
@@ -252,8 +259,8 @@ h2 {
   color: var(--quiet);
   font-size: 0.92rem;
 }
-.choice:disabled {
-  opacity: 0.65;
+.none {
+  color: var(--quiet);
 }
 .stages {
   display: flex;

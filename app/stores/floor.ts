@@ -1,22 +1,89 @@
+import { v7 as uuid } from 'uuid'
 import { defineStore } from 'pinia'
+import type { FloorQueue, QueuePlace, WaitingStudent } from '~~/contract/floor'
 import type { FloorStudent } from '~~/contract/people'
 import { request } from './request'
+import { useSession } from './session'
 
-/** Today's class: the students of a section, each with the newest coupon. */
+const NOBODY_WAITS: FloorQueue = { waiting: [], holds: [], readings: 0, minutesAReading: 0, readers: 1 }
+
+/** Today's class: the students of a section, each with the newest coupon, and who waits to be read. */
 export const useFloor = defineStore('floor', () => {
+  const session = useSession()
   const students = ref<FloorStudent[]>([])
+  const queue = shallowRef<FloorQueue>(NOBODY_WAITS)
   const sectionId = ref<string | null>(null)
 
   async function load(id: string): Promise<void> {
-    const found = await request<FloorStudent[]>('GET', `/api/sections/${id}/floor`)
+    const [found, waits] = await Promise.all([
+      request<FloorStudent[]>('GET', `/api/sections/${id}/floor`),
+      request<FloorQueue>('GET', `/api/sections/${id}/queue`),
+    ])
     students.value = found
+    queue.value = waits
     sectionId.value = id
   }
 
-  /** Whose coupon to read next: whoever has waited longest since the last one was read. */
-  const waitingLongest = computed(
-    () => [...students.value].sort((a, b) => (a.last?.savedAt ?? '').localeCompare(b.last?.savedAt ?? ''))[0] ?? null,
+  /** What changes while a class goes on: the queue, and the students when a coupon of theirs was read. */
+  async function follow(): Promise<void> {
+    const id = sectionId.value
+    if (!id) return
+    const now = await request<FloorQueue>('GET', `/api/sections/${id}/queue`)
+    if (now.readings !== queue.value.readings) await load(id)
+    else queue.value = now
+  }
+
+  const waitOf = (studentId: string): WaitingStudent | null =>
+    queue.value.waiting.find(one => one.studentId === studentId) ?? null
+  /** Another instructor who reads this student's coupon now; null when nobody does. */
+  const readBy = (studentId: string): string | null =>
+    queue.value.holds.find(hold => hold.studentId === studentId && hold.by.id !== session.me?.id)?.by.name ?? null
+
+  /** An instructor says for a student that the coupon is ready, or that it is not. */
+  async function setReady(studentId: string, ready: boolean): Promise<void> {
+    const wait = waitOf(studentId)
+    if (ready && !wait) await request('PUT', `/api/waiting/${uuid()}`, { studentId })
+    if (!ready && wait) await request('DELETE', `/api/waiting/${wait.id}`)
+    await follow()
+  }
+
+  /** Where a student stands; the student's own words that the coupon is ready, or not after all. */
+  const placeOf = (studentId: string) => request<QueuePlace>('GET', `/api/students/${studentId}/place`)
+  const sayReady = (studentId: string) => request<QueuePlace>('PUT', `/api/waiting/${uuid()}`, { studentId })
+  async function takeBack(studentId: string, waitId: string): Promise<QueuePlace> {
+    await request('DELETE', `/api/waiting/${waitId}`)
+    return placeOf(studentId)
+  }
+
+  /** Tells the others who is read now. Nothing depends on it: a server that is away is not waited for. */
+  const hold = (studentId: string) => void request('PUT', `/api/students/${studentId}/hold`).catch(() => {})
+  const letGo = (studentId: string) => void request('DELETE', `/api/students/${studentId}/hold`).catch(() => {})
+
+  /** Whose coupon to read next: the first who waits and is not read by another, else who was read longest ago. */
+  const next = computed<FloorStudent | null>(() => {
+    const first = queue.value.waiting.find(one => readBy(one.studentId) === null)
+    const waits = students.value.find(student => student.id === first?.studentId)
+    return waits ?? longestAgo.value.find(student => readBy(student.id) === null) ?? null
+  })
+  const longestAgo = computed(() =>
+    [...students.value].sort((a, b) => (a.last?.savedAt ?? '').localeCompare(b.last?.savedAt ?? '')),
   )
 
-  return { students, sectionId, load, waitingLongest }
+  return {
+    students,
+    queue,
+    sectionId,
+    load,
+    follow,
+    waitOf,
+    readBy,
+    setReady,
+    placeOf,
+    sayReady,
+    takeBack,
+    hold,
+    letGo,
+    next,
+    longestAgo,
+  }
 })

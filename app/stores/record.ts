@@ -23,11 +23,15 @@ export const useRecord = defineStore('record', () => {
   }
 
   /** Loads the first page for these filters, or with `more` the page after the ones shown. */
+  /** Of answers that overlap, the last that was asked for stands, in whatever order they come. */
+  let latest = 0
   async function loadCoupons(studentId: string, filters: CouponFilters, more = false): Promise<void> {
     const asked = new URLSearchParams()
     for (const [name, value] of Object.entries({ ...filters, after: more ? next.value : null }))
       if (value) asked.set(name, value)
+    const own = ++latest
     const page = await request<CouponPage>('GET', `/api/students/${studentId}/coupons?${asked}`)
+    if (own !== latest) return
     coupons.value = more ? [...coupons.value, ...page.coupons] : [...page.coupons]
     next.value = page.next
   }

@@ -17,6 +17,7 @@ import { boardOf, progressOf } from '../../server/store/progress'
 import { fitHere, keepCurves } from '../../server/store/schoolCurves'
 import { addSignOff } from '../../server/store/signOffs'
 import { keepBeadAnswer } from '../../server/store/readingRoom'
+import { setReady } from '../../server/store/queue'
 import { addSection } from '../../server/store/sections'
 import { keepBlindReading, type Reader } from '../../server/store/blindReadings'
 import { setStudentCode } from '../../server/store/studentCodes'
@@ -79,7 +80,16 @@ export async function fillDemo(seed: number, lastDay: string): Promise<void> {
       ),
     )
   await fillTests(enrolled, lastDay, teacher)
+  await atOnce(
+    enrolled.slice(0, WAIT_MINUTES.length).map(({ id }, n) => () => {
+      const since = new Date(Date.now() - WAIT_MINUTES[n]! * 60_000)
+      return setReady(idAt(since, random), id, n % 2 === 0 ? 'student' : 'instructor', since)
+    }),
+  )
 }
+
+/** So long have some of the first section waited when the demo opens, as in the middle of a class. */
+const WAIT_MINUTES = [14, 9, 6, 2]
 
 /**
  * The instructor's name on every rung that a student has left behind; on the rung of today only the rule decides,

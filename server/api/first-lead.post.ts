@@ -3,6 +3,7 @@ import { firstLeadSchema } from '../../contract/people'
 import { anyone } from '../http/access'
 import { beginSession } from '../http/beginSession'
 import { defineRoute } from '../http/defineRoute'
+import { mustBeHardToGuess } from '../http/hardToGuess'
 import { refuse } from '../http/refuse'
 import { foundSchool } from '../store/accounts'
 
@@ -10,6 +11,7 @@ import { foundSchool } from '../store/accounts'
 export default defineRoute(
   { who: anyone, takes: firstLeadSchema, makes: true },
   async ({ body: wanted, event }): Promise<Me> => {
+    mustBeHardToGuess(wanted.password, [wanted.school, wanted.name, wanted.username])
     const account = await foundSchool(wanted.school, wanted, await hashPassword(wanted.password))
     if (!account) throw refuse(409, 'Already set up', 'This school has its first lead instructor; sign in.')
     await beginSession(event, { user: { id: account.id, number: 1 } })

@@ -52,7 +52,8 @@ export function defineRoute<Who, Answer, Body = undefined>(
       ? await readAs<Body>(event, terms.takes as Schema, terms.mostBytes ?? FORM_BYTES)
       : undefined
     const answer = await work({ event, me, id, body: body as Body })
-    if (answer === undefined) return sendNoContent(event)
+    // A stream of events has answered by itself.
+    if (answer === undefined) return event.handled ? undefined : sendNoContent(event)
     if (terms.makes) setResponseStatus(event, 201)
     return answer
   })

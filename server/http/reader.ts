@@ -1,6 +1,7 @@
 import type { H3Event } from 'h3'
 import { findMe } from '../store/accounts'
 import { isStudentOf } from '../store/studentCodes'
+import type { Student } from '../../contract/people'
 import type { Reader } from '../store/blindReadings'
 import { refuse } from './refuse'
 
@@ -44,4 +45,43 @@ export async function studentReader(event: H3Event): Promise<string> {
   const { kind, id } = await reader(event)
   if (kind !== 'student') throw refuse(403, 'For students', 'Only a student reads the own coupons.')
   return id
+}
+
+/** Whoever may say that a student's coupon is ready: staff, the student, or the tablet of the student's section. */
+export interface Hand {
+  readonly saidBy: 'student' | 'instructor'
+  /** Refuses a student who is not theirs to speak for. */
+  readonly speaksFor: (student: Pick<Student, 'id' | 'sectionId'>) => void
+}
+
+/** The hand that a request comes from. */
+export async function hand(event: H3Event): Promise<Hand> {
+  const { user, kiosk } = await getUserSession(event)
+  const me = user ? await findMe(user) : null
+  const mayNot = refuse(403, 'Not yours', 'You may speak for yourself only.')
+  if (me)
+    return {
+      saidBy: me.role === 'student' ? 'student' : 'instructor',
+      speaksFor: ({ id }) => {
+        if (me.role === 'student' && me.studentId !== id) throw mayNot
+      },
+    }
+  if (!kiosk?.tabletId) throw refuse(401, 'Signed out', 'Sign in first.')
+  return {
+    saidBy: 'student',
+    speaksFor: ({ sectionId }) => {
+      if (sectionId !== kiosk.sectionId) throw mayNot
+    },
+  }
+}
+
+/** Whoever may look at a section's queue: staff, and the tablet that was handed to the section. */
+export async function onFloor(event: H3Event, sectionId: string): Promise<null> {
+  const { user, kiosk } = await getUserSession(event)
+  const me = user ? await findMe(user) : null
+  if (me && me.role !== 'student') return null
+  if (!me && kiosk?.tabletId && kiosk.sectionId === sectionId) return null
+  throw me || kiosk
+    ? refuse(403, 'Not yours to see', 'Only instructors may do this.')
+    : refuse(401, 'Signed out', 'Sign in first.')
 }

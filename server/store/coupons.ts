@@ -8,6 +8,7 @@ import { database, fromJson, insertRow, rows, toIso, updateRow, type Queries } f
 import { surpriseAt, writeDerived } from './derived'
 import { rulesOf } from './houseRules'
 import { noteProgress } from './noteProgress'
+import { endWait } from './queue'
 import {
   rowOf,
   saveDocument,
@@ -98,6 +99,8 @@ async function writeCoupon(
   )
   for (const studentId of new Set([document.studentId, formerly ?? document.studentId]))
     await noteProgress(on, studentId)
+  // Last: a section's floor is one row, and nobody is to wait for it longer than need be.
+  if (!before) await endWait(on, document.studentId, by.now)
   return { id, version, document, savedAt: by.now.toISOString(), savedBy: by.name }
 }
 

@@ -14,7 +14,7 @@ import { signOffsOf } from './signOffs'
 import { bendsOf } from './studentBends'
 import { findStudent } from './students'
 import { testsKnown } from './testOutcomes'
-import { historiesOf } from './trials'
+import { historiesOf, type History } from './trials'
 
 /** What is kept of a student between two coupons. */
 interface Kept {
@@ -65,24 +65,44 @@ async function keptOf(studentIds: readonly string[], basis: Basis): Promise<Map<
   return kept
 }
 
-/** Computes students anew, and keeps it. All histories come in one query. */
+/** What is being computed, so that eighty who look at the same board at once wait for one reckoning, not eighty. */
+const underWay = new Map<string, Promise<Kept>>()
+/** The same serial by the same basis comes to the same: whoever saved since asks under another. */
+const workOf = ({ student_id, serial }: ProgressRow, { curves, rules }: Basis) =>
+  `${student_id} ${serial} ${curves.version} ${rules.version}`
+
+/** Computes students anew, and keeps it; those that somebody else has begun are waited for. */
 async function computeAll(stale: readonly ProgressRow[], basis: Basis): Promise<Map<string, Kept>> {
-  const histories = await historiesOf(stale.map(row => row.student_id))
-  const computed = new Map<string, Kept>()
-  for (const { student_id: studentId, serial } of stale) {
-    const { tried, coupons } = histories.get(studentId)!
-    const { curves, version } = basis.curves
-    const kept: Kept = { standing: standingOf(curves, withHistory(tried), basis.rules.rules.halfLifeDays), coupons }
-    computed.set(studentId, kept)
-    // A coupon saved meanwhile has raised the serial: what was computed here is then already old, and is not marked
-    // as current.
-    await run(
-      database(),
-      'UPDATE student_progress SET computed = ?, curves = ?, rules = ?, kept = ? WHERE student_id = ?',
-      [serial, version, basis.rules.version, JSON.stringify(kept), studentId],
-    )
+  const fresh = stale.filter(row => !underWay.has(workOf(row, basis)))
+  const histories = fresh.length === 0 ? null : historiesOf(fresh.map(row => row.student_id))
+  let last: Promise<unknown> = Promise.resolve()
+  for (const row of fresh) {
+    // One after the other, with the database between them: the server answers others meanwhile.
+    const kept = last.then(async () => computeOne(row, (await histories!).get(row.student_id)!, basis))
+    last = kept.catch(() => {})
+    underWay.set(workOf(row, basis), kept)
+    void last.then(() => underWay.delete(workOf(row, basis)))
   }
-  return computed
+  const waited = stale.map(async row => [row.student_id, await underWay.get(workOf(row, basis))!] as const)
+  return new Map(await Promise.all(waited))
+}
+
+/** All histories of those who are computed together come in one query. */
+async function computeOne(
+  { student_id, serial }: ProgressRow,
+  { tried, coupons }: History,
+  basis: Basis,
+): Promise<Kept> {
+  const { curves, version } = basis.curves
+  const kept: Kept = { standing: standingOf(curves, withHistory(tried), basis.rules.rules.halfLifeDays), coupons }
+  // A coupon saved meanwhile has raised the serial: what was computed here is then already old, and is not marked
+  // as current.
+  await run(
+    database(),
+    'UPDATE student_progress SET computed = ?, curves = ?, rules = ?, kept = ? WHERE student_id = ?',
+    [serial, version, basis.rules.version, JSON.stringify(kept), student_id],
+  )
+  return kept
 }
 
 /**

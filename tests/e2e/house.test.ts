@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { v7 as uuid } from 'uuid'
 import type { Browser, Page } from 'playwright-core'
 import { aCoupon } from '../../core/coupon/example'
-import { foundTestSchool, type School } from '../school'
+import { addClass, foundTestSchool, type School } from '../school'
 import { ADDRESS, PASSWORD, Visitor } from '../session'
 import { openBrowser, signedIn } from './browser'
 
@@ -134,19 +134,20 @@ describe('a session', () => {
 
 describe('a record', () => {
   it('is filtered by position and verdict, and says when nothing is left', async () => {
+    const { student } = await addClass(school, 'Evening X filtered', 'Una Falk')
     for (const position of ['1G', '2G'] as const)
       await school.lead.ask('PUT', `/api/coupons/${uuid()}`, {
         baseVersion: 0,
         why: '',
-        document: aCoupon({ studentId: school.other.id, ticket: { position, rung: `${position} pad of Pavo` } }),
+        document: aCoupon({ studentId: student.id, ticket: { position, rung: `${position} pad of Una` } }),
       })
     const page = await signedIn(browser, 'tobias')
-    await page.goto(`${ADDRESS}/record/${school.other.id}`)
-    await page.getByText('1G pad of Pavo').first().waitFor()
+    await page.goto(`${ADDRESS}/record/${student.id}`)
+    await page.getByText('1G pad of Una').first().waitFor()
     await page.locator('.bar .v-select').nth(0).click()
     await page.getByRole('option', { name: '2G horizontal' }).click()
-    await page.getByText('1G pad of Pavo').first().waitFor({ state: 'detached' })
-    expect(await page.getByText('2G pad of Pavo').count()).toBeGreaterThan(0)
+    await page.getByText('1G pad of Una').first().waitFor({ state: 'detached' })
+    expect(await page.getByText('2G pad of Una').count()).toBeGreaterThan(0)
     await page.locator('.bar .v-select').nth(2).click()
     await page.getByRole('option', { name: 'start over' }).click()
     await page.getByText('No coupon like that yet.').waitFor()

@@ -89,6 +89,30 @@ describe('passwords', () => {
   })
 })
 
+describe('a password that is soon guessed', () => {
+  const account = (username: string, password: string) =>
+    school.lead.ask<{ errors: { path: string; message: string }[] }>('POST', '/api/accounts', {
+      name: 'Verena Stoll',
+      username,
+      role: 'instructor',
+      studentId: null,
+      active: true,
+      password,
+    })
+  it.each(['password12', 'qwertyuiop', 'Password123!', 'aaaaaaaaaaaa', 'letmein2026', 'verena.stoll', 'stoll-verena'])(
+    '%s is refused, and nobody is made',
+    async password => {
+      const refused = await account('verena.stoll', password)
+      expect(refused.status).toBe(422)
+      expect(refused.body.errors).toEqual([{ path: 'password', message: expect.stringContaining('soon guessed') }])
+    },
+  )
+  it('words that do not belong together are taken, short or as long as may be', async () => {
+    expect((await account('verena.one', 'anvil teacup river')).status).toBe(201)
+    expect((await account('verena.two', 'anvil teacup river '.repeat(10).trim())).status).toBe(201)
+  })
+})
+
 describe('one’s own password', () => {
   type Refused = { errors: { path: string; message: string }[] }
   const change = (visitor: Visitor, current: string, next: string) =>
@@ -112,6 +136,7 @@ describe('one’s own password', () => {
       { path: 'next', message: 'The new password is at least 10 characters' },
     ])
     expect((await change(visitor, PASSWORD, PASSWORD)).body.errors[0]!.message).toBe('The new password is the old one')
+    expect((await change(visitor, PASSWORD, 'qwertyuiop123')).body.errors[0]!.message).toContain('soon guessed')
     const statuses: number[] = []
     for (let n = 0; n < 8; n++) statuses.push((await change(visitor, `guess number ${n}`, 'bead on plate 4G')).status)
     expect(statuses).toContain(429)

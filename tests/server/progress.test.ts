@@ -74,6 +74,38 @@ describe('progress', () => {
     expect(standing).toMatchObject({ coupons: 0, lastDay: null, beliefs: {}, wrong: NOTHING_WRONG })
   })
 
+  it('is reckoned once for all who look at a stale board at the same moment', async () => {
+    const { section: own, student: first } = await addClass(school, 'Evening V crowd', 'Arne Lusk')
+    const others = await Promise.all(
+      ['Bo Tarn', 'Cai Wend', 'Dag Holm'].map(name =>
+        school.lead.ask<Student>('POST', '/api/students', { ...first, id: undefined, name }),
+      ),
+    )
+    const ids = [first.id, ...others.map(answer => answer.body.id)]
+    for (const studentId of ids)
+      await school.instructor.ask('PUT', `/api/coupons/${uuid()}`, {
+        baseVersion: 0,
+        why: '',
+        document: aCoupon({ studentId }),
+      })
+    await school.instructor.ask('GET', `/api/sections/${own.id}/board`)
+    await database().execute(
+      `UPDATE student_progress SET computed = NULL WHERE student_id IN (${ids.map(() => '?').join(', ')})`,
+      ids,
+    )
+    const updates = async () =>
+      Number((await rows<{ Value: string }>(database(), "SHOW GLOBAL STATUS LIKE 'Com_update'"))[0]!.Value)
+    const before = await updates()
+    const boards = await Promise.all(
+      Array.from({ length: 30 }, () => school.instructor.ask<Board>('GET', `/api/sections/${own.id}/board`)),
+    )
+    expect(boards.every(board => board.body.rows.length === ids.length)).toBe(true)
+    expect(boards.every(board => JSON.stringify(board.body) === JSON.stringify(boards[0]!.body))).toBe(true)
+    const done = (await updates()) - before
+    expect(done).toBeGreaterThanOrEqual(ids.length)
+    expect(done).toBeLessThan(3 * ids.length)
+  })
+
   it('follows each save, and a coupon graded again', async () => {
     await save(padOn('2026-10-05'))
     const id = uuid()

@@ -1,6 +1,7 @@
 import { accountSchema } from '../../../contract/people'
 import { lead } from '../../http/access'
 import { defineRoute } from '../../http/defineRoute'
+import { mustBeHardToGuess } from '../../http/hardToGuess'
 import { nameTaken } from '../../http/nameTaken'
 import { notFound, refuse } from '../../http/refuse'
 import { requireStudentOf } from '../../http/studentOf'
@@ -11,6 +12,7 @@ export default defineRoute(
   { who: lead, id: 'account', takes: accountSchema },
   async ({ id, body: { password, ...fields } }) => {
     await requireStudentOf(fields)
+    if (password) mustBeHardToGuess(password, [fields.name, fields.username])
     const outcome = await nameTaken(
       changeAccount(id, fields, password ? await hashPassword(password) : null),
       'username',

@@ -1,6 +1,7 @@
 import { newAccountSchema } from '../../../contract/people'
 import { lead } from '../../http/access'
 import { defineRoute } from '../../http/defineRoute'
+import { mustBeHardToGuess } from '../../http/hardToGuess'
 import { nameTaken } from '../../http/nameTaken'
 import { requireStudentOf } from '../../http/studentOf'
 import { addAccount } from '../../store/accounts'
@@ -9,6 +10,7 @@ export default defineRoute(
   { who: lead, takes: newAccountSchema, makes: true },
   async ({ body: { password, ...fields } }) => {
     await requireStudentOf(fields)
+    mustBeHardToGuess(password, [fields.name, fields.username])
     const account = await nameTaken(
       addAccount(fields, await hashPassword(password)),
       'username',

@@ -3,6 +3,7 @@ import { signedIn } from '../../http/access'
 import { addressOf } from '../../http/addressOf'
 import { beginSession } from '../../http/beginSession'
 import { defineRoute } from '../../http/defineRoute'
+import { mustBeHardToGuess } from '../../http/hardToGuess'
 import { wrongField } from '../../http/refuse'
 import { tooManyTries } from '../../http/tooManyTries'
 import { changePassword, passwordOf } from '../../store/accounts'
@@ -18,6 +19,7 @@ export default defineRoute(
     const wait = await takeTurn(subjects)
     if (wait > 0) throw tooManyTries(event, wait, 'ask a lead instructor for a new password')
     if (!(await verifyPassword(passwordHash, current))) throw wrongField('current', 'That is not your password')
+    mustBeHardToGuess(next, [me.name, username], 'next')
     await giveTurnBack(subjects)
     const number = await changePassword(me.id, await hashPassword(next))
     await beginSession(event, { user: { id: me.id, number } })

@@ -1,0 +1,6 @@
+import { staff } from '../../../http/access'
+import { defineRoute } from '../../../http/defineRoute'
+import { letGo } from '../../../store/queue'
+
+/** The instructor has put this student's coupon aside. */
+export default defineRoute({ who: staff, id: 'student' }, ({ me, id }) => letGo(id, me.id))

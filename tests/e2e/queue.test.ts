@@ -1,0 +1,77 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import type { Browser } from 'playwright-core'
+import type { Section, Student } from '../../contract/people'
+import { addClass, foundTestSchool, type School } from '../school'
+import { ADDRESS } from '../session'
+import { openBrowser, signedIn, teaching } from './browser'
+
+let browser: Browser
+let school: School
+let section: Section
+beforeAll(async () => {
+  school = await foundTestSchool()
+  const made = await addClass(school, 'Evening W floor', 'Signe Tarrow')
+  section = made.section
+  await school.lead.ask<Student>('POST', '/api/students', {
+    ...made.student,
+    id: undefined,
+    name: 'Ulf Pender',
+    booth: 7,
+  })
+  browser = await openBrowser()
+})
+afterAll(() => browser?.close())
+
+describe('the queue', () => {
+  it('two instructors and the tablet see each other’s queue, from ready to saved', async () => {
+    const one = await teaching(browser, 'tobias', section.id)
+    const other = await teaching(browser, 'maren', section.id)
+    for (const page of [one, other]) {
+      await page.goto(`${ADDRESS}/`)
+      await page.getByText('nobody waits').waitFor()
+    }
+    await one.getByRole('button', { name: 'Ulf Pender: coupon is ready' }).click()
+    const queue = (page: typeof one) => page.getByRole('region', { name: 'Waiting to be read' })
+    await queue(other).getByRole('link', { name: 'Ulf Pender', exact: true }).waitFor()
+    await queue(other).getByText('1 waits').waitFor()
+
+    // The tablet: a name, and that it is ready. Four taps are allowed, two are needed.
+    const tablet = await teaching(browser, 'tobias', section.id)
+    await tablet.goto(`${ADDRESS}/`)
+    await tablet.getByRole('button', { name: 'Hand over tablet' }).click()
+    await tablet.getByRole('dialog').getByRole('button', { name: 'Hand over' }).click()
+    await tablet.getByRole('button', { name: 'Signe Tarrow' }).click()
+    await tablet.getByRole('button', { name: 'My coupon is ready' }).click()
+    await tablet.getByText('You are 2nd in the queue').waitFor()
+    await queue(one).getByRole('listitem').nth(1).getByText('Signe Tarrow').waitFor()
+    await tablet.getByRole('button', { name: 'Take it back' }).click()
+    await queue(one).getByText('1 waits').waitFor()
+    await tablet.getByRole('button', { name: 'My coupon is ready' }).click()
+    await queue(one).getByText('2 wait').waitFor()
+
+    // One opens the first; the other sees with whom, and is given the next.
+    await one.keyboard.press('n')
+    await one.getByRole('heading', { name: 'Ulf Pender' }).waitFor()
+    await queue(other).getByText('with tobias').waitFor()
+    await other.keyboard.press('n')
+    await other.getByRole('heading', { name: 'Signe Tarrow' }).waitFor()
+
+    await one.keyboard.press('Enter')
+    await one.getByText('Ulf Pender: saved').waitFor()
+    await one.goto(`${ADDRESS}/`)
+    await queue(one).getByText('1 waits').waitFor()
+    await queue(one).getByText('with Maren Holt').waitFor()
+    for (const page of [one, other, tablet]) await page.context().close()
+  })
+
+  it('a student with an own account says it, and sees the place', async () => {
+    const page = await signedIn(browser, 'oriel')
+    await page.goto(`${ADDRESS}/kiosk`)
+    await page.getByRole('button', { name: 'My coupon is ready' }).click()
+    await page.getByText(/^You are (next|\d)/).waitFor()
+    await page.getByRole('button', { name: 'Take it back' }).click()
+    await page.getByRole('button', { name: 'My coupon is ready' }).waitFor()
+    expect(await page.getByText(/^You are/).count()).toBe(0)
+    await page.context().close()
+  })
+})
