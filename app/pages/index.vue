@@ -57,6 +57,7 @@ async function setReady(studentId: string, ready: boolean) {
     refusedReady.value = messageOf(error)
   }
 }
+const toldLast = (studentId: string) => floor.students.find(one => one.id === studentId)?.last?.nextRun ?? ''
 const toBench = (studentId: string) => ({ path: '/bench', query: { student: studentId } })
 
 usePageKeys(
@@ -103,6 +104,7 @@ function askToHandOver() {
         v-if="floor.queue.waiting.length > 0"
         :queue="floor.queue"
         :read-by="floor.readBy"
+        :told="toldLast"
         @not-ready="setReady($event, false)"
       />
       <p class="quiet count">

@@ -138,7 +138,7 @@ async function nextStudent() {
   <div v-else class="page">
     <header class="page-head">
       <div>
-        <h1>{{ open ? open.student.name : 'Read your own coupon' }}</h1>
+        <h1>{{ open ? open.student.name : 'Your coupon' }}</h1>
         <p v-if="readings.kiosk && !ownAccount">{{ readings.kiosk.section }}</p>
       </div>
       <v-btn v-if="open" class="push" variant="outlined" to="/reading-room">Reading room</v-btn>
@@ -206,9 +206,15 @@ async function nextStudent() {
       @close="choose(null)"
     >
       <ReadyNow :student-id="chosen.id" />
-      <p v-if="!chosen.hasCode" class="none">To read it yourself first you need a code: ask your instructor.</p>
+      <p class="none">
+        {{
+          chosen.hasCode
+            ? 'Or read it yourself first:'
+            : 'To read it yourself first you need a code: ask your instructor.'
+        }}
+      </p>
       <v-text-field
-        v-else
+        v-if="chosen.hasCode"
         v-model="code"
         label="Your code, four digits"
         inputmode="numeric"

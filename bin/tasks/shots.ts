@@ -74,6 +74,13 @@ const RESTARTS = [
 ]
 
 await take(await chooseThenStay(), 'floor')
+const tablet = await visit('tobias', { width: 820, height: 1180 })
+await chooseSection(tablet, 'Evening A')
+await tablet.getByRole('button', { name: 'Hand over tablet' }).click()
+await tablet.getByRole('dialog').getByRole('button', { name: 'Hand over' }).click()
+await tablet.getByRole('button', { name: 'Isolde Brack' }).click()
+await tablet.getByText(/^You are/).waitFor()
+await take(tablet, 'queue-tablet')
 const interrupted = await bench('Isolde Brack', 'open root 3G', ['ArrowUp', 'g', ']'])
 await interrupted.keyboard.press('/')
 await interrupted.getByRole('dialog').getByLabel('Name or booth').fill('Dario Venn')
@@ -81,7 +88,7 @@ await interrupted.keyboard.press('Enter')
 await interrupted.getByRole('heading', { name: 'Dario Venn' }).waitFor()
 for (const key of RESTARTS) await interrupted.keyboard.press(key)
 await take(interrupted, 'bench')
-await take(await bench('Dario Venn', 'overhead pad', RESTARTS, { width: 820, height: 1180 }), 'bench-tablet')
+await take(await bench('Dario Venn', 'vertical pad', RESTARTS, { width: 820, height: 1180 }), 'bench-tablet')
 const PIPE = ['ArrowDown', 'f', 'ArrowUp', 'ArrowUp', 'r', 'r', 'ArrowUp', 'ArrowUp', 'Shift+ArrowLeft', 'u']
 await take(await bench('Mirela Stroud', 'pipe 6G', PIPE), 'bench-pipe')
 await take(await bench('Isolde Brack', 'open root 3G', ['ArrowUp', 'g', ']'], { dark: true }), 'bench-groove')
@@ -111,7 +118,6 @@ async function room(path: string, seen: string, options = {}): Promise<Page> {
 
 await take(await room('/set-up?position=3G+vertical&size=3/32', 'Take care'), 'card')
 await take(await room('/set-up/joint?position=4G+overhead', 'Weld metal'), 'joint')
-await take(await room('/set-up/arithmetic?sheet=run-out', 'Arc time of a rod'), 'arithmetic')
 const rules = await room('/house/rules', 'Example coupon')
 await rules.getByRole('button', { name: 'Moving up' }).click()
 await rules.getByLabel('Sound restarts').fill('60')

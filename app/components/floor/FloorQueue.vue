@@ -4,7 +4,12 @@ import { anHour, minutesUntil } from '~~/core/floor'
 import type { FloorQueue } from '~~/contract/floor'
 
 /** Who waits to be read, first first: since when, who reads, and how long all of it takes as it goes today. */
-const props = defineProps<{ queue: FloorQueue; readBy: (studentId: string) => string | null }>()
+const props = defineProps<{
+  queue: FloorQueue
+  /** What a student was told last time; empty before there was a time. */
+  told: (studentId: string) => string
+  readBy: (studentId: string) => string | null
+}>()
 defineEmits<{ notReady: [studentId: string] }>()
 
 const now = useNow({ interval: 15_000 })
@@ -30,10 +35,13 @@ const summary = computed(() => {
         <span class="place num">{{ n + 1 }}</span>
         <span class="booth num">{{ one.booth ? `booth ${one.booth}` : 'no booth' }}</span>
         <NuxtLink class="name" :to="`/record/${one.studentId}`">{{ one.name }}</NuxtLink>
-        <span class="quiet since num"
-          >{{ sayWait(waits(one.since)) }}{{ one.readToday ? '' : ' · not read today' }}</span
-        >
-        <span v-if="readBy(one.studentId)" class="with">with {{ readBy(one.studentId) }}</span>
+        <span class="what">
+          <span class="quiet num"
+            >{{ sayWait(waits(one.since)) }}{{ one.readToday ? '' : ' · not read today' }}
+            <b v-if="readBy(one.studentId)">with {{ readBy(one.studentId) }}</b></span
+          >
+          <span v-if="told(one.studentId)" class="told">{{ told(one.studentId) }}</span>
+        </span>
         <span class="acts">
           <v-btn variant="text" :aria-label="`${one.name}: not ready`" @click="$emit('notReady', one.studentId)"
             >Not ready</v-btn
@@ -69,7 +77,7 @@ h2 {
 }
 li {
   display: grid;
-  grid-template-columns: 34px 84px minmax(120px, auto) minmax(0, 1fr) auto auto;
+  grid-template-columns: 34px 72px 170px minmax(0, 1fr) auto;
   align-items: center;
   gap: 12px;
   min-height: 56px;
@@ -89,8 +97,17 @@ li {
   display: flex;
   align-items: center;
 }
-.with {
-  font-weight: 600;
+.what {
+  display: grid;
+  gap: 2px;
+  padding: 6px 0;
+}
+.what b {
+  font-weight: 650;
+  color: rgb(var(--v-theme-on-surface));
+}
+.told {
+  line-height: 1.3;
 }
 .held .name,
 .held .place {
@@ -99,7 +116,6 @@ li {
 .acts {
   display: flex;
   gap: 4px;
-  grid-column: -2;
 }
 @media (max-width: 760px) {
   li {
@@ -114,10 +130,10 @@ li {
     order: 1;
     grid-column: 2;
   }
-  .since,
-  .with {
+  .what {
     order: 2;
-    grid-column: 2;
+    grid-column: 2 / -1;
+    padding: 0;
   }
   .acts {
     grid-column: 3;
