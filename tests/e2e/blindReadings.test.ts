@@ -51,7 +51,7 @@ describe('the tablet that goes round', () => {
     await tablet.getByRole('heading', { name: 'Isolde Brack' }).waitFor()
     expect(new URL(tablet.url()).pathname).toBe('/kiosk')
     await tablet.getByRole('button', { name: 'Next student' }).click()
-    await tablet.getByRole('heading', { name: 'Read your own coupon' }).waitFor()
+    await tablet.getByRole('heading', { name: 'Your coupon' }).waitFor()
 
     const page = await teaching(browser, 'tobias', section)
     await page.goto(`${ADDRESS}/?`)
