@@ -111,8 +111,11 @@ export interface SaidOdds {
   readonly visual: number
   /** Of its strips, once the visual is passed. */
   readonly bends: number
-  /** Both as the coupons alone said it, before tests of the school moved it: what the result is held against. */
-  readonly byCoupons: { readonly visual: number; readonly bends: number }
+  /**
+   * Both as the coupons alone said it, before tests of the school moved it: what the result is held against. Absent on
+   * a test planned before the two were told apart.
+   */
+  readonly byCoupons?: { readonly visual: number; readonly bends: number }
   readonly low: number
   readonly high: number
 }
@@ -161,6 +164,10 @@ const saidOf = ({ visual, bends, byCoupons, low, high }: SaidOdds): SaidOdds => 
   low,
   high,
 })
+
+/** A test's stages as the coupons alone said them; what was told stands for that where nothing else is kept. */
+export const saidByCoupons = ({ visual, bends, byCoupons }: SaidOdds): { visual: number; bends: number } =>
+  byCoupons ?? { visual, bends }
 
 /** A test before anything of it is done. */
 export const NOT_BEGUN: Pick<

@@ -15,6 +15,10 @@ let timer: ReturnType<typeof setTimeout> | null = null
 
 /** One query for all; a database that is away is asked again, and the screens keep what they show. */
 async function look(): Promise<void> {
+  if (watchers.size === 0) {
+    timer = null
+    return
+  }
   try {
     const serials = await floorSerials([...new Set([...watchers].map(watcher => watcher.sectionId))])
     for (const watcher of watchers) {
@@ -26,7 +30,7 @@ async function look(): Promise<void> {
   } catch {
     // The next look tells.
   }
-  timer = watchers.size > 0 ? setTimeout(look, EVERY_MS) : null
+  timer = setTimeout(look, EVERY_MS)
 }
 
 /**

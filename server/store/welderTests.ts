@@ -1,5 +1,12 @@
 import { processesOf, type CodeBook, type TestPosition } from '../../core/qualification'
-import { bendsOf, testStanding, withOpenings, type WelderTest, type TestState } from '../../core/welderTest'
+import {
+  bendsOf,
+  saidByCoupons,
+  testStanding,
+  withOpenings,
+  type WelderTest,
+  type TestState,
+} from '../../core/welderTest'
 import type { Process } from '../../core/trade'
 import type {
   KeptUse,
@@ -88,6 +95,7 @@ export function saveTest(
 function derivedRow(document: WelderTest, book: CodeBook) {
   const { test, ticket, retest } = document
   const { bent, opened } = bendsOf(document, book)
+  const byCoupons = document.said && saidByCoupons(document.said)
   return {
     student_id: document.studentId,
     book_id: document.book.id,
@@ -99,8 +107,8 @@ function derivedRow(document: WelderTest, book: CodeBook) {
     test_day: document.testDay,
     state: testStanding(document, book).state,
     odds: document.odds,
-    coupons_visual: document.said?.byCoupons.visual ?? null,
-    coupons_bends: document.said?.byCoupons.bends ?? null,
+    coupons_visual: byCoupons?.visual ?? null,
+    coupons_bends: byCoupons?.bends ?? null,
     visual_passed: document.visual === null ? null : document.visual.outcome === 'passes',
     retest_of: retest?.of ?? null,
     retest_pieces: retest?.pieces ?? null,

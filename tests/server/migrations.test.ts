@@ -75,6 +75,7 @@ describe('a school made by an earlier program comes to the same tables', () => {
       },
     ],
     ['of yesterday', '0009-tests.sql', {}],
+    ['with odds by stage, of one kind', '0011-odds-that-come-true.sql', {}],
   ])('%s', async (_, upTo, earlier) => {
     const fresh = await emptyDatabase('fresh')
     await migrate(fresh)
@@ -85,6 +86,25 @@ describe('a school made by an earlier program comes to the same tables', () => {
     expect(columns).toEqual(freshColumns)
     expect(indices).toEqual(freshIndices)
   })
+})
+
+it('what was said of a test’s stages stays through the update', async () => {
+  const pool = await madeBy('told', '0011-odds-that-come-true.sql', {})
+  const id = '01900000-0000-7000-8000-000000000001'
+  const connection = await pool.getConnection()
+  await connection.query('SET SESSION FOREIGN_KEY_CHECKS = 0')
+  await connection.query(
+    `INSERT INTO test_record SET id = ?, student_id = ?, book_id = 'structural', book_version = 0, position = '3G',
+      piece_name = '3G plate', classification = 'E7018', processes = 'SMAW', test_day = '2026-11-20', state = 'planned',
+      odds = 0.7, said_visual = 0.8, said_bends = 0.875, bent = 0, opened = 0, version = 1, document = '{}',
+      saved_at = '2026-11-20', saved_by = ?`,
+    [id, id, id],
+  )
+  connection.release()
+  await migrate(pool)
+  expect(await rows(pool, 'SELECT coupons_visual, coupons_bends FROM test_record')).toEqual([
+    { coupons_visual: 0.8, coupons_bends: 0.875 },
+  ])
 })
 
 it('every table has a key of its own', async () => {

@@ -14,7 +14,7 @@ const sections = useSections()
     <p v-if="problem" role="alert">{{ problem }}</p>
     <v-progress-circular v-else-if="loading" indeterminate aria-label="Loading the section" />
     <template v-else-if="nextName">
-      <p>{{ nextName }} has waited longest.</p>
+      <p>{{ nextName }} is next.</p>
       <v-btn color="primary" size="large" @click="$emit('next')">Next coupon <kbd class="key">N</kbd></v-btn>
       <v-btn variant="text" @click="$emit('choose')">Someone else <kbd class="key">/</kbd></v-btn>
     </template>

@@ -23,5 +23,3 @@ CREATE TABLE IF NOT EXISTS floor_serial (
   section_id UUID NOT NULL PRIMARY KEY REFERENCES section (id),
   serial BIGINT UNSIGNED NOT NULL
 );
-
-CREATE INDEX IF NOT EXISTS coupon_by_save ON coupon (saved_at);
