@@ -88,6 +88,20 @@ export default withNuxt(
       ],
     },
   },
+  {
+    files: ['app/**'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        ...[
+          "VariableDeclarator[id.name='document']",
+          "VariableDeclarator > ObjectPattern > Property[value.name='document']",
+          ":function > Identifier.params[name='document']",
+          ":function > ObjectPattern.params > Property[value.name='document']",
+        ].map(selector => ({ selector, message: 'document is the page: say coupon, test or sheet' })),
+      ],
+    },
+  },
   { files: ['core/**/*.test.ts'], rules: { 'no-restricted-imports': 'off' } },
   { rules: { 'vue/multi-word-component-names': 'off' } },
   prettier,

@@ -24,7 +24,7 @@ import {
 import { discontinuityOf } from '~~/core/trade'
 import { inches } from '~~/core/units'
 import type { MarkKind } from '~/keys/markKinds'
-import { useBench } from '~/stores/bench'
+import type { CouponBench } from './couponBench'
 
 /** What the Bench can ask about. */
 export type BenchDialog =
@@ -33,32 +33,30 @@ export type BenchDialog =
 export const SMALL_STEP = inches(1 / 8)
 export const LARGE_STEP = inches(1 / 2)
 
-/** What a hand can do to the coupon on the bench, by key, by touch or by mouse alike. */
-export function useBenchActs() {
-  const bench = useBench()
-
+/** What a hand can do to the coupon on a bench, by key, by touch or by mouse alike. */
+export function useBenchActs(bench: CouponBench) {
   /**
    * Drops what a letter stands for at the cursor; on a mark of it that is selected already it turns to the next
    * fault or form.
    */
   function drop(kind: MarkKind, askReading: (of: 'across' | 'over') => void): void {
-    const { document, cursor, selected } = bench
-    if (!document) return
+    const { coupon, cursor, selected } = bench
+    if (!coupon) return
     if (kind.is === 'reading') return askReading(kind.of)
     if (kind.is === 'flaw') {
       if (selected && isFlaw(selected) && selected.flaw === kind.flaw && discontinuityOf(kind.flaw).forms) return form()
-      const mark = newFlaw(document, uuid(), kind.flaw, { ...cursor })
-      return bench.edit(putMark(document, mark), mark.id)
+      const mark = newFlaw(coupon, uuid(), kind.flaw, { ...cursor })
+      return bench.edit(putMark(coupon, mark), mark.id)
     }
     if (selected && isTry(selected) && selected.kind === kind.kind && selected.degree !== 'sound')
       return nextFault(selected)
-    const meant = tryMeant(document, kind.kind, cursor)
+    const meant = tryMeant(coupon, kind.kind, cursor)
     const mark = meant
       ? meant.degree === 'sound'
         ? setDegree(meant, 3)
         : meant
-      : newTry(uuid(), kind.kind, { ...cursor }, document.ticket.rods === 'stubs' ? 'stub' : 'new')
-    bench.edit(putMark(document, mark), mark.id)
+      : newTry(uuid(), kind.kind, { ...cursor }, coupon.ticket.rods === 'stubs' ? 'stub' : 'new')
+    bench.edit(putMark(coupon, mark), mark.id)
     bench.moveCursor({ beadId: mark.beadId, atMm: mark.atMm })
   }
 
@@ -68,31 +66,31 @@ export function useBenchActs() {
   }
 
   function setFault(mark: TryMark, fault: string | null): void {
-    if (!bench.document) return
+    if (!bench.coupon) return
     const degree = fault && mark.degree === 'sound' ? 'poor' : mark.degree
-    bench.edit(putMark(bench.document, { ...mark, degree, fault }), mark.id)
+    bench.edit(putMark(bench.coupon, { ...mark, degree, fault }), mark.id)
   }
 
   /** Keeps what the gauge read at the cursor, all of it as one step. */
   function addReadings(read: readonly { of: GaugeKind; valueMm: number }[]): void {
-    if (!bench.document || read.length === 0) return
+    if (!bench.coupon || read.length === 0) return
     const marks = read.map(({ of, valueMm }) => newReading(uuid(), of, { ...bench.cursor }, valueMm))
-    bench.edit(marks.reduce(putMark, bench.document), marks.at(-1)!.id)
+    bench.edit(marks.reduce(putMark, bench.coupon), marks.at(-1)!.id)
   }
 
   function change(with_: (mark: Mark) => Mark): void {
-    const { document, selected } = bench
-    if (!document || !selected) return
+    const { coupon, selected } = bench
+    if (!coupon || !selected) return
     const next = with_(selected)
-    if (next !== selected) bench.edit(putMark(document, next))
+    if (next !== selected) bench.edit(putMark(coupon, next))
   }
 
   const degree = (digit: 1 | 2 | 3) => change(mark => setDegree(mark, digit))
-  const stretch = (byMm: number) => change(mark => (isFlaw(mark) ? stretchSpan(bench.document!, mark, byMm) : mark))
+  const stretch = (byMm: number) => change(mark => (isFlaw(mark) ? stretchSpan(bench.coupon!, mark, byMm) : mark))
 
   /** Moves the selected mark; the cursor goes with it. */
   function shift(byMm: number): void {
-    change(mark => moveMark(bench.document!, mark, byMm))
+    change(mark => moveMark(bench.coupon!, mark, byMm))
     if (bench.selected) bench.moveCursor({ beadId: bench.selected.beadId, atMm: bench.selected.atMm })
   }
 
@@ -109,39 +107,39 @@ export function useBenchActs() {
     })
 
   function remove(): void {
-    if (bench.document && bench.selected) bench.edit(removeMark(bench.document, bench.selected.id), null)
+    if (bench.coupon && bench.selected) bench.edit(removeMark(bench.coupon, bench.selected.id), null)
   }
 
   /** Moves the cursor along its bead, or round the pipe. */
   function along(byMm: number): void {
-    if (!bench.document) return
-    bench.moveCursor(placeAlong(bench.document, bench.cursor, byMm))
+    if (!bench.coupon) return
+    bench.moveCursor(placeAlong(bench.coupon, bench.cursor, byMm))
     bench.select(null)
   }
 
   /** Goes to the next bead or pass, or with -1 to the one before. */
   function toBead(step: 1 | -1): void {
-    if (!bench.document) return
-    bench.moveCursor(placeOver(bench.document, bench.cursor, step))
+    if (!bench.coupon) return
+    bench.moveCursor(placeOver(bench.coupon, bench.cursor, step))
     bench.select(null)
   }
 
   /** Selects the next mark along the coupon, bead by bead. */
   function toMark(step: 1 | -1): void {
-    const { document, selected } = bench
-    if (!document || document.marks.length === 0) return
-    const order = new Map(document.beads.map((bead, index) => [bead.id, index]))
-    const sorted = [...document.marks].sort((a, b) => order.get(a.beadId)! - order.get(b.beadId)! || a.atMm - b.atMm)
+    const { coupon, selected } = bench
+    if (!coupon || coupon.marks.length === 0) return
+    const order = new Map(coupon.beads.map((bead, index) => [bead.id, index]))
+    const sorted = [...coupon.marks].sort((a, b) => order.get(a.beadId)! - order.get(b.beadId)! || a.atMm - b.atMm)
     const index = selected ? sorted.findIndex(mark => mark.id === selected.id) + step : step > 0 ? 0 : sorted.length - 1
     bench.select(sorted[(index + sorted.length) % sorted.length]!)
   }
 
   /** Moves a mark to where a finger or pointer has dragged it. */
   function dragTo(id: string, place: Place): void {
-    const { document } = bench
-    const mark = document?.marks.find(candidate => candidate.id === id)
-    if (!document || !mark) return
-    bench.edit(putMark(document, moveMark(document, mark, place.atMm - mark.atMm)), id)
+    const { coupon } = bench
+    const mark = coupon?.marks.find(candidate => candidate.id === id)
+    if (!coupon || !mark) return
+    bench.edit(putMark(coupon, moveMark(coupon, mark, place.atMm - mark.atMm)), id)
   }
 
   return { drop, setFault, setForm, addReadings, degree, stretch, shift, side, remove, along, toBead, toMark, dragTo }

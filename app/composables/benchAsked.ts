@@ -25,15 +25,15 @@ export function useBenchAsked(): () => Promise<string> {
 
   /** The coupon of a test: as it was read before, else as it was welded. */
   async function ofTest(testId: string): Promise<void> {
-    const { student, document } = await tests.find(testId)
-    const saved = await orNotFound(coupons.find(document.couponId))
+    const { student, document: welderTest } = await tests.find(testId)
+    const saved = await orNotFound(coupons.find(welderTest.couponId))
     if (saved) bench.openSaved(saved, student, testId)
     else
       bench.openOfTest(
-        document.couponId,
+        welderTest.couponId,
         testId,
         student,
-        testCoupon(document, houseRules.rulesOf(document.rulesVersion), moment => clockNow(new Date(moment))),
+        testCoupon(welderTest, houseRules.rulesOf(welderTest.rulesVersion), moment => clockNow(new Date(moment))),
       )
   }
 

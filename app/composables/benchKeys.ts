@@ -2,11 +2,12 @@ import { useEventListener } from '@vueuse/core'
 import { markKindsOn } from '~/keys/markKinds'
 import { arrowOf, type BENCH_KEYS, type BenchAct, type HandAct, type PageAct } from '~/keys/benchKeys'
 import { actOn, keyOf } from '~/keys/keyTable'
-import { useBench } from '~/stores/bench'
 import { LARGE_STEP, SMALL_STEP, useBenchActs } from './benchActs'
+import type { CouponBench } from './couponBench'
 import { isTaken } from './pageKeys'
 
 interface BenchKeysUsed {
+  readonly bench: CouponBench
   readonly rows: typeof BENCH_KEYS
   /** What is the page's own to do; what it does not name, its table has no key for. */
   readonly acts: Readonly<Partial<Record<PageAct, () => void>>>
@@ -20,9 +21,8 @@ interface BenchKeysUsed {
  * Listens for the keys of a table while its page is shown; while a dialog is open they are the dialog's, wherever the
  * focus is.
  */
-export function useBenchKeys({ rows, acts, askReading, upright, busy }: BenchKeysUsed): void {
-  const bench = useBench()
-  const hand = useBenchActs()
+export function useBenchKeys({ bench, rows, acts, askReading, upright, busy }: BenchKeysUsed): void {
+  const hand = useBenchActs(bench)
 
   const ofHand: Readonly<Record<HandAct, () => void>> = {
     'over': () => hand.toBead(1),
@@ -51,10 +51,10 @@ export function useBenchKeys({ rows, acts, askReading, upright, busy }: BenchKey
   const all: Readonly<Partial<Record<BenchAct, () => void>>> = { ...ofHand, ...acts }
 
   function answer(event: KeyboardEvent): boolean {
-    const key = (bench.document && arrowOf(event, upright())) ?? keyOf(event)
+    const key = (bench.coupon && arrowOf(event, upright())) ?? keyOf(event)
     if (key === null) return false
     const kind = markKindsOn(bench.cursorFace).find(one => one.letter === key)
-    if (kind && bench.document) {
+    if (kind && bench.coupon) {
       hand.drop(kind, askReading)
       return true
     }

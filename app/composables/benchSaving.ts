@@ -28,7 +28,7 @@ export function useBenchSaving({ next, askWhy }: { readonly next: () => void; re
   const saving = ref(false)
 
   async function save(why = '') {
-    if (!bench.document || saving.value) return bench.document ? undefined : next()
+    if (!bench.coupon || saving.value) return bench.coupon ? undefined : next()
     if (bench.isRegrade && !why) return askWhy()
     saving.value = true
     problem.value = ''

@@ -40,7 +40,7 @@ const initialsOf = (name: string) =>
  */
 export function useTestActs(
   testId: () => string,
-  { document, step, held, set, unit, retest }: ReturnType<typeof useTestView>,
+  { welderTest, step, held, set, unit, retest }: ReturnType<typeof useTestView>,
   { stamp, print }: { readonly stamp: () => void; readonly print: () => Promise<void> },
 ) {
   const run = useWelderTest()
@@ -60,9 +60,9 @@ export function useTestActs(
   /** What the page does for a step, by what it takes. */
   const TAKES: Readonly<Record<StepWants, (step: TestStep) => void>> = {
     'a look': next => {
-      const opened = next.is === 'specimen' && document.value!.results[next.specimen.id]
+      const opened = next.is === 'specimen' && welderTest.value!.results[next.specimen.id]
       if (opened) openOne()
-      else run.change(takeStep(document.value!, next, seen()))
+      else run.change(takeStep(welderTest.value!, next, seen()))
     },
     'a stamp': stamp,
     'the Bench': () => void navigateTo(bench()),
@@ -79,24 +79,24 @@ export function useTestActs(
   function sign(outcome: 'passes' | 'fails', why: string) {
     if (!run.coupon || !set.value) return
     const said = visualOf(run.coupon.document, set.value, unit.value)
-    run.change({ ...document.value!, visual: visualSigned({ ...seen(), outcome, why }, said) })
+    run.change({ ...welderTest.value!, visual: visualSigned({ ...seen(), outcome, why }, said) })
   }
-  const witnessed = (point: HoldPoint) => run.change(takeStep(document.value!, { is: 'hold', point }, seen()))
-  const sound = (specimen: Specimen) => run.change(takeStep(document.value!, { is: 'specimen', specimen }, seen()))
+  const witnessed = (point: HoldPoint) => run.change(takeStep(welderTest.value!, { is: 'hold', point }, seen()))
+  const sound = (specimen: Specimen) => run.change(takeStep(welderTest.value!, { is: 'specimen', specimen }, seen()))
   function keepResult(result: Pick<SpecimenResult, 'openings' | 'byHand' | 'note'>) {
-    const results = { ...document.value!.results, [entering.value!.id]: { ...seen(), ...result } }
-    if (run.change({ ...document.value!, results })) entering.value = null
+    const results = { ...welderTest.value!.results, [entering.value!.id]: { ...seen(), ...result } }
+    if (run.change({ ...welderTest.value!, results })) entering.value = null
   }
   function stop(why: string) {
-    if (run.change(stopTest(document.value!, why.trim() || 'stopped', new Date().toISOString()))) dialog.value = null
+    if (run.change(stopTest(welderTest.value!, why.trim() || 'stopped', new Date().toISOString()))) dialog.value = null
   }
   function keepFitUp(fitUp: FitUp | null) {
-    if (run.change({ ...document.value!, fitUp })) dialog.value = null
+    if (run.change({ ...welderTest.value!, fitUp })) dialog.value = null
   }
   async function planRetest(pieces: number) {
     dialog.value = null
     const piece = (): WelderTest =>
-      asRetest(document.value!, { of: testId(), pieces }, { testDay: today(), couponId: uuid() })
+      asRetest(welderTest.value!, { of: testId(), pieces }, { testDay: today(), couponId: uuid() })
     try {
       const ids = await tests.plan(Array.from({ length: pieces }, piece))
       await navigateTo(`/test-bay/${ids[0]}`)

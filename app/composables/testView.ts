@@ -16,22 +16,22 @@ export function useTestView(testId: () => string) {
   const criteria = useCriteria()
   const houseRules = useHouseRules()
 
-  const document = computed(() => (run.id === testId() ? run.document : null))
-  const rules = computed(() => houseRules.rulesOf(document.value?.rulesVersion ?? houseRules.current.version))
+  const welderTest = computed(() => (run.id === testId() ? run.welderTest : null))
+  const rules = computed(() => houseRules.rulesOf(welderTest.value?.rulesVersion ?? houseRules.current.version))
   /** The coupon as it was read; before that as it was welded. */
-  const coupon = computed(() => run.coupon?.document ?? testCoupon(document.value!, rules.value, wallTime))
-  const step = computed(() => nextStep(document.value!, run.book!, run.coupon !== null))
-  const state = computed(() => testStanding(document.value!, run.book!).state)
-  const unit = computed(() => unitFor(run.book!, document.value!.test))
+  const coupon = computed(() => run.coupon?.document ?? testCoupon(welderTest.value!, rules.value, wallTime))
+  const step = computed(() => nextStep(welderTest.value!, run.book!, run.coupon !== null))
+  const state = computed(() => testStanding(welderTest.value!, run.book!).state)
+  const unit = computed(() => unitFor(run.book!, welderTest.value!.test))
 
-  const specimens = computed(() => specimensOf(document.value!, run.book!))
+  const specimens = computed(() => specimensOf(welderTest.value!, run.book!))
   const outcomes = computed(() => {
-    const judged = specimens.value.map(one => [one.id, specimenVerdict(document.value!, one, run.book!)] as const)
+    const judged = specimens.value.map(one => [one.id, specimenVerdict(welderTest.value!, one, run.book!)] as const)
     return new Map(judged.flatMap(([id, verdict]) => (verdict ? [[id, verdict.outcome] as const] : [])))
   })
   const openings = computed(() =>
     specimens.value.flatMap(one =>
-      (document.value!.results[one.id]?.openings ?? []).map(opening => ({
+      (welderTest.value!.results[one.id]?.openings ?? []).map(opening => ({
         specimenId: one.id,
         opening,
         atMm: originOf(coupon.value, one, opening).atMm,
@@ -43,9 +43,9 @@ export function useTestView(testId: () => string) {
   const held = computed(() =>
     run.coupon && set.value ? holdAgainst(run.coupon.document, set.value, unit.value) : null,
   )
-  const qualified = computed(() => qualifies(run.book!, [document.value!.test]))
+  const qualified = computed(() => qualifies(run.book!, [welderTest.value!.test]))
   const cautions = computed(() => {
-    const { form, position } = document.value!.test
+    const { form, position } = welderTest.value!.test
     const welding: CautionTopic[] = [
       'grinding',
       ...(form === 'pipe' ? ['fixed pipe' as const] : []),
@@ -61,15 +61,15 @@ export function useTestView(testId: () => string) {
   const retest = computed(() => inTurn(test => test.retest?.of === testId()))
   /** The same student's next test that is not done, for two pieces in a row. */
   const nextTest = computed(() =>
-    inTurn(test => test.studentId === document.value?.studentId && test.id !== testId() && test.state === 'planned'),
+    inTurn(test => test.studentId === welderTest.value?.studentId && test.id !== testId() && test.state === 'planned'),
   )
   const stepSaid = computed(() =>
-    step.value.is === 'retest' && retest.value ? 'Open the retest' : sayStep(step.value, document.value!),
+    step.value.is === 'retest' && retest.value ? 'Open the retest' : sayStep(step.value, welderTest.value!),
   )
-  const clockRuns = computed(() => document.value?.startedAt !== null && document.value?.endedAt === null)
+  const clockRuns = computed(() => welderTest.value?.startedAt !== null && welderTest.value?.endedAt === null)
 
   return {
-    document,
+    welderTest,
     coupon,
     step,
     stepSaid,

@@ -21,11 +21,11 @@ const ROW_SHARE = 0.46
 const ROW_MOST_MM = 16
 
 /** The lanes of a coupon as one of the two views draws them, seen from where the cursor is. */
-export function drawnLanes(document: CouponDocument, view: LaneView, cursorBeadId: string): DrawnLanes {
-  const strip = stripOf(document.piece)
-  const open = new Set(document.beads.map(bead => bead.id))
-  if (isPlate(document.piece)) return { ...strip, beads: document.beads, open, inRows: false }
-  return view === 'all passes' ? inRows(document, strip, open) : onePass(document, strip, cursorBeadId)
+export function drawnLanes(coupon: CouponDocument, view: LaneView, cursorBeadId: string): DrawnLanes {
+  const strip = stripOf(coupon.piece)
+  const open = new Set(coupon.beads.map(bead => bead.id))
+  if (isPlate(coupon.piece)) return { ...strip, beads: coupon.beads, open, inRows: false }
+  return view === 'all passes' ? inRows(coupon, strip, open) : onePass(coupon, strip, cursorBeadId)
 }
 
 /** Rows of a coupon: one for each pass, one for the root side. */
@@ -40,8 +40,8 @@ export function rowsOf({
   return [...rows].map(([key, lanes]) => ({ key, beads: lanes }))
 }
 
-function inRows(document: CouponDocument, strip: Strip, open: ReadonlySet<string>): DrawnLanes {
-  const rows = rowsOf(document)
+function inRows(coupon: CouponDocument, strip: Strip, open: ReadonlySet<string>): DrawnLanes {
+  const rows = rowsOf(coupon)
   const pitch = Math.min(ROW_MOST_MM, (strip.lengthMm * ROW_SHARE) / rows.length)
   const beads = rows.flatMap((row, index) =>
     row.beads.map(bead => ({ ...bead, offsetMm: (index + 0.5) * pitch, widthMm: pitch * ROW_FILLED })),
@@ -58,11 +58,11 @@ function inRows(document: CouponDocument, strip: Strip, open: ReadonlySet<string
   }
 }
 
-function onePass(document: CouponDocument, strip: Strip, cursorBeadId: string): DrawnLanes {
-  const at = document.beads.find(bead => bead.id === cursorBeadId) ?? document.beads.at(-1)!
-  const layerOf = (bead: Bead) => passOf(document, bead)?.layer ?? 0
+function onePass(coupon: CouponDocument, strip: Strip, cursorBeadId: string): DrawnLanes {
+  const at = coupon.beads.find(bead => bead.id === cursorBeadId) ?? coupon.beads.at(-1)!
+  const layerOf = (bead: Bead) => passOf(coupon, bead)?.layer ?? 0
   const beads =
-    at.face === 'root' ? [at] : document.beads.filter(bead => bead.face === at.face && layerOf(bead) <= layerOf(at))
+    at.face === 'root' ? [at] : coupon.beads.filter(bead => bead.face === at.face && layerOf(bead) <= layerOf(at))
   const open = new Set(beads.filter(bead => layerOf(bead) === layerOf(at)).map(bead => bead.id))
   return { ...strip, beads, open, inRows: false }
 }

@@ -8,6 +8,7 @@ import { useBenchAsked } from '~/composables/benchAsked'
 import { useBenchHold } from '~/composables/benchHold'
 import { useBenchKeys } from '~/composables/benchKeys'
 import { useBenchSaving } from '~/composables/benchSaving'
+import { COUPON_BENCH } from '~/composables/couponBench'
 import { useFloorLive } from '~/composables/floorLive'
 import { BENCH_KEYS } from '~/keys/benchKeys'
 import type { MarkKind } from '~/keys/markKinds'
@@ -20,8 +21,9 @@ import { useSections } from '~/stores/sections'
 import { useSession } from '~/stores/session'
 
 const bench = useBench()
+provide(COUPON_BENCH, bench)
 const floor = useFloor()
-const hand = useBenchActs()
+const hand = useBenchActs(bench)
 const houseRules = useHouseRules()
 const causes = useCauses()
 const sections = useSections()
@@ -37,7 +39,7 @@ useFloorLive(
 const dialog = ref<BenchDialog | null>(null)
 const loading = ref(true)
 const unit = computed(() => bench.rules.unit)
-const upright = computed(() => bench.document !== null && standsUpright(bench.document))
+const upright = computed(() => bench.coupon !== null && standsUpright(bench.coupon))
 useHead({ title: () => (bench.open ? `${bench.open.student.name} · Bench` : 'Bench · Fusilis') })
 
 /** Dialogs come once the drawing stands, and before the server may be away. */
@@ -70,7 +72,7 @@ function openFor(student: FloorStudent) {
 }
 
 function next() {
-  if (bench.document) return
+  if (bench.coupon) return
   if (floor.next) openFor(floor.next)
 }
 
@@ -127,12 +129,13 @@ function tryTo(act: () => void) {
 }
 
 const whenOpen = (of: BenchDialog) => () => {
-  if (bench.document) dialog.value = of
+  if (bench.coupon) dialog.value = of
 }
 const answer = (said: 'yes' | 'no') => () => {
   if (bench.question) bench.answer(bench.question.sign, said)
 }
 useBenchKeys({
+  bench,
   rows: BENCH_KEYS,
   acts: {
     'next': next,
@@ -147,7 +150,7 @@ useBenchKeys({
       if (bench.pass) dialog.value = 'pass'
     },
     'fit-up': () => {
-      if (bench.document?.passes) dialog.value = 'fit-up'
+      if (bench.coupon?.passes) dialog.value = 'fit-up'
     },
     'keys': () => {
       dialog.value = 'keys'
@@ -169,7 +172,7 @@ useBenchKeys({
 <template>
   <div class="bench">
     <BenchEmpty
-      v-if="!bench.document || !bench.open"
+      v-if="!bench.coupon || !bench.open"
       :next-name="floor.next?.name ?? null"
       :problem="problem"
       :loading="loading"
@@ -184,17 +187,17 @@ useBenchKeys({
       <section class="stage" aria-label="Coupon">
         <div>
           <PassStrip
-            v-if="bench.document.passes"
-            :document="bench.document"
+            v-if="bench.coupon.passes"
+            :document="bench.coupon"
             :unit="unit"
             @pass="dialog = 'pass'"
             @fit-up="dialog = 'fit-up'"
           />
-          <CouponCaption ref="caption" :document="bench.document" :unit="unit" />
+          <CouponCaption ref="caption" :document="bench.coupon" :unit="unit" />
         </div>
         <div class="drawn" :class="{ upright }">
           <BenchDrawing :unit="unit" />
-          <PassSection v-if="bench.document.passes && bench.view === 'one pass'" :document="bench.document" />
+          <PassSection v-if="bench.coupon.passes && bench.view === 'one pass'" :document="bench.coupon" />
         </div>
         <MarkDetail :mark="bench.selected" />
         <MarkPalette :face="bench.cursorFace" @drop="drop" @more="dialog = 'more'" />

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
-import type { CouponDocument } from '~~/core/coupon'
+import { nextCoupon, type CouponDocument } from '~~/core/coupon'
 import { STAGES, type HandedIn, type Kiosk, type OpenToRead, type Stage } from '~~/contract/blindReadings'
 import { spokenDay } from '~~/core/calendar'
 import { today } from '~/composables/shopClock'
+import type { Blind } from '~/composables/blindBench'
 import { useLeftLying } from '~/composables/leftLying'
 import { useLoader } from '~/composables/loader'
-import { useBench } from '~/stores/bench'
 import { useHouseRules } from '~/stores/houseRules'
 import { useBlindReadings } from '~/stores/blindReadings'
 import { messageOf, RequestFailure } from '~/stores/request'
@@ -17,7 +17,6 @@ import { useSession } from '~/stores/session'
  * does.
  */
 const readings = useBlindReadings()
-const bench = useBench()
 const houseRules = useHouseRules()
 const session = useSession()
 useHead({ title: 'Read your own · Fusilis' })
@@ -29,7 +28,7 @@ const busy = ref(false)
 const open = ref<OpenToRead | null>(null)
 const stage = ref<Stage>('after chipping')
 const done = ref<HandedIn | null>(null)
-const reading = ref(false)
+const reading = shallowRef<Blind | null>(null)
 
 /** A student with an account reads without the tablet's names and codes. */
 const ownAccount = computed(() => session.me?.role === 'student')
@@ -39,7 +38,6 @@ const { loading, problem, load } = useLoader(async () => {
   if (ownAccount.value || readings.kiosk?.studentId) await loadOpen()
 })
 onMounted(load)
-onBeforeUnmount(() => bench.putAway())
 
 async function loadOpen() {
   await houseRules.load()
@@ -73,11 +71,10 @@ async function enter() {
   }
 }
 
-function read(couponId: string, document: CouponDocument) {
+function read(couponId: string, coupon: CouponDocument) {
   if (!open.value) return
-  bench.openBlind({ id: couponId, student: open.value.student, stage: stage.value }, document)
+  reading.value = { couponId, reader: open.value.student, stage: stage.value, coupon }
   done.value = null
-  reading.value = true
 }
 
 /** The coupon in a student's hand keeps its id through a reload, and with it its draft. */
@@ -87,11 +84,12 @@ function readNext() {
   if (!open.value) return
   const id = localStorage.getItem(inHandKey()) ?? uuid()
   localStorage.setItem(inHandKey(), id)
-  read(id, bench.laidOutFor({ ...open.value.student, last: open.value.next }, today()))
+  const welder = { ...open.value.student, last: open.value.next }
+  read(id, nextCoupon(welder, { classDay: today(), ...houseRules.current }))
 }
 
 async function handedIn(result: HandedIn) {
-  reading.value = false
+  reading.value = null
   done.value = result
   localStorage.removeItem(inHandKey())
   await loadOpen().catch(() => {})
@@ -108,8 +106,7 @@ function readAgain() {
 }
 
 function leaveReading() {
-  bench.putAway()
-  reading.value = false
+  reading.value = null
 }
 
 /** What was marked stays as a draft under the student's own code. */
@@ -128,13 +125,7 @@ async function nextStudent() {
 </script>
 
 <template>
-  <BlindReading
-    v-if="reading && open"
-    :stage="stage"
-    :heading="open.student.name"
-    @done="handedIn"
-    @leave="leaveReading"
-  />
+  <BlindReading v-if="reading" :blind="reading" @done="handedIn" @leave="leaveReading" />
   <div v-else class="page">
     <header class="page-head">
       <div>

@@ -1,29 +1,26 @@
 <script setup lang="ts">
 import type { HandedIn } from '~~/contract/blindReadings'
+import type { Blind } from '~/composables/blindBench'
 import { useLoader } from '~/composables/loader'
-import { useBench } from '~/stores/bench'
 import { useHouseRules } from '~/stores/houseRules'
 import { useBlindReadings } from '~/stores/blindReadings'
 
 /** A coupon that another instructor has read, read again blind. */
 const route = useRoute()
-const bench = useBench()
 const houseRules = useHouseRules()
 const readings = useBlindReadings()
 useHead({ title: 'Second reading · Fusilis' })
 
+const blind = shallowRef<Blind | null>(null)
 const done = ref<HandedIn | null>(null)
 const { loading, problem, load } = useLoader(async () => {
   await houseRules.load()
   const couponId = String(route.query.coupon ?? '')
-  const document = await readings.blind(couponId)
-  bench.openBlind(
-    { id: couponId, student: { id: document.studentId, name: 'Second reading' }, stage: 'after chipping' },
-    document,
-  )
+  const coupon = await readings.blind(couponId)
+  const reader = { id: coupon.studentId, name: 'Second reading' }
+  blind.value = { couponId, reader, stage: 'after chipping', coupon }
 })
 onMounted(load)
-onBeforeUnmount(() => bench.putAway())
 const leave = () => navigateTo('/house/readers')
 </script>
 
@@ -38,7 +35,7 @@ const leave = () => navigateTo('/house/readers')
       <LaidOver :reference="done.reference" :reading="done.reading.document" reader="you" :unit="houseRules.unit" />
     </section>
   </div>
-  <BlindReading v-else stage="after chipping" heading="Second reading" @done="done = $event" @leave="leave" />
+  <BlindReading v-else-if="blind" :blind="blind" @done="done = $event" @leave="leave" />
 </template>
 
 <style scoped>

@@ -9,19 +9,19 @@ const A_ROW = 3
  * A label for each specimen, three in a row, to print and stick, or to stamp by: welder's stamp, number, kind,
  * position.
  */
-export function labelsDocument(document: WelderTest, book: CodeBook, student: string): TDocumentDefinitions {
-  const labels = specimensOf(document, book).map((specimen, n): Content => ({
+export function labelsDocument(welderTest: WelderTest, book: CodeBook, student: string): TDocumentDefinitions {
+  const labels = specimensOf(welderTest, book).map((specimen, n): Content => ({
     stack: [
       {
         columns: [
-          { text: document.stamp || '– – –', bold: true, fontSize: 20 },
+          { text: welderTest.stamp || '– – –', bold: true, fontSize: 20 },
           { text: String(n + 1), bold: true, fontSize: 24, alignment: 'right' },
         ],
       },
       { text: specimen.kind, bold: true, fontSize: 12 },
       { text: student },
-      { text: `${document.pieceName}` },
-      { text: `${book.name} · ${document.testDay}`, color: '#4c585f' },
+      { text: `${welderTest.pieceName}` },
+      { text: `${book.name} · ${welderTest.testDay}`, color: '#4c585f' },
     ],
     margin: [8, 6, 8, 6],
   }))
@@ -47,5 +47,5 @@ export function labelsDocument(document: WelderTest, book: CodeBook, student: st
   }
 }
 
-export const labelsPdf = (document: WelderTest, book: CodeBook, student: string): Promise<Blob> =>
-  makePdf(labelsDocument(document, book, student))
+export const labelsPdf = (welderTest: WelderTest, book: CodeBook, student: string): Promise<Blob> =>
+  makePdf(labelsDocument(welderTest, book, student))

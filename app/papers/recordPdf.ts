@@ -47,8 +47,8 @@ export interface RecordHead {
 }
 
 /** What the test was, beside the range it qualifies: positions, thickness, diameter, fillers, backing, way. */
-function actualBesideQualified(document: WelderTest, book: CodeBook): string[][] {
-  const { test } = document
+function actualBesideQualified(welderTest: WelderTest, book: CodeBook): string[][] {
+  const { test } = welderTest
   const said = sayQualified(qualifies(book, [test]))
   const of = (about: (typeof said)[number]['about']) =>
     said
@@ -80,16 +80,16 @@ function actualBesideQualified(document: WelderTest, book: CodeBook): string[][]
  * the pen.
  */
 export function recordDocument(
-  document: WelderTest,
+  welderTest: WelderTest,
   book: CodeBook,
   { school, student, drawing }: RecordHead,
 ): TDocumentDefinitions {
-  const standing = testStanding(document, book)
-  const unit = unitFor(book, document.test)
-  const specimens = specimensOf(document, book)
+  const standing = testStanding(welderTest, book)
+  const unit = unitFor(book, welderTest.test)
+  const specimens = specimensOf(welderTest, book)
   const results = specimens.map((specimen, n) => {
-    const verdict = specimenVerdict(document, specimen, book)
-    const result = document.results[specimen.id]
+    const verdict = specimenVerdict(welderTest, specimen, book)
+    const result = welderTest.results[specimen.id]
     const openings = (result?.openings ?? [])
       .map(opening => `${saySize(opening.length, unit)} ${unit} ${opening.kind}${opening.corner ? ', corner' : ''}`)
       .join('; ')
@@ -102,7 +102,7 @@ export function recordDocument(
       result ? `${result.by}, ${recordDay(dayOf(result.at))}` : '',
     ]
   })
-  const designation = designationOf(book, document.test)
+  const designation = designationOf(book, welderTest.test)
   const passed = standing.state === 'passed'
   const outcome = passed ? 'Passed' : standing.state === 'failed' ? 'Not passed' : 'Not finished'
   return {
@@ -125,7 +125,7 @@ export function recordDocument(
         ],
       },
       {
-        text: `${student} · ${document.pieceName} · ${recordDay(document.testDay)} · stamp ${document.stamp || 'none'}`,
+        text: `${student} · ${welderTest.pieceName} · ${recordDay(welderTest.testDay)} · stamp ${welderTest.stamp || 'none'}`,
         margin: [0, 2, 0, 0],
       },
       {
@@ -136,18 +136,18 @@ export function recordDocument(
       // A test that was not passed qualifies nothing: the column is not there to be misread.
       head(passed ? 'As tested, and what it qualifies' : 'As tested'),
       passed
-        ? table([78, 150, '*'], ['Variable', 'Actual', 'Range'], actualBesideQualified(document, book))
+        ? table([78, 150, '*'], ['Variable', 'Actual', 'Range'], actualBesideQualified(welderTest, book))
         : table(
             [78, '*'],
             ['Variable', 'Actual'],
-            actualBesideQualified(document, book).map(([variable, actual]) => [variable!, actual!]),
+            actualBesideQualified(welderTest, book).map(([variable, actual]) => [variable!, actual!]),
           ),
       head('Passes'),
       table(
         [20, 50, 90, 55, 60, '*'],
         ['', 'Pass', 'Filler', 'Current', 'Polarity', 'Run'],
-        document.passes.map((pass, n) => {
-          const run = document.runs[pass.id]
+        welderTest.passes.map((pass, n) => {
+          const run = welderTest.runs[pass.id]
           return [
             `${n + 1}`,
             pass.role,
@@ -159,24 +159,24 @@ export function recordDocument(
         }),
       ),
       {
-        text: `On the clock ${Math.round(minutesRun(document, document.endedAt ?? document.startedAt ?? ''))} min; witnessed: ${holdPointsOf(
-          document,
+        text: `On the clock ${Math.round(minutesRun(welderTest, welderTest.endedAt ?? welderTest.startedAt ?? ''))} min; witnessed: ${holdPointsOf(
+          welderTest,
         )
-          .map(point => `${point} ${document.holds[point]?.by ?? '–'}`)
-          .join(', ')}${document.stops.map(stop => `; stopped ${wallTime(stop.from)}, ${stop.why}`).join('')}`,
+          .map(point => `${point} ${welderTest.holds[point]?.by ?? '–'}`)
+          .join(', ')}${welderTest.stops.map(stop => `; stopped ${wallTime(stop.from)}, ${stop.why}`).join('')}`,
         margin: [0, 4, 0, 0],
       },
       head('Visual'),
       {
-        text: document.visual
-          ? `${document.visual.outcome === 'passes' ? 'Passed' : 'Not passed'}, ${document.visual.by}, ${recordDay(dayOf(document.visual.at))}. ${[...document.visual.failed, document.visual.why].filter(Boolean).join('. ')}`
+        text: welderTest.visual
+          ? `${welderTest.visual.outcome === 'passes' ? 'Passed' : 'Not passed'}, ${welderTest.visual.by}, ${recordDay(dayOf(welderTest.visual.at))}. ${[...welderTest.visual.failed, welderTest.visual.why].filter(Boolean).join('. ')}`
           : 'Not done',
       },
       head('Specimens'),
       ...(specimens.some(one => isBend(one.kind))
         ? [
             {
-              text: `Bends over a plunger of ${sayPrinted(formerFor(book, document.yieldMpa).plunger, unit)}, for ${document.yieldMpa} MPa yield.`,
+              text: `Bends over a plunger of ${sayPrinted(formerFor(book, welderTest.yieldMpa).plunger, unit)}, for ${welderTest.yieldMpa} MPa yield.`,
               color: QUIET,
               margin: [0, 0, 0, 3],
             } as Content,
@@ -184,7 +184,7 @@ export function recordDocument(
         : []),
       table([16, 62, 48, '*', 110, 80], ['', 'Kind', 'Width', 'Seen', 'Outcome', 'By'], results),
       ...(drawing ? [{ svg: drawing, fit: [500, 170], alignment: 'center', margin: [0, 10, 0, 0] } as Content] : []),
-      ...(document.notes ? [head('Notes'), { text: document.notes }] : []),
+      ...(welderTest.notes ? [head('Notes'), { text: welderTest.notes }] : []),
       {
         columns: ['Welder', 'Witness', 'Instructor'].map(who => ({
           stack: [
@@ -200,5 +200,5 @@ export function recordDocument(
   }
 }
 
-export const recordPdf = (document: WelderTest, book: CodeBook, of: RecordHead): Promise<Blob> =>
-  makePdf(recordDocument(document, book, of))
+export const recordPdf = (welderTest: WelderTest, book: CodeBook, of: RecordHead): Promise<Blob> =>
+  makePdf(recordDocument(welderTest, book, of))

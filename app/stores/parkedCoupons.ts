@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia'
 import type { CouponDocument, Place } from '~~/core/coupon'
+import type { makeCouponBench } from '~/composables/couponBench'
 
 /** Which coupon lies on the bench, and whose. */
 export interface OpenCoupon {
@@ -16,19 +17,17 @@ export interface OpenCoupon {
 export interface CouponDraft extends OpenCoupon {
   readonly touched: boolean
   readonly document: CouponDocument
+  /** Where the cursor stood. */
+  readonly cursor?: Place
 }
 
 /** The steps back and forward of a coupon; they live as long as the page. */
-export interface Steps {
-  readonly past: readonly CouponDocument[]
-  readonly future: readonly CouponDocument[]
-}
+type Steps = ReturnType<ReturnType<typeof makeCouponBench>['steps']>
 
 /** A coupon that was begun and waits beside the bench, where it was left. */
-export interface ParkedCoupon extends CouponDraft {
+interface ParkedCoupon extends CouponDraft {
   /** When it was put aside, ISO 8601. */
   readonly parkedAt: string
-  readonly cursor: Place
 }
 
 const keyOf = (accountId: string) => `fusilis.parked.${accountId}`
@@ -63,19 +62,20 @@ export const useParkedCoupons = defineStore('parkedCoupons', () => {
     }
   }
 
-  function park(coupon: CouponDraft, cursor: Place, own: Steps): void {
+  function park(coupon: CouponDraft, own: Steps): void {
     steps.set(coupon.id, own)
-    keep([...all.value.filter(one => one.id !== coupon.id), { ...coupon, cursor, parkedAt: new Date().toISOString() }])
+    keep([...all.value.filter(one => one.id !== coupon.id), { ...coupon, parkedAt: new Date().toISOString() }])
   }
 
   /** Takes one off the strip, with its steps; null when it is not there. */
-  function take(id: string): (ParkedCoupon & Steps) | null {
+  function take(id: string): { readonly coupon: CouponDraft; readonly steps: Steps } | null {
     const found = all.value.find(one => one.id === id)
     if (!found) return null
-    const own = steps.get(id) ?? { past: [], future: [] }
+    const { parkedAt: _, ...coupon } = found
+    const own = steps.get(id) ?? { back: [], forward: [] }
     steps.delete(id)
     keep(all.value.filter(one => one.id !== id))
-    return { ...found, ...own }
+    return { coupon, steps: own }
   }
 
   /** The coupon of this id, or the new one that was begun for a student. */

@@ -28,14 +28,14 @@ export const useWelderTest = defineStore('testRun', () => {
 
   const id = ref('')
   const student = ref('')
-  const document = shallowRef<WelderTest | null>(null)
+  const welderTest = shallowRef<WelderTest | null>(null)
   const coupon = shallowRef<SavedCoupon | null>(null)
   const baseVersion = ref(0)
   const past = shallowRef<readonly WelderTest[]>([])
   const saving = ref<'saved' | 'saving' | 'kept here' | 'someone else' | 'refused'>('saved')
   const problem = ref('')
 
-  const book = computed<CodeBook | null>(() => (document.value ? books.bookOf(document.value.book) : null))
+  const book = computed<CodeBook | null>(() => (welderTest.value ? books.bookOf(welderTest.value.book) : null))
 
   outbox.onSaved(({ kind, id: testId }, answer) => {
     if (kind !== 'welder test' || testId !== id.value) return
@@ -64,13 +64,13 @@ export const useWelderTest = defineStore('testRun', () => {
   }
 
   async function findCoupon(): Promise<void> {
-    coupon.value = document.value ? await orNotFound(coupons.find(document.value.couponId)) : null
+    coupon.value = welderTest.value ? await orNotFound(coupons.find(welderTest.value.couponId)) : null
   }
 
   function lay({ baseVersion: version, student: name, document: doc }: TestDraft): void {
     baseVersion.value = version
     student.value = name
-    document.value = doc
+    welderTest.value = doc
     past.value = []
     saving.value = 'saved'
     problem.value = ''
@@ -81,11 +81,11 @@ export const useWelderTest = defineStore('testRun', () => {
    * changes. True when it was taken.
    */
   function change(next: WelderTest): boolean {
-    if (!document.value || !book.value || next === document.value) return false
+    if (!welderTest.value || !book.value || next === welderTest.value) return false
     const [fault] = documentFaults(next, book.value)
     problem.value = fault?.message ?? ''
     if (fault) return false
-    past.value = [...past.value, document.value]
+    past.value = [...past.value, welderTest.value]
     put(next)
     return true
   }
@@ -99,14 +99,14 @@ export const useWelderTest = defineStore('testRun', () => {
   }
 
   function put(next: WelderTest): void {
-    document.value = next
+    welderTest.value = next
     void send()
   }
 
   /** Sends the test as it stands. Acts made while it is on its way go after, even when the page was left. */
   async function send(): Promise<void> {
     const testId = id.value
-    const doc = document.value
+    const doc = welderTest.value
     if (!doc) return
     saving.value = 'saving'
     const body: WelderTestSave = { baseVersion: baseVersion.value, document: doc }
@@ -133,13 +133,13 @@ export const useWelderTest = defineStore('testRun', () => {
       lay({ baseVersion: theirs.version, student: theirs.student, document: theirs.document })
     } else {
       baseVersion.value = theirs.version
-      put(document.value!)
+      put(welderTest.value!)
     }
   }
 
   function close(): void {
     id.value = ''
-    document.value = null
+    welderTest.value = null
     coupon.value = null
   }
 
@@ -147,7 +147,7 @@ export const useWelderTest = defineStore('testRun', () => {
     id,
     baseVersion,
     student,
-    document,
+    welderTest,
     book,
     coupon,
     past,

@@ -19,11 +19,11 @@ export const useWelderTests = defineStore('tests', () => {
   const find = (id: string) => request<SavedWelderTest>('GET', `/api/tests/${id}`)
 
   /** Keeps new tests, each under an id of its own. Answers the ids, in their order. */
-  async function plan(documents: readonly WelderTest[]): Promise<string[]> {
+  async function plan(planned: readonly WelderTest[]): Promise<string[]> {
     const ids: string[] = []
-    for (const document of documents) {
+    for (const welderTest of planned) {
       const id = uuid()
-      await request('PUT', `/api/tests/${id}`, { baseVersion: 0, document })
+      await request('PUT', `/api/tests/${id}`, { baseVersion: 0, document: welderTest })
       ids.push(id)
     }
     return ids

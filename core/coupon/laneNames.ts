@@ -12,9 +12,15 @@ export function beadNumber(document: Pick<CouponDocument, 'beads'>, beadId: stri
   return document.beads.findIndex(bead => bead.id === beadId) + 1
 }
 
-/** Half of a pipe that a lane is on. */
-export const halfOf = (bead: Pick<Bead, 'id'>): 'right half' | 'left half' | null =>
-  bead.id.endsWith('-right') ? 'right half' : bead.id.endsWith('-left') ? 'left half' : null
+/**
+ * The half of a fixed pipe that a lane of a pass is on: its seam runs from 6 up the right half to 12 and down the
+ * left one, so of a pass's two lanes the right one begins lower. Null for a lane that is its pass's only one.
+ */
+function halfOf(bead: Bead, { beads }: Pick<CouponDocument, 'beads'>): 'right half' | 'left half' | null {
+  const other = beads.find(one => one.id !== bead.id && one.passId === bead.passId && one.face === bead.face)
+  if (!other) return null
+  return bead.fromMm < other.fromMm ? 'right half' : 'left half'
+}
 
 /**
  * A pass as it is called: its number and role; the weld, where there is only one.
@@ -42,6 +48,6 @@ export function laneName(document: Lanes, beadId: string): string {
   const bead = document.beads.find(one => one.id === beadId)
   if (bead?.face === 'root') return 'root side'
   if (!bead?.passId) return `bead ${beadNumber(document, beadId)}`
-  const half = halfOf(bead)
+  const half = halfOf(bead, document)
   return `${passName(document, bead.passId)}${half ? `, ${half}` : ''}`
 }

@@ -4,14 +4,14 @@ import { formatHeat, formatSpeed, formatTime, type LengthUnit } from '~~/core/un
 import { cardCase, laneName, passOf, thicknessOf } from '~~/core/coupon'
 import { runAs } from '~~/core/trade'
 import { useArcClock } from '~/composables/arcClock'
-import { useBench } from '~/stores/bench'
+import { useCouponBench } from '~/composables/couponBench'
 
 /**
  * The stopwatch of the bead at the cursor: strike and break by one key, or typed; travel and heat beside the
  * card's.
  */
 const props = defineProps<{ unit: LengthUnit }>()
-const bench = useBench()
+const bench = useCouponBench()
 const clock = useArcClock()
 /** The bead that is being timed: the cursor may move on while the arc burns. */
 const timing = ref('')
@@ -20,21 +20,20 @@ const typed = ref('')
 const error = ref('')
 
 const bead = computed(
-  () =>
-    bench.document?.beads.find(one => one.id === (clock.burning.value ? timing.value : bench.cursor.beadId)) ?? null,
+  () => bench.coupon?.beads.find(one => one.id === (clock.burning.value ? timing.value : bench.cursor.beadId)) ?? null,
 )
-const name = computed(() => (bench.document && bead.value ? laneName(bench.document, bead.value.id) : ''))
+const name = computed(() => (bench.coupon && bead.value ? laneName(bench.coupon, bead.value.id) : ''))
 /** A bare rod has no card of its own, and a root is not run from its far side. */
 const timed = computed(() => bead.value?.face !== 'root' && bench.pass?.process !== 'GTAW')
 const run = computed(() => {
-  const { document } = bench
-  if (!document || !bead.value?.arcSeconds || !timed.value) return null
-  const { ticket, piece } = document
-  const pass = passOf(document, bead.value)
+  const { coupon } = bench
+  if (!coupon || !bead.value?.arcSeconds || !timed.value) return null
+  const { ticket, piece } = coupon
+  const pass = passOf(coupon, bead.value)
   const { classification, currentA } = pass ?? ticket
   const card = settingsCard(
     pass
-      ? cardCase(document, pass)
+      ? cardCase(coupon, pass)
       : { ...ticket, position: runAs(ticket.position), joint: 'pad', pass: 'bead', thicknessMm: thicknessOf(piece) },
     bench.rules,
   )

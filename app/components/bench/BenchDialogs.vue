@@ -31,9 +31,9 @@ const floor = useFloor()
 
 /** What the gauge letter that was pressed reads on the lane at the cursor. */
 const gauged = computed(() => {
-  const bead = bench.document?.beads.find(lane => lane.id === bench.cursor.beadId)
-  return bench.document && bead && (dialog.value === 'across' || dialog.value === 'over')
-    ? gaugeKinds(bench.document.piece, bead)[dialog.value]
+  const bead = bench.coupon?.beads.find(lane => lane.id === bench.cursor.beadId)
+  return bench.coupon && bead && (dialog.value === 'across' || dialog.value === 'over')
+    ? gaugeKinds(bench.coupon.piece, bead)[dialog.value]
     : []
 })
 const editor = useTemplateRef<{ refuse: (message: string) => void }>('editor')
@@ -45,9 +45,9 @@ defineExpose({
 
 <template>
   <LazyTicketEditor
-    v-if="dialog === 'ticket' && bench.document"
+    v-if="dialog === 'ticket' && bench.coupon"
     ref="editor"
-    :document="bench.document"
+    :document="bench.coupon"
     :unit="unit"
     @change="$emit('setUp', $event)"
     @close="dialog = null"
@@ -61,17 +61,17 @@ defineExpose({
   />
   <KeyList v-if="dialog === 'keys'" :keys="BENCH_KEYS" @close="dialog = null" />
   <LazyHeldAgainst
-    v-if="dialog === 'codes' && bench.document"
-    :document="bench.document"
+    v-if="dialog === 'codes' && bench.coupon"
+    :document="bench.coupon"
     :unit="unit"
     @close="dialog = null"
   />
-  <LazyToldSigns v-if="dialog === 'told' && bench.document" :document="bench.document" @close="dialog = null" />
+  <LazyToldSigns v-if="dialog === 'told' && bench.coupon" :document="bench.coupon" @close="dialog = null" />
   <DiscardCoupon v-if="dialog === 'discard'" @discard="$emit('discard')" @close="dialog = null" />
   <WhyAgain v-if="dialog === 'why'" @why="$emit('save', $event)" @close="dialog = null" />
   <GaugeEntry
-    v-if="gauged.length > 0 && bench.document"
-    :document="bench.document"
+    v-if="gauged.length > 0 && bench.coupon"
+    :document="bench.coupon"
     :place="bench.cursor"
     :kinds="gauged"
     :unit="unit"
@@ -79,8 +79,8 @@ defineExpose({
     @close="dialog = null"
   />
   <LazyPassEditor
-    v-if="dialog === 'pass' && bench.document && bench.pass"
-    :document="bench.document"
+    v-if="dialog === 'pass' && bench.coupon && bench.pass"
+    :document="bench.coupon"
     :pass="bench.pass"
     :unit="unit"
     :students="floor.students"
@@ -88,16 +88,16 @@ defineExpose({
     @close="dialog = null"
   />
   <LazyFitUpEditor
-    v-if="dialog === 'fit-up' && bench.document"
-    :document="bench.document"
+    v-if="dialog === 'fit-up' && bench.coupon"
+    :document="bench.coupon"
     :unit="unit"
     :preset-degrees="bench.open?.presetDegrees ?? null"
     @keep="$emit('fitUp', $event)"
     @close="dialog = null"
   />
   <LazyTwoVersions
-    v-if="theirs && bench.document"
-    :mine="bench.document"
+    v-if="theirs && bench.coupon"
+    :mine="bench.coupon"
     :theirs="theirs"
     :busy="saving"
     @choose="$emit('settle', $event)"

@@ -4,7 +4,7 @@ import { clampToBead, describeFinding, isTry, rowOf, standsUpright, type Bead } 
 import { pieceOf } from '~~/core/trade'
 import type { LengthUnit } from '~~/core/units'
 import { useBenchActs } from '~/composables/benchActs'
-import { useBench } from '~/stores/bench'
+import { useCouponBench } from '~/composables/couponBench'
 import { drawnLanes } from '~/drawing/drawnLanes'
 import { placementOf } from '~/drawing/placement'
 
@@ -14,15 +14,15 @@ import { placementOf } from '~/drawing/placement'
  */
 const props = defineProps<{ unit: LengthUnit }>()
 
-const bench = useBench()
-const hand = useBenchActs()
+const bench = useCouponBench()
+const hand = useBenchActs(bench)
 const svg = useTemplateRef<SVGSVGElement>('svg')
 const frame = useTemplateRef<HTMLDivElement>('frame')
 const size = useElementSize(frame)
 
-const document = computed(() => bench.document!)
-const drawn = computed(() => drawnLanes(document.value, bench.view, bench.cursor.beadId))
-const placement = computed(() => placementOf(drawn.value, standsUpright(document.value)))
+const coupon = computed(() => bench.coupon!)
+const drawn = computed(() => drawnLanes(coupon.value, bench.view, bench.cursor.beadId))
+const placement = computed(() => placementOf(drawn.value, standsUpright(coupon.value)))
 const lanes = computed(() => new Map(drawn.value.beads.map(bead => [bead.id, bead])))
 const cursorBead = computed(() => lanes.value.get(bench.cursor.beadId))
 
@@ -62,7 +62,7 @@ function placeUnder(event: PointerEvent): { bead: Bead; atMm: number; offsetMm: 
 }
 
 function markUnder(place: { bead: Bead; atMm: number }) {
-  const near = document.value.marks
+  const near = coupon.value.marks
     .filter(mark => mark.beadId === place.bead.id)
     .map(mark => ({
       mark,
@@ -104,7 +104,7 @@ function up() {
 
 /** Marks as they are shown: the one under the finger where the finger is. */
 const shown = computed(() =>
-  document.value.marks
+  coupon.value.marks
     .filter(mark => drawn.value.open.has(mark.beadId))
     .map(mark => {
       if (dragAt.value?.id !== mark.id) return mark
@@ -122,11 +122,11 @@ const tip = computed(() => {
   const middle = mark.kind === 'flaw' ? (mark.atMm + mark.toMm) / 2 : mark.atMm
   return {
     ...placement.value.point(middle, lane.offsetMm),
-    text: describeFinding(document.value.piece, mark, props.unit),
+    text: describeFinding(coupon.value.piece, mark, props.unit),
   }
 })
 /** Short runs on a plate carry their numbers at their own ends; lanes that cross it carry them at its edge. */
-const shortRuns = computed(() => pieceOf(document.value.piece.kind).inRows)
+const shortRuns = computed(() => pieceOf(coupon.value.piece.kind).inRows)
 const numberAt = (bead: Bead) =>
   shortRuns.value
     ? placement.value.upright
@@ -139,7 +139,7 @@ const numberAt = (bead: Bead) =>
 const numberOf = (bead: Bead, index: number) =>
   bead.face === 'root'
     ? 'root'
-    : String(bead.passId ? document.value.passes!.findIndex(pass => pass.id === bead.passId) + 1 : index + 1)
+    : String(bead.passId ? coupon.value.passes!.findIndex(pass => pass.id === bead.passId) + 1 : index + 1)
 /**
  * Lanes closer than a line of text show every other number; the two halves of a pass share one, and under the top
  * layer there is none.
@@ -171,7 +171,7 @@ const against = computed(() => shown.value.filter(mark => !isTry(mark) || mark.d
       @pointerup="up"
       @pointercancel="up"
     >
-      <WeldedStrip :document="document" :drawn="drawn" :placement="placement" />
+      <WeldedStrip :document="coupon" :drawn="drawn" :placement="placement" />
       <g v-if="cursorBead" :transform="placement.transform">
         <rect
           :x="cursorBead.fromMm - px(5)"
@@ -232,7 +232,7 @@ const against = computed(() => shown.value.filter(mark => !isTry(mark) || mark.d
       <PipeClock
         v-if="drawn.round"
         :length-mm="drawn.lengthMm"
-        :position="document.ticket.position"
+        :position="coupon.ticket.position"
         :quarters="!drawn.inRows"
         :px="px"
       />

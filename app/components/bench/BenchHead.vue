@@ -9,18 +9,17 @@ const bench = useBench()
 </script>
 
 <template>
-  <header v-if="bench.document && bench.open" class="head">
+  <header v-if="bench.coupon && bench.open" class="head">
     <div class="who">
       <h1>
         <button type="button" @click="$emit('student')">{{ bench.open.student.name }}</button>
       </h1>
       <p>
-        {{ bench.document.ticket.hand }} hand{{
-          bench.document.ticket.booth ? ` · booth ${bench.document.ticket.booth}` : ''
+        {{ bench.coupon.ticket.hand }} hand{{ bench.coupon.ticket.booth ? ` · booth ${bench.coupon.ticket.booth}` : ''
         }}{{ bench.isRegrade ? ' · graded again' : '' }}
       </p>
     </div>
-    <BenchTicket :document="bench.document" :remarks="bench.remarks" :unit="unit" @edit="$emit('ticket')" />
+    <BenchTicket :document="bench.coupon" :remarks="bench.remarks" :unit="unit" @edit="$emit('ticket')" />
   </header>
 </template>
 

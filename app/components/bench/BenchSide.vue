@@ -10,7 +10,7 @@ const bench = useBench()
 </script>
 
 <template>
-  <aside v-if="bench.document && bench.open" class="side" aria-label="Reading">
+  <aside v-if="bench.coupon && bench.open" class="side" aria-label="Reading">
     <div class="scroll">
       <VerdictPanel v-if="bench.grade" :grade="bench.grade" :unit="unit" @codes="$emit('ask', 'codes')" />
       <NextRun />
@@ -18,10 +18,10 @@ const bench = useBench()
         v-if="bench.reading"
         :key="`causes ${bench.open.id}`"
         :reading="bench.reading"
-        :document="bench.document"
+        :document="bench.coupon"
         @told="$emit('ask', 'told')"
       />
-      <MarkList :document="bench.document" :unit="unit" />
+      <MarkList :document="bench.coupon" :unit="unit" />
       <CouponRemarks :key="bench.open.id" />
       <CouponHistory v-if="bench.isRegrade" :key="`history ${bench.open.id}`" :coupon-id="bench.open.id" />
     </div>
@@ -29,8 +29,8 @@ const bench = useBench()
       <p v-if="bench.keptAt === 'nowhere'" role="alert" class="alert">This browser cannot keep a draft. Save soon.</p>
       <p v-if="problem" role="alert" class="alert">{{ problem }}</p>
       <div class="steps">
-        <v-btn variant="text" :disabled="bench.past.length === 0" @click="bench.undo">Undo</v-btn>
-        <v-btn variant="text" :disabled="bench.future.length === 0" @click="bench.redo">Redo</v-btn>
+        <v-btn variant="text" :disabled="!bench.canUndo" @click="bench.undo">Undo</v-btn>
+        <v-btn variant="text" :disabled="!bench.canRedo" @click="bench.redo">Redo</v-btn>
         <v-btn variant="text" @click="bench.touched ? $emit('ask', 'discard') : bench.clear()">Discard</v-btn>
         <v-btn variant="text" aria-label="Keys" @click="$emit('ask', 'keys')">?</v-btn>
       </div>

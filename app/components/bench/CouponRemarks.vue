@@ -4,27 +4,27 @@ import { useBench } from '~/stores/bench'
 
 /** What is said of the whole coupon: clean-up, mock test, notes, and the instructor's own verdict with a reason. */
 const bench = useBench()
-const document = computed(() => bench.document!)
-const own = ref(document.value.overrule !== null)
-const reason = ref(document.value.overrule?.reason ?? '')
-const verdict = ref<Verdict>(document.value.overrule?.verdict ?? 'move on')
-const notes = ref(document.value.notes)
+const coupon = computed(() => bench.coupon!)
+const own = ref(coupon.value.overrule !== null)
+const reason = ref(coupon.value.overrule?.reason ?? '')
+const verdict = ref<Verdict>(coupon.value.overrule?.verdict ?? 'move on')
+const notes = ref(coupon.value.notes)
 const NOTES_MOST = 10_000
 
-watch(document, doc => {
+watch(coupon, doc => {
   if (doc.notes !== notes.value.trim()) notes.value = doc.notes
 })
 
 function keepNotes() {
   const said = notes.value.trim()
-  if (said !== document.value.notes && said.length <= NOTES_MOST) bench.edit({ ...document.value, notes: said })
+  if (said !== coupon.value.notes && said.length <= NOTES_MOST) bench.edit({ ...coupon.value, notes: said })
 }
 function keepVerdict() {
   const overrule =
     own.value && reason.value.trim() ? { verdict: verdict.value, reason: reason.value.trim().slice(0, 400) } : null
-  if (JSON.stringify(overrule) !== JSON.stringify(document.value.overrule)) bench.edit({ ...document.value, overrule })
+  if (JSON.stringify(overrule) !== JSON.stringify(coupon.value.overrule)) bench.edit({ ...coupon.value, overrule })
 }
-const setCleanUp = (cleanUp: Degree) => bench.edit({ ...document.value, cleanUp })
+const setCleanUp = (cleanUp: Degree) => bench.edit({ ...coupon.value, cleanUp })
 </script>
 
 <template>
@@ -37,18 +37,18 @@ const setCleanUp = (cleanUp: Degree) => bench.edit({ ...document.value, cleanUp 
           v-for="degree in ['sound', 'workable', 'poor'] as const"
           :key="degree"
           type="button"
-          :aria-pressed="document.cleanUp === degree"
+          :aria-pressed="coupon.cleanUp === degree"
           @click="setCleanUp(degree)"
         >
           {{ degree }}
         </button>
       </div>
       <v-checkbox
-        :model-value="document.mock"
+        :model-value="coupon.mock"
         label="Mock test: run under test terms"
         density="compact"
         hide-details
-        @update:model-value="bench.edit({ ...document, mock: $event === true })"
+        @update:model-value="bench.edit({ ...coupon, mock: $event === true })"
       />
       <v-textarea
         v-model="notes"

@@ -11,11 +11,11 @@ import {
 import { sayLimit, sizeLimit } from '~~/core/grading'
 import type { LengthUnit } from '~~/core/units'
 import { length } from '~~/core/working'
-import { useBench } from '~/stores/bench'
+import { useCouponBench } from '~/composables/couponBench'
 
 /** Types what the gauge reads at the cursor: one figure, or the two of a fillet. What is left empty is not kept. */
 const props = defineProps<{ document: CouponDocument; place: Place; kinds: readonly GaugeKind[]; unit: LengthUnit }>()
-const bench = useBench()
+const bench = useCouponBench()
 const emit = defineEmits<{ read: [readings: readonly { of: GaugeKind; valueMm: number }[]]; close: [] }>()
 /** On the last layer of a groove the gauge goes over the whole cap, edge to edge, and not over one bead of it. */
 const what = computed(() => {

@@ -2,13 +2,13 @@
 import { FAULTS, isFlaw, isTry, type Mark } from '~~/core/coupon'
 import { discontinuityOf } from '~~/core/trade'
 import { formatLength } from '~~/core/units'
-import { useBench } from '~/stores/bench'
+import { useCouponBench } from '~/composables/couponBench'
 import { LARGE_STEP, SMALL_STEP, useBenchActs } from '~/composables/benchActs'
 
 /** The selected mark, and everything that can be done to it by touch. */
 const props = defineProps<{ mark: Mark | null }>()
-const hand = useBenchActs()
-const bench = useBench()
+const bench = useCouponBench()
+const hand = useBenchActs(bench)
 
 const degrees = computed(() =>
   props.mark && isTry(props.mark) ? ['sound', 'workable', 'poor'] : ['light', 'plain', 'bad'],

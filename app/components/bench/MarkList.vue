@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { describeMark, isTry, type CouponDocument } from '~~/core/coupon'
 import type { LengthUnit } from '~~/core/units'
-import { useBench } from '~/stores/bench'
+import { useCouponBench } from '~/composables/couponBench'
 
 /** The same marks as the drawing, as a list: what stands against the coupon first, the sound tries under it. */
 const props = defineProps<{ document: CouponDocument; unit: LengthUnit }>()
-const bench = useBench()
+const bench = useCouponBench()
 const isAgainst = (mark: CouponDocument['marks'][number]) => !isTry(mark) || mark.degree !== 'sound'
 const sorted = computed(() => {
   const order = new Map(props.document.beads.map((bead, index) => [bead.id, index]))

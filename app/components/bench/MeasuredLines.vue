@@ -2,20 +2,20 @@
 import { beadNumber, type CouponDocument } from '~~/core/coupon'
 import { laps, restartQualities, straightness, undercutDepths, type RestartQuality } from '~~/core/grading'
 import { formatLength, type LengthUnit } from '~~/core/units'
-import { useBench } from '~/stores/bench'
+import { useCouponBench } from '~/composables/couponBench'
 
 /** What the marks and the gauge come to, line by line, before any code is held against it. */
 const props = defineProps<{ document: CouponDocument; unit: LengthUnit }>()
 const emit = defineEmits<{ show: [markIds: readonly string[]] }>()
-const bench = useBench()
+const bench = useCouponBench()
 
 const QUALITIES: readonly RestartQuality[] = ['height', 'width', 'line', 'clean']
 const say = (mm: number) => formatLength(mm, props.unit)
 
 const rows = computed(() => {
-  const { document, unit } = props
-  const limits = undercutDepths(document)
-  const { tried, failed } = restartQualities(document)
+  const { document: coupon, unit } = props
+  const limits = undercutDepths(coupon)
+  const { tried, failed } = restartQualities(coupon)
   return [
     ...limits.flatMap(({ toMm, lengthMm, markIds }) =>
       lengthMm > 0
@@ -38,13 +38,13 @@ const rows = computed(() => {
           markIds: failed[quality],
         }))
       : []),
-    ...straightness(document, bench.rules).map(row => ({
-      name: `Bead ${beadNumber(document, row.bead.id)}, off its best line`,
+    ...straightness(coupon, bench.rules).map(row => ({
+      name: `Bead ${beadNumber(coupon, row.bead.id)}, off its best line`,
       value: say(row.offMm),
       markIds: row.markIds,
     })),
-    ...laps(document).map(row => ({
-      name: `Bead ${beadNumber(document, row.bead.id)} over ${beadNumber(document, row.over.id)}`,
+    ...laps(coupon).map(row => ({
+      name: `Bead ${beadNumber(coupon, row.bead.id)} over ${beadNumber(coupon, row.over.id)}`,
       value: row.share < 0 ? 'plate shows between' : `${Math.round(row.share * 100)} % covered`,
       markIds: row.markIds,
     })),

@@ -6,16 +6,16 @@ import { useBench } from '~/stores/bench'
 const bench = useBench()
 const editing = ref(false)
 const text = ref('')
-const shown = computed(() => bench.document?.nextRun ?? bench.reading?.nextRun ?? '')
+const shown = computed(() => bench.coupon?.nextRun ?? bench.reading?.nextRun ?? '')
 
 function begin() {
   text.value = shown.value
   editing.value = true
 }
 function keep() {
-  if (!bench.document) return
+  if (!bench.coupon) return
   const said = text.value.trim()
-  bench.edit({ ...bench.document, nextRun: said === '' || said === bench.reading?.nextRun ? null : said.slice(0, 400) })
+  bench.edit({ ...bench.coupon, nextRun: said === '' || said === bench.reading?.nextRun ? null : said.slice(0, 400) })
   editing.value = false
 }
 </script>
@@ -37,7 +37,7 @@ function keep() {
     <template v-else>
       <p>{{ shown }}</p>
       <button type="button" aria-label="Change the words" @click="begin"><v-icon :icon="mdiPencil" size="20" /></button>
-      <small v-if="bench.document?.nextRun">the instructor’s own words</small>
+      <small v-if="bench.coupon?.nextRun">the instructor’s own words</small>
     </template>
   </section>
 </template>

@@ -24,7 +24,7 @@ import { formatFraction, type LengthUnit } from '~~/core/units'
 import { numeric } from '~~/core/working'
 import type { FloorStudent } from '~~/contract/people'
 import { clockNow } from '~/composables/shopClock'
-import { useBench } from '~/stores/bench'
+import { useCouponBench } from '~/composables/couponBench'
 
 /**
  * One pass as it was run: it begins as its card says, so that only what was otherwise is typed. The log is optional
@@ -37,7 +37,7 @@ const props = defineProps<{
   students: readonly FloorStudent[]
 }>()
 const emit = defineEmits<{ change: [pass: Pass]; close: [] }>()
-const bench = useBench()
+const bench = useCouponBench()
 
 const { log = {}, ...set } = props.pass
 const form = reactive({

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { sectionShape, stackOf, type CouponDocument } from '~~/core/coupon'
-import { useBench } from '~/stores/bench'
+import { useCouponBench } from '~/composables/couponBench'
 import { beadMiddle, outlinePath, stackPaths } from '~/drawing/stackPaths'
 
 /**
@@ -8,7 +8,7 @@ import { beadMiddle, outlinePath, stackPaths } from '~/drawing/stackPaths'
  * Nothing where the passes are not as planned.
  */
 const props = defineProps<{ document: CouponDocument }>()
-const bench = useBench()
+const bench = useCouponBench()
 
 /** Marks come and go on the same piece: it is planned anew only when piece or ticket is another. */
 const piece = computed(() => props.document.piece)

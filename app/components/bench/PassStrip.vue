@@ -2,7 +2,7 @@
 import { fitUpWanted, isTry, passRemarks, type CouponDocument } from '~~/core/coupon'
 import { checkFitUp } from '~~/core/setup'
 import type { LengthUnit } from '~~/core/units'
-import { useBench } from '~/stores/bench'
+import { useCouponBench } from '~/composables/couponBench'
 import { rowsOf } from '~/drawing/drawnLanes'
 
 /**
@@ -11,7 +11,7 @@ import { rowsOf } from '~/drawing/drawnLanes'
  */
 const props = defineProps<{ document: CouponDocument; unit: LengthUnit; locked?: boolean }>()
 defineEmits<{ pass: []; fitUp: [] }>()
-const bench = useBench()
+const bench = useCouponBench()
 
 const rows = computed(() =>
   rowsOf(props.document).map(({ key, beads }) => {

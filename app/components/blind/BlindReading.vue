@@ -1,21 +1,23 @@
 <script setup lang="ts">
 import { gaugeKinds, standsUpright, type GaugeKind } from '~~/core/coupon'
-import type { HandedIn, Stage } from '~~/contract/blindReadings'
+import type { HandedIn } from '~~/contract/blindReadings'
 import { useBenchActs } from '~/composables/benchActs'
 import { useBenchKeys } from '~/composables/benchKeys'
+import { useBlindBench, type Blind } from '~/composables/blindBench'
+import { COUPON_BENCH } from '~/composables/couponBench'
 import { BLIND_KEYS } from '~/keys/benchKeys'
 import type { MarkKind } from '~/keys/markKinds'
-import { useBench } from '~/stores/bench'
 import { useBlindReadings } from '~/stores/blindReadings'
 import { useOutbox } from '~/stores/outbox'
 import { messageOf } from '~/stores/request'
 
-/** The coupon on the bench, read blind: the drawing and the marks, and nobody's verdict beside them. */
-const props = defineProps<{ stage: Stage; heading: string }>()
+/** A coupon read blind: the drawing and the marks, and nobody's verdict beside them. */
+const props = defineProps<{ blind: Blind }>()
 const emit = defineEmits<{ done: [handedIn: HandedIn]; leave: [] }>()
-const bench = useBench()
+const { bench, keptAt, drop: dropDraft } = useBlindBench(props.blind)
+provide(COUPON_BENCH, bench)
 const readings = useBlindReadings()
-const hand = useBenchActs()
+const hand = useBenchActs(bench)
 const outbox = useOutbox()
 
 type Dialog = 'more' | 'keys' | 'across' | 'over' | null
@@ -23,11 +25,11 @@ const dialog = ref<Dialog>(null)
 const problem = ref('')
 const busy = ref(false)
 const unit = computed(() => bench.rules.unit)
-const upright = computed(() => bench.document !== null && standsUpright(bench.document))
+const upright = computed(() => bench.coupon !== null && standsUpright(bench.coupon))
 const gauged = computed(() => {
-  const bead = bench.document?.beads.find(lane => lane.id === bench.cursor.beadId)
-  return bench.document && bead && (dialog.value === 'across' || dialog.value === 'over')
-    ? gaugeKinds(bench.document.piece, bead)[dialog.value]
+  const bead = bench.coupon?.beads.find(lane => lane.id === bench.cursor.beadId)
+  return bench.coupon && bead && (dialog.value === 'across' || dialog.value === 'over')
+    ? gaugeKinds(bench.coupon.piece, bead)[dialog.value]
     : []
 })
 
@@ -44,14 +46,14 @@ function keepReadings(read: readonly { of: GaugeKind; valueMm: number }[]) {
 }
 
 async function handIn() {
-  if (!bench.document || !bench.open || busy.value) return
+  if (!bench.coupon || busy.value) return
   busy.value = true
   problem.value = ''
   try {
-    const save = { couponId: bench.open.id, stage: props.stage, document: bench.document }
-    const sent = await readings.handIn(save, bench.open.student.name)
+    const { couponId, stage, reader } = props.blind
+    const sent = await readings.handIn({ couponId, stage, document: bench.coupon }, reader.name)
     if (sent.is === 'saved') {
-      bench.clear()
+      dropDraft()
       emit('done', sent.answer)
     } else problem.value = `The server does not answer. Your reading is ${outbox.keptWords}.`
   } catch (error) {
@@ -62,6 +64,7 @@ async function handIn() {
 }
 
 useBenchKeys({
+  bench,
   rows: BLIND_KEYS,
   acts: {
     'save': () => void handIn(),
@@ -81,30 +84,28 @@ useBenchKeys({
 </script>
 
 <template>
-  <div v-if="bench.document" class="blind">
+  <div v-if="bench.coupon" class="blind">
     <header>
       <div>
-        <h1>{{ heading }}</h1>
-        <p class="quiet">{{ bench.document.ticket.rung }} · {{ stage }} · mark only what is not sound</p>
+        <h1>{{ blind.reader.name }}</h1>
+        <p class="quiet">{{ bench.coupon.ticket.rung }} · {{ blind.stage }} · mark only what is not sound</p>
       </div>
       <v-btn variant="text" class="leave" @click="$emit('leave')">Leave it</v-btn>
     </header>
     <section class="stage" aria-label="Coupon">
-      <PassStrip v-if="bench.document.passes" :document="bench.document" :unit="unit" locked />
+      <PassStrip v-if="bench.coupon.passes" :document="bench.coupon" :unit="unit" locked />
       <div class="drawn" :class="{ upright }"><BenchDrawing :unit="unit" /></div>
       <MarkDetail :mark="bench.selected" />
       <MarkPalette :face="bench.cursorFace" @drop="drop" @more="dialog = 'more'" />
     </section>
     <aside aria-label="Your reading">
-      <div class="scroll"><MarkList :document="bench.document" :unit="unit" /></div>
+      <div class="scroll"><MarkList :document="bench.coupon" :unit="unit" /></div>
       <div class="act">
-        <p v-if="bench.keptAt === 'nowhere'" role="alert" class="alert">
-          This browser cannot keep a draft. Hand in soon.
-        </p>
+        <p v-if="keptAt === 'nowhere'" role="alert" class="alert">This browser cannot keep a draft. Hand in soon.</p>
         <p v-if="problem" role="alert" class="alert">{{ problem }}</p>
         <div class="steps">
-          <v-btn variant="text" :disabled="bench.past.length === 0" @click="bench.undo">Undo</v-btn
-          ><v-btn variant="text" :disabled="bench.future.length === 0" @click="bench.redo">Redo</v-btn
+          <v-btn variant="text" :disabled="!bench.canUndo" @click="bench.undo">Undo</v-btn
+          ><v-btn variant="text" :disabled="!bench.canRedo" @click="bench.redo">Redo</v-btn
           ><v-btn variant="text" aria-label="Keys" @click="dialog = 'keys'">?</v-btn>
         </div>
         <v-btn color="primary" block height="56" :loading="busy" @click="handIn"
@@ -116,7 +117,7 @@ useBenchKeys({
     <KeyList v-if="dialog === 'keys'" :keys="BLIND_KEYS" @close="dialog = null" />
     <GaugeEntry
       v-if="gauged.length > 0"
-      :document="bench.document"
+      :document="bench.coupon"
       :place="bench.cursor"
       :kinds="gauged"
       :unit="unit"

@@ -20,15 +20,15 @@ const VERTICAL: SetUpCase = {
   rods: 'new',
 }
 function outcome(rules: HouseRules) {
-  const document = exampleRead(rules)
-  const grade = gradeCoupon(document, rules)
+  const coupon = exampleRead(rules)
+  const grade = gradeCoupon(coupon, rules)
   const card = settingsCard(VERTICAL, rules)
   return {
-    document,
+    coupon,
     grade,
     lines: [
-      { name: 'Bead drawn', value: formatLength(document.beads[0]!.widthMm, rules.unit) },
-      { name: 'Restarts foreseen', value: String(document.marks.filter(mark => mark.kind === 'restart').length) },
+      { name: 'Bead drawn', value: formatLength(coupon.beads[0]!.widthMm, rules.unit) },
+      { name: 'Restarts foreseen', value: String(coupon.marks.filter(mark => mark.kind === 'restart').length) },
       { name: 'One rod, vertical', value: formatLength(card.runOutMm, rules.unit) },
       {
         name: 'Card, vertical',
@@ -45,7 +45,7 @@ const changed = (index: number) => now.value.lines[index]!.value !== next.value.
 <template>
   <section class="panel example" aria-label="Example coupon">
     <h2>Example coupon</h2>
-    <div class="drawing"><CouponThumb :document="next.document" label="The example as these rules lay it out" /></div>
+    <div class="drawing"><CouponThumb :document="next.coupon" label="The example as these rules lay it out" /></div>
     <div class="verdicts" aria-live="polite">
       <p>
         <VerdictSign :verdict="now.grade.verdict" :size="24" />{{ ' ' }}

@@ -35,9 +35,9 @@ onBeforeUnmount(run.close)
 useHead({ title: () => `${run.student || 'Test'} · Test bay · Fusilis` })
 
 const view = useTestView(() => testId.value)
-const { document, coupon, step, stepSaid, state, unit, specimens, outcomes, openings, held, qualified } = view
+const { welderTest, coupon, step, stepSaid, state, unit, specimens, outcomes, openings, held, qualified } = view
 const { cautions, nextTest, clockRuns } = view
-const papers = useTestPapers(() => ({ document: document.value!, book: run.book!, student: run.student }))
+const papers = useTestPapers(() => ({ document: welderTest.value!, book: run.book!, student: run.student }))
 const terms = useTemplateRef<{ stamp: () => void }>('terms')
 const passes = useTemplateRef<{ add: () => void; drop: () => void }>('passes')
 const acts = useTestActs(() => testId.value, view, { stamp: () => terms.value?.stamp(), print: papers.record })
@@ -50,7 +50,7 @@ usePageKeys(
   TEST_KEYS,
   {
     'step': () => {
-      if (document.value) act()
+      if (welderTest.value) act()
     },
     'stop': () => {
       if (clockRuns.value) dialog.value = 'stop'
@@ -77,16 +77,16 @@ usePageKeys(
 
 <template>
   <div class="page wide">
-    <PageState v-if="problem || !document || !run.book" :problem="problem" :loading="loading" @again="load" />
+    <PageState v-if="problem || !welderTest || !run.book" :problem="problem" :loading="loading" @again="load" />
     <template v-else>
       <header class="page-head">
         <StateSign :state="state" :size="34" />
         <div>
           <h1>
-            <NuxtLink :to="`/record/${document.studentId}/tests`">{{ run.student }}</NuxtLink>
+            <NuxtLink :to="`/record/${welderTest.studentId}/tests`">{{ run.student }}</NuxtLink>
           </h1>
           <p>
-            {{ document.pieceName }} · {{ bookTitle(run.book) }} · {{ spokenDay(document.testDay) }} ·
+            {{ welderTest.pieceName }} · {{ bookTitle(run.book) }} · {{ spokenDay(welderTest.testDay) }} ·
             {{ STATE_WORDS[state] }}
           </p>
         </div>
@@ -108,7 +108,7 @@ usePageKeys(
       </p>
       <div class="parts">
         <TestNow
-          :document="document"
+          :document="welderTest"
           :book="run.book"
           :step="step"
           :step-said="stepSaid"
@@ -120,31 +120,31 @@ usePageKeys(
             <TestTerms
               ref="terms"
               v-model:witness="witness"
-              :document="document"
+              :document="welderTest"
               @change="run.change"
               @hold="acts.witnessed"
               @fit-up="dialog = 'fit-up'"
             />
             <VisualPanel
               :held="held"
-              :visual="document.visual"
-              :can-sign="document.endedAt !== null && Object.keys(document.results).length === 0"
+              :visual="welderTest.visual"
+              :can-sign="welderTest.endedAt !== null && Object.keys(welderTest.results).length === 0"
               :unit="unit"
               :bench-address="`/bench?test=${testId}`"
               @sign="acts.sign"
             />
           </div>
           <div class="column">
-            <PassRuns ref="passes" :document="document" @change="run.change" />
+            <PassRuns ref="passes" :document="welderTest" @change="run.change" />
             <TestCuts
-              :document="document"
+              :document="welderTest"
               :book="run.book"
               :coupon="coupon"
               :specimens="specimens"
               :outcomes="outcomes"
               :openings="openings"
               :unit="unit"
-              @examine="run.change({ ...document, examinedBy: $event })"
+              @examine="run.change({ ...welderTest, examinedBy: $event })"
               @sound="acts.sound"
               @enter="entering = $event"
             />
@@ -160,12 +160,12 @@ usePageKeys(
         <div class="foot">
           <v-textarea
             label="Notes"
-            :model-value="document.notes"
+            :model-value="welderTest.notes"
             rows="1"
             auto-grow
             maxlength="2000"
             hide-details
-            @change="run.change({ ...document, notes: ($event.target as HTMLTextAreaElement).value })"
+            @change="run.change({ ...welderTest, notes: ($event.target as HTMLTextAreaElement).value })"
           />
           <v-btn variant="text" :disabled="run.past.length === 0" @click="run.undo">Take the last step back</v-btn>
           <v-btn v-if="state === 'planned'" variant="text" color="error" @click="dialog = 'call off'"
@@ -176,7 +176,7 @@ usePageKeys(
       <TestDialogs
         v-model:dialog="dialog"
         v-model:entering="entering"
-        :document="document"
+        :document="welderTest"
         :book="run.book"
         :coupon="coupon"
         :unit="unit"

@@ -1,0 +1,58 @@
+import type { HouseRules } from '../house'
+import { padRungs, rungSettings } from '../setup'
+import { inches } from '../units'
+import type { CouponDocument, Hand, Ticket } from './document'
+import { newCoupon } from './newCoupon'
+import type { RunAgain } from './runAgain'
+
+/** Who welds the next coupon, and how the last one was run; null for the first. */
+export interface NextWelder {
+  readonly id: string
+  readonly hand: Hand
+  readonly booth: number | null
+  readonly last: Omit<RunAgain, 'nextPresetDegrees'> | null
+}
+
+/** The house rules that hold on a class day. */
+export interface RulesOfDay {
+  readonly classDay: string
+  readonly version: number
+  readonly rules: HouseRules
+}
+
+const FIRST_PLATE = { kind: 'pad', lengthMm: inches(6), widthMm: inches(4), thicknessMm: inches(3 / 8) } as const
+const FIRST_BEADS = 6
+
+/**
+ * A student's next coupon, laid out as the last one was run; the first is the ladder's first pad, by its card.
+ * @throws RangeError when the beads do not fit on the piece
+ * @example nextCoupon({ id, hand: 'right', booth: 4, last: null }, { classDay, version: 0, rules }).beads.length // 6
+ */
+export function nextCoupon(
+  { id, hand, booth, last }: NextWelder,
+  { classDay, version, rules }: RulesOfDay,
+): CouponDocument {
+  return newCoupon(
+    {
+      studentId: id,
+      classDay,
+      rulesVersion: version,
+      ticket: last ? ticketAgain(last.ticket, booth) : firstTicket(hand, booth, rules),
+      piece: last?.piece ?? FIRST_PLATE,
+      beadCount: last?.beadCount ?? FIRST_BEADS,
+      ...(last?.passes ? { passes: last.passes } : {}),
+    },
+    rules,
+  )
+}
+
+/** A new student's first slip: the ladder's first pad, by its card. */
+function firstTicket(hand: Hand, booth: number | null, rules: HouseRules): Ticket {
+  const rung = padRungs(rules)[0]!
+  return { ...rungSettings(rung, hand, FIRST_PLATE.thicknessMm, rules), rods: 'new', hand, booth }
+}
+
+/** The last slip once more. How long its rods had been out was that day's. */
+function ticketAgain({ hoursOut: _, ...ticket }: Ticket, booth: number | null): Ticket {
+  return { ...ticket, booth: booth ?? ticket.booth }
+}
