@@ -42,12 +42,6 @@ const unit = computed(() => bench.rules.unit)
 const upright = computed(() => bench.coupon !== null && standsUpright(bench.coupon))
 useHead({ title: () => (bench.open ? `${bench.open.student.name} · Bench` : 'Bench · Fusilis') })
 
-/** Dialogs come once the drawing stands, and before the server may be away. */
-const DIALOGS = ['ToldSigns', 'TicketEditor', 'PassEditor', 'FitUpEditor', 'HeldAgainst', 'TwoVersions']
-onMounted(() => {
-  window.setTimeout(() => void prefetchComponents(DIALOGS), 2000)
-})
-
 onMounted(async () => {
   bench.resume(session.me!.id)
   try {
@@ -76,15 +70,13 @@ function next() {
   if (floor.next) openFor(floor.next)
 }
 
-function chooseStudent() {
-  dialog.value = 'students'
+const ask = (of: BenchDialog) => () => {
+  dialog.value = of
 }
 
 const { theirs, problem, notice, saving, save, settle } = useBenchSaving({
   next,
-  askWhy: () => {
-    dialog.value = 'why'
-  },
+  askWhy: ask('why'),
 })
 async function keep(why = '') {
   dialog.value = null
@@ -140,7 +132,7 @@ useBenchKeys({
   acts: {
     'next': next,
     'save': () => void keep(),
-    'choose': chooseStudent,
+    'choose': ask('students'),
     'take up': bench.takeUpNext,
     'ticket': whenOpen('ticket'),
     'more marks': whenOpen('more'),
@@ -152,9 +144,7 @@ useBenchKeys({
     'fit-up': () => {
       if (bench.coupon?.passes) dialog.value = 'fit-up'
     },
-    'keys': () => {
-      dialog.value = 'keys'
-    },
+    'keys': ask('keys'),
     'time': () => caption.value?.time(),
     'bead less': () => tryTo(() => bench.addBead(-1)),
     'bead more': () => tryTo(() => bench.addBead(1)),
@@ -183,7 +173,7 @@ useBenchKeys({
     </BenchEmpty>
     <template v-else>
       <ParkedStrip class="aside-strip" />
-      <BenchHead class="head" :unit="unit" @student="chooseStudent" @ticket="dialog = 'ticket'" />
+      <BenchHead class="head" :unit="unit" @student="dialog = 'students'" @ticket="dialog = 'ticket'" />
       <section class="stage" aria-label="Coupon">
         <div>
           <PassStrip

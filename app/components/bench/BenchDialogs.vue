@@ -29,6 +29,12 @@ defineEmits<{
 const bench = useBench()
 const floor = useFloor()
 
+/** Dialogs come once the drawing stands, and before the server may be away. */
+const DIALOGS = ['ToldSigns', 'TicketEditor', 'PassEditor', 'FitUpEditor', 'HeldAgainst', 'TwoVersions']
+onMounted(() => {
+  window.setTimeout(() => void prefetchComponents(DIALOGS), 2000)
+})
+
 /** What the gauge letter that was pressed reads on the lane at the cursor. */
 const gauged = computed(() => {
   const bead = bench.coupon?.beads.find(lane => lane.id === bench.cursor.beadId)

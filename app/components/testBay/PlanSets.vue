@@ -1,16 +1,13 @@
 <script setup lang="ts">
-import type { KeptBook, TestPiece } from '~~/core/qualification'
+import type { TestPiece } from '~~/core/qualification'
 import { ARC_SHARE, couponOf, needsOf, NOBODY } from '~~/core/welderTest'
 import type { HouseRules } from '~~/core/house'
 import { sayOdds } from '~~/core/readiness'
 import { describePiece } from '~~/core/coupon'
 import { formatFraction } from '~~/core/units'
+import type { PlannedSet } from '~/composables/testPlan'
 
 /** The fewest pieces that cover what is wanted, by each code book: what they take, and how each would go. */
-export interface PlannedSet {
-  readonly kept: KeptBook
-  readonly pieces: readonly TestPiece[]
-}
 const props = defineProps<{
   sets: readonly PlannedSet[]
   none: readonly string[]

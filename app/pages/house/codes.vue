@@ -11,7 +11,7 @@ import {
 } from '~~/core/qualification'
 import { bookGroups, sayDoubt, sayValue } from '~/components/house/bookGroups'
 import { useLoader } from '~/composables/loader'
-import { useSaving } from '~/composables/saving'
+import { useVersionedDraft } from '~/composables/versionedDraft'
 import { useCodeBooks } from '~/stores/codeBooks'
 import { useCriteria } from '~/stores/criteria'
 import { useSession } from '~/stores/session'
@@ -27,16 +27,21 @@ const { loading, problem, load } = useLoader(async () => {
 onMounted(load)
 
 const shownId = ref(SHIPPED_BOOKS[0]!.id)
-const draft = shallowRef<{ book: CodeBook; baseVersion: number; retired: boolean } | null>(null)
+interface BookSheet {
+  readonly book: CodeBook
+  readonly retired: boolean
+}
+const { draft, why, busy, refused, begin, edit: put, leave, save } = useVersionedDraft<BookSheet>('codeBook')
 const group = ref('Positions')
-const why = ref('')
-const { busy, refused, attempt } = useSaving()
 const unread = reactive<Record<string, string>>({})
 
 const own = computed(() => books.newest.find(one => one.book.id === shownId.value) ?? null)
 const shown = computed(
   () =>
-    draft.value?.book ?? own.value?.book ?? SHIPPED_BOOKS.find(book => book.id === shownId.value) ?? SHIPPED_BOOKS[0]!,
+    draft.value?.sheet.book ??
+    own.value?.book ??
+    SHIPPED_BOOKS.find(book => book.id === shownId.value) ??
+    SHIPPED_BOOKS[0]!,
 )
 const list = computed(() => [
   ...books.newest.map(one => ({
@@ -54,37 +59,31 @@ const checked = computed(() => {
   return { done: all.filter(line => line.source.remembered === 'checked').length, of: all.length }
 })
 
-function begin(copy: boolean) {
-  draft.value = copy
-    ? {
-        book: { ...shown.value, id: uuid(), name: `${shown.value.name}, ours`.slice(0, 80) },
-        baseVersion: 0,
-        retired: false,
-      }
-    : { book: own.value!.book, baseVersion: own.value!.version, retired: own.value!.retired }
-  why.value = ''
-  refused.value = ''
+function copyBook() {
+  const book = { ...shown.value, id: uuid(), name: `${shown.value.name}, ours`.slice(0, 80) }
+  begin({ book, retired: false }, 0)
+}
+function editBook() {
+  if (own.value) begin({ book: own.value.book, retired: own.value.retired }, own.value.version)
+}
+function leaveBook() {
+  leave()
   for (const path of Object.keys(unread)) unread[path] = ''
 }
 const edit = (book: CodeBook) => {
-  if (draft.value) draft.value = { ...draft.value, book }
+  if (draft.value) put({ ...draft.value.sheet, book })
 }
-const setValue = (line: BookLine, value: BookValue) => edit(withLine(draft.value!.book, line, value))
-const setClause = (line: BookLine, clause: Clause) => edit(withClause(draft.value!.book, line, clause))
+const setValue = (line: BookLine, value: BookValue) => edit(withLine(draft.value!.sheet.book, line, value))
+const setClause = (line: BookLine, clause: Clause) => edit(withClause(draft.value!.sheet.book, line, clause))
 
-async function save() {
-  const edited = draft.value
-  if (!edited) return
-  const wrong =
-    Object.values(unread).find(Boolean) ||
-    (why.value.trim() === ''
-      ? 'Say why: it is kept with the version'
-      : edited.book.name.trim() === ''
-        ? 'Give the book a name'
-        : '')
-  if (!(await attempt(wrong, () => books.save({ ...edited, why: why.value.trim() })))) return
-  shownId.value = edited.book.id
-  draft.value = null
+async function keep() {
+  const book = draft.value?.sheet.book
+  if (!book) return
+  const wrong = Object.values(unread).find(Boolean) || (book.name.trim() === '' ? 'Give the book a name' : '')
+  const sent = await save(wrong, ({ sheet, why: said, baseVersion }) =>
+    books.save({ ...sheet, baseVersion, why: said }),
+  )
+  if (sent) shownId.value = book.id
 }
 </script>
 
@@ -96,40 +95,29 @@ async function save() {
     </header>
     <PageState v-if="problem || loading" :problem="problem" :loading="loading" @again="load" />
     <div v-else class="two">
-      <nav class="panel books" aria-label="Code books">
-        <button
-          v-for="one in list"
-          :key="one.id"
-          type="button"
-          :aria-pressed="one.id === shownId && !draft"
-          :disabled="draft !== null"
-          @click="shownId = one.id"
-        >
-          <b>{{ one.name }}</b><small>{{ one.note }}</small>
-        </button>
-      </nav>
+      <SheetList v-model:shown-id="shownId" label="Code books" :sheets="list" :locked="draft !== null" />
       <section class="panel book" :aria-label="draft ? 'Editing' : shown.name">
         <div v-if="draft" class="head">
           <v-text-field
             label="Name"
-            :model-value="draft.book.name"
+            :model-value="draft.sheet.book.name"
             maxlength="80"
             hide-details
-            @update:model-value="edit({ ...draft.book, name: $event })"
+            @update:model-value="edit({ ...draft.sheet.book, name: $event })"
           />
           <v-text-field
             label="Edition"
-            :model-value="draft.book.edition"
+            :model-value="draft.sheet.book.edition"
             maxlength="80"
             hide-details
-            @update:model-value="edit({ ...draft.book, edition: $event })"
+            @update:model-value="edit({ ...draft.sheet.book, edition: $event })"
           />
           <v-select
             label="Visual by"
-            :model-value="draft.book.criteriaId"
+            :model-value="draft.sheet.book.criteriaId"
             hide-details
             :items="criteria.offered.map(set => ({ value: set.id, title: set.name }))"
-            @update:model-value="edit({ ...draft.book, criteriaId: $event })"
+            @update:model-value="edit({ ...draft.sheet.book, criteriaId: $event })"
           />
         </div>
         <div v-else class="title">
@@ -145,12 +133,12 @@ async function save() {
               >
             </p>
           </div>
-          <v-btn v-if="session.isLead && own" color="primary" @click="begin(false)">Edit</v-btn>
+          <v-btn v-if="session.isLead && own" color="primary" @click="editBook">Edit</v-btn>
           <v-btn
             v-if="session.isLead"
             :variant="own ? 'outlined' : 'flat'"
             :color="own ? undefined : 'primary'"
-            @click="begin(true)"
+            @click="copyBook"
             >Copy and edit</v-btn
           >
         </div>
@@ -167,21 +155,17 @@ async function save() {
             @clause="setClause(line, $event)"
             @problem="unread[line.path] = $event"
           />
-          <v-text-field
-            v-model="why"
-            label="Why"
-            maxlength="400"
+          <SaveVersion
+            v-model:why="why"
+            save="Save the book"
             hint="Kept with the version; tests stay with the version they were judged by"
-            persistent-hint
+            :busy="busy"
+            :wrong="refused ? [refused] : []"
+            :retired="draft.baseVersion > 0 ? draft.sheet.retired : null"
+            @retire="put({ ...draft.sheet, retired: !draft.sheet.retired })"
+            @leave="leaveBook"
+            @save="keep"
           />
-          <p v-if="refused" role="alert" class="alert">{{ refused }}</p>
-          <div class="acts">
-            <v-btn v-if="draft.baseVersion > 0" variant="text" @click="draft = { ...draft, retired: !draft.retired }">{{
-              draft.retired ? 'Offer it again' : 'Retire it'
-            }}</v-btn>
-            <v-btn variant="text" @click="draft = null">Leave it</v-btn>
-            <v-btn color="primary" :loading="busy" @click="save">Save the book</v-btn>
-          </div>
         </template>
         <table v-else>
           <thead>
@@ -216,26 +200,6 @@ async function save() {
   gap: 16px;
   align-items: start;
 }
-.books {
-  display: grid;
-  padding: 8px;
-}
-.books button {
-  min-height: 52px;
-  padding: 6px 12px;
-  border-radius: 8px;
-  text-align: left;
-  line-height: 1.25;
-}
-.books button[aria-pressed='true'] {
-  background: rgb(var(--v-theme-on-surface));
-  color: rgb(var(--v-theme-surface));
-}
-.books small {
-  display: block;
-  font-size: 0.82rem;
-  opacity: 0.75;
-}
 .book {
   padding: 18px 20px;
   display: grid;
@@ -258,15 +222,6 @@ h2 {
   display: grid;
   grid-template-columns: 1.2fr 1fr 1.2fr;
   gap: 10px;
-}
-.acts {
-  display: flex;
-  justify-content: flex-end;
-  gap: 8px;
-}
-.alert {
-  color: var(--poor);
-  font-weight: 600;
 }
 th,
 td {

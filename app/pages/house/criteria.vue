@@ -3,7 +3,7 @@ import { v7 as uuid } from 'uuid'
 import { observedOf, sayLimitRule, SHIPPED_SETS, type Criterion, type CriteriaSet } from '~~/core/criteria'
 import type { SchoolCriteria } from '~~/contract/criteria'
 import { useLoader } from '~/composables/loader'
-import { useSaving } from '~/composables/saving'
+import { useVersionedDraft } from '~/composables/versionedDraft'
 import { useCriteria } from '~/stores/criteria'
 import { useSession } from '~/stores/session'
 
@@ -15,9 +15,7 @@ const { loading, problem, load } = useLoader(() => criteria.load())
 onMounted(load)
 
 const shownId = ref(SHIPPED_SETS[0]!.id)
-const draft = shallowRef<{ set: SchoolCriteria; baseVersion: number } | null>(null)
-const why = ref('')
-const { busy, refused, attempt } = useSaving()
+const { draft, why, busy, refused, begin, edit: put, leave, save } = useVersionedDraft<SchoolCriteria>('criteria')
 const unread = ref('')
 
 const own = computed(() => criteria.own.find(one => one.set.id === shownId.value) ?? null)
@@ -37,37 +35,30 @@ const list = computed(() => [
   })),
 ])
 
-function copySet() {
-  draft.value = {
-    set: {
+const copySet = () =>
+  begin(
+    {
       ...shown.value,
       id: uuid(),
       name: `${shown.value.name}, ours`.slice(0, 80),
       supersedes: own.value ? null : shown.value.id,
       retired: false,
     },
-    baseVersion: 0,
-  }
-  why.value = ''
-  refused.value = ''
-}
-function editSet() {
-  if (own.value) draft.value = { set: own.value.set, baseVersion: own.value.version }
-  why.value = ''
-  refused.value = ''
-}
+    0,
+  )
+const editSet = () => own.value && begin(own.value.set, own.value.version)
 function edit(part: Partial<SchoolCriteria>) {
-  if (draft.value) draft.value = { ...draft.value, set: { ...draft.value.set, ...part } }
+  if (draft.value) put({ ...draft.value.sheet, ...part })
 }
 const editLine = (index: number, line: Criterion) =>
-  edit({ criteria: draft.value!.set.criteria.map((one, n) => (n === index ? line : one)) })
-const removeLine = (index: number) => edit({ criteria: draft.value!.set.criteria.filter((_, n) => n !== index) })
+  edit({ criteria: draft.value!.sheet.criteria.map((one, n) => (n === index ? line : one)) })
+const removeLine = (index: number) => edit({ criteria: draft.value!.sheet.criteria.filter((_, n) => n !== index) })
 const addLine = () =>
   edit({
     criteria: [
-      ...draft.value!.set.criteria,
+      ...draft.value!.sheet.criteria,
       {
-        id: `line ${draft.value!.set.criteria.length + 1}`,
+        id: `line ${draft.value!.sheet.criteria.length + 1}`,
         observed: 'arc strikes',
         limit: { is: 'none' },
         appliesTo: {},
@@ -77,19 +68,12 @@ const addLine = () =>
     ],
   })
 
-async function save() {
-  const edited = draft.value
+async function keep() {
+  const edited = draft.value?.sheet
   if (!edited) return
-  const wrong =
-    unread.value ||
-    (why.value.trim() === ''
-      ? 'Say why: it is kept with the version'
-      : edited.set.name.trim() === ''
-        ? 'Give the set a name'
-        : '')
-  if (!(await attempt(wrong, () => criteria.save(edited.set, why.value.trim(), edited.baseVersion)))) return
-  shownId.value = edited.set.id
-  draft.value = null
+  const wrong = unread.value || (edited.name.trim() === '' ? 'Give the set a name' : '')
+  if (await save(wrong, ({ sheet, why: said, baseVersion }) => criteria.save(sheet, said, baseVersion)))
+    shownId.value = edited.id
 }
 </script>
 
@@ -101,37 +85,26 @@ async function save() {
     </header>
     <PageState v-if="problem || loading" :problem="problem" :loading="loading" @again="load" />
     <div v-else class="two">
-      <nav class="panel sets" aria-label="Sets of criteria">
-        <button
-          v-for="one in list"
-          :key="one.id"
-          type="button"
-          :aria-pressed="one.id === shownId && !draft"
-          :disabled="draft !== null"
-          @click="shownId = one.id"
-        >
-          <b>{{ one.name }}</b><small>{{ one.note }}</small>
-        </button>
-      </nav>
+      <SheetList v-model:shown-id="shownId" label="Sets of criteria" :sheets="list" :locked="draft !== null" />
       <section v-if="draft" class="panel set" aria-label="Editing">
         <div class="head">
           <v-text-field
             label="Name"
-            :model-value="draft.set.name"
+            :model-value="draft.sheet.name"
             maxlength="80"
             hide-details
             @update:model-value="edit({ name: $event })"
           />
           <v-text-field
             label="Edition"
-            :model-value="draft.set.edition"
+            :model-value="draft.sheet.edition"
             maxlength="80"
             hide-details
             @update:model-value="edit({ edition: $event })"
           />
         </div>
         <v-checkbox
-          v-if="draft.set.supersedes"
+          v-if="draft.sheet.supersedes"
           label="Takes the place of the shipped set"
           hide-details
           density="compact"
@@ -139,7 +112,7 @@ async function save() {
           @update:model-value="edit({ supersedes: null })"
         />
         <CriterionEditor
-          v-for="(line, index) in draft.set.criteria"
+          v-for="(line, index) in draft.sheet.criteria"
           :key="`${index} ${line.observed}`"
           :criterion="line"
           @change="editLine(index, $event)"
@@ -147,15 +120,16 @@ async function save() {
           @problem="unread = $event"
         />
         <div><v-btn variant="outlined" @click="addLine">Add a line</v-btn></div>
-        <v-text-field v-model="why" label="Why" maxlength="400" hint="Kept with the version" persistent-hint />
-        <p v-if="refused" role="alert" class="alert">{{ refused }}</p>
-        <div class="acts">
-          <v-btn v-if="draft.baseVersion > 0" variant="text" @click="edit({ retired: !draft.set.retired })">{{
-            draft.set.retired ? 'Offer it again' : 'Retire it'
-          }}</v-btn>
-          <v-btn variant="text" @click="draft = null">Leave it</v-btn>
-          <v-btn color="primary" :loading="busy" @click="save">Save the set</v-btn>
-        </div>
+        <SaveVersion
+          v-model:why="why"
+          save="Save the set"
+          :busy="busy"
+          :wrong="refused ? [refused] : []"
+          :retired="draft.baseVersion > 0 ? draft.sheet.retired : null"
+          @retire="edit({ retired: !draft.sheet.retired })"
+          @leave="leave"
+          @save="keep"
+        />
       </section>
       <section v-else class="panel set" :aria-label="shown.name">
         <div class="title">
@@ -218,26 +192,6 @@ async function save() {
   gap: 16px;
   align-items: start;
 }
-.sets {
-  display: grid;
-  padding: 8px;
-}
-.sets button {
-  min-height: 52px;
-  padding: 6px 12px;
-  border-radius: 8px;
-  text-align: left;
-  line-height: 1.25;
-}
-.sets button[aria-pressed='true'] {
-  background: rgb(var(--v-theme-on-surface));
-  color: rgb(var(--v-theme-surface));
-}
-.sets small {
-  display: block;
-  font-size: 0.82rem;
-  opacity: 0.75;
-}
 .set {
   padding: 18px 20px;
   display: grid;
@@ -260,15 +214,6 @@ h2 {
   display: grid;
   grid-template-columns: 1fr 1fr;
   gap: 10px;
-}
-.acts {
-  display: flex;
-  justify-content: flex-end;
-  gap: 8px;
-}
-.alert {
-  color: var(--poor);
-  font-weight: 600;
 }
 table {
   border-collapse: collapse;

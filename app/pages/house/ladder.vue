@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import { mdiArrowDown, mdiArrowUp, mdiDragHorizontalVariant } from '@mdi/js'
-import { useLocalStorage } from '@vueuse/core'
 import { v7 as uuid } from 'uuid'
 import { VueDraggable } from 'vue-draggable-plus'
 import { ladderFaults, saySignOff, SHIPPED_LADDERS, type Ladder, type LadderRung } from '~~/core/ladder'
 import type { LadderVersion } from '~~/contract/progress'
 import { useLoader } from '~/composables/loader'
-import { useSaving } from '~/composables/saving'
+import { useVersionedDraft } from '~/composables/versionedDraft'
 import { useHouseRules } from '~/stores/houseRules'
 import { useProgress } from '~/stores/progress'
 import { useSession } from '~/stores/session'
@@ -21,13 +20,8 @@ const session = useSession()
 useHead({ title: 'Ladder · Fusilis' })
 
 const inForce = shallowRef<LadderVersion | null>(null)
-/** What was changed is kept in this browser until it is saved or left. */
-const draft = useLocalStorage<{ baseVersion: number; ladder: Ladder } | null>('fusilis.ladderDraft', null, {
-  serializer: { read: text => JSON.parse(text), write: value => JSON.stringify(value) },
-})
+const { draft, why, busy, refused, begin, edit: put, leave, save } = useVersionedDraft<Ladder>('ladder')
 const chosenId = ref('')
-const why = ref('')
-const { busy, refused, attempt } = useSaving()
 
 const { loading, problem, load } = useLoader(async () => {
   await houseRules.load()
@@ -35,7 +29,7 @@ const { loading, problem, load } = useLoader(async () => {
 })
 onMounted(load)
 
-const ladder = computed(() => draft.value?.ladder ?? inForce.value?.ladder ?? null)
+const ladder = computed(() => draft.value?.sheet ?? inForce.value?.ladder ?? null)
 const rungs = computed(() => ladder.value?.rungs ?? [])
 const chosen = computed(() => rungs.value.find(rung => rung.id === chosenId.value) ?? null)
 const faults = computed(() => (ladder.value ? ladderFaults(ladder.value) : []))
@@ -52,10 +46,9 @@ const nameOf = (id: string) => rungs.value.find(rung => rung.id === id)?.name ??
 
 function edit(next: readonly LadderRung[]) {
   if (!inForce.value || !ladder.value) return
-  draft.value = {
-    baseVersion: draft.value?.baseVersion ?? inForce.value.version,
-    ladder: { ...ladder.value, rungs: next },
-  }
+  const edited = { ...ladder.value, rungs: next }
+  if (draft.value) put(edited)
+  else begin(edited, inForce.value.version)
 }
 const order = computed({ get: () => [...rungs.value], set: edit })
 const change = (rung: LadderRung) => edit(rungs.value.map(row => (row.id === rung.id ? rung : row)))
@@ -93,27 +86,10 @@ function startFrom(name: string) {
     .map(rung => ({ ...rung, retired: true }))
   edit([...shipped.rungs, ...others])
 }
-function leave() {
-  draft.value = null
-  refused.value = ''
-}
-async function save() {
-  const edited = draft.value
-  if (!edited) return
-  const wrong = faults.value[0]?.message ?? (why.value.trim() === '' ? 'Say why: it is kept with the version' : '')
-  if (
-    !(await attempt(wrong, async () => {
-      inForce.value = await store.saveLadder({
-        baseVersion: edited.baseVersion,
-        why: why.value.trim(),
-        ladder: edited.ladder,
-      })
-    }))
-  )
-    return
-  draft.value = null
-  why.value = ''
-}
+const keep = () =>
+  save(faults.value[0]?.message ?? '', async ({ sheet, why: said, baseVersion }) => {
+    inForce.value = await store.saveLadder({ baseVersion, why: said, ladder: sheet })
+  })
 </script>
 
 <template>
@@ -187,15 +163,15 @@ async function save() {
           <p v-else>{{ saySignOff(chosen.signOff, inARow) }}; {{ chosen.coupons }} coupons, usually.</p>
         </section>
         <section v-if="session.isLead && draft" class="panel pad" aria-label="Save">
-          <ul v-if="faults.length > 0" role="alert" class="alert">
-            <li v-for="fault in faults.slice(0, 4)" :key="fault.message">{{ fault.message }}</li>
-          </ul>
-          <v-text-field v-model="why" label="Why" maxlength="400" hint="Kept with the version" persistent-hint />
-          <p v-if="refused && faults.length === 0" role="alert" class="alert">{{ refused }}</p>
-          <div class="acts end">
-            <v-btn variant="text" @click="leave">Leave it</v-btn
-            ><v-btn color="primary" :loading="busy" :disabled="faults.length > 0" @click="save">Save the ladder</v-btn>
-          </div>
+          <SaveVersion
+            v-model:why="why"
+            save="Save the ladder"
+            :busy="busy"
+            :wrong="faults.length > 0 ? faults.slice(0, 4).map(fault => fault.message) : refused ? [refused] : []"
+            :disabled="faults.length > 0"
+            @leave="leave"
+            @save="keep"
+          />
         </section>
         <p v-if="!chosen && !draft" class="quiet">Choose a rung to see it.</p>
       </div>
@@ -278,13 +254,6 @@ li.retired {
   display: flex;
   gap: 10px;
   align-items: center;
-}
-.acts.end {
-  justify-content: flex-end;
-}
-.alert {
-  color: var(--poor);
-  font-weight: 600;
 }
 @media (max-width: 900px) {
   .two {

@@ -1,37 +1,18 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
-import { useLocalStorage } from '@vueuse/core'
-import {
-  ALL_WELDED,
-  fewestTests,
-  positionsQualified,
-  qualifies,
-  takenWith,
-  testPieceOf,
-  testPieces,
-  type KeptBook,
-  type TestPiece,
-  type TestTaken,
-  type Wanted,
-} from '~~/core/qualification'
-import { couponOf, needsOf, newTest, NOBODY } from '~~/core/welderTest'
-import { dayNumber } from '~~/core/calendar'
-import { outlookCase, testPlan } from '~~/core/readiness'
-import { inches } from '~~/core/units'
+import { newTest } from '~~/core/welderTest'
 import type { FloorStudent } from '~~/contract/people'
 import type { StudentProgress } from '~~/contract/progress'
-import type { PlannedSet } from '~/components/testBay/PlanSets.vue'
 import { today } from '~/composables/shopClock'
 import { useLoader } from '~/composables/loader'
 import { usePageKeys } from '~/composables/pageKeys'
 import { PLAN_KEYS } from '~/keys/roomKeys'
-import { usePieceOdds } from '~/composables/pieceOdds'
 import { useSaving } from '~/composables/saving'
+import { bookKeyOf, usePlanOdds, useTestPlan } from '~/composables/testPlan'
 import { useCodeBooks } from '~/stores/codeBooks'
 import { useFloor } from '~/stores/floor'
 import { useHouseRules } from '~/stores/houseRules'
 import { useProgress } from '~/stores/progress'
-import { messageOf } from '~/stores/request'
 import { useSections } from '~/stores/sections'
 import { useWelderTests } from '~/stores/welderTests'
 
@@ -51,20 +32,6 @@ useHead({ title: 'Plan a test · Fusilis' })
 const student = shallowRef<FloorStudent | null>(null)
 const standing = shallowRef<StudentProgress | null>(null)
 const choosing = ref(false)
-const bookKey = useLocalStorage('fusilis.codeBook', 'structural 0')
-const wanted = ref<Wanted>({
-  on: 'plate',
-  grooves: ALL_WELDED,
-  fillets: ALL_WELDED,
-  thicknessMm: inches(1 / 2),
-  outsideMm: null,
-  openRoot: false,
-  classification: 'E7018',
-  progression: 'up',
-})
-const chosen = shallowRef<PlannedSet | null>(null)
-/** A pipe test covers plate too; a plate is sooner welded. */
-const pipeToo = ref(false)
 const testDay = ref(today())
 const limit = ref('')
 const unread = ref('')
@@ -88,106 +55,10 @@ async function choose(one: FloorStudent) {
   look()
 }
 
-const keyOf = ({ book, version }: KeptBook) => `${book.id} ${version}`
-const pieces = computed(() => testPieces(houseRules.unit))
-/** How each piece is taken: planned once, as a plan costs a moment. */
-const taken = computed(
-  () =>
-    new Map(
-      pieces.value.map(piece => [
-        piece.id,
-        takenWith(piece, couponOf(piece, NOBODY, rules.value).passes!, houseRules.unit),
-      ]),
-    ),
+const { wanted, pipeToo, chosen, bookKey, pieces, sets, none, byHand, bookChosen, outcome } = useTestPlan(
+  computed(() => !loading.value),
 )
-const takenOf = (piece: TestPiece): TestTaken => taken.value.get(piece.id)!
-const minutesOf = computed(
-  () =>
-    new Map(
-      pieces.value.map(piece => [piece.id, needsOf(couponOf(piece, NOBODY, rules.value), rules.value).arcMinutes]),
-    ),
-)
-const usable = computed(() =>
-  wanted.value.on === 'pipe' || pipeToo.value
-    ? pieces.value
-    : pieces.value.filter(piece => takenOf(piece).form === 'plate'),
-)
-/** Minutes of arc; an open root that nobody asked for comes after all that have none. */
-const UNASKED = 1e6
-const costOf = (set: readonly TestPiece[]) =>
-  set.reduce(
-    (sum, piece) =>
-      sum + minutesOf.value.get(piece.id)! + (takenOf(piece).backing || wanted.value.openRoot ? 0 : UNASKED),
-    0,
-  )
-
-/** The book last used first; of each, the two sets that take the least arc. */
-const sets = computed<PlannedSet[]>(() =>
-  loading.value
-    ? []
-    : [...books.offered]
-        .sort((a, b) => Number(keyOf(b) === bookKey.value) - Number(keyOf(a) === bookKey.value))
-        .flatMap(kept =>
-          fewestTests(kept.book, wanted.value, usable.value, takenOf)
-            .sort((a, b) => costOf(a) - costOf(b))
-            .slice(0, 2)
-            .map(set => ({ kept, pieces: set })),
-        ),
-)
-const none = computed(() =>
-  books.offered.filter(kept => !sets.value.some(set => keyOf(set.kept) === keyOf(kept))).map(kept => kept.book.name),
-)
-watch(sets, now => {
-  chosen.value = now[0] ?? null
-})
-
-const { said, look: lookUp, forget } = usePieceOdds()
-const SEED = 1
-/** The odds of a piece are those by its book: what one rejects another lets pass. */
-const saidKey = ({ kept }: PlannedSet, piece: TestPiece) => `${keyOf(kept)} ${piece.id}`
-const oddsOf = (set: PlannedSet, piece: TestPiece) => said.value[saidKey(set, piece)]?.odds
-function look() {
-  const found = standing.value
-  if (!found || found.standing.coupons === 0) return
-  const shown = [...sets.value, ...(chosen.value ? [chosen.value] : [])].flatMap(set =>
-    set.pieces.map(piece => {
-      const plan = testPlan(piece, rules.value, set.kept.book)
-      return [saidKey(set, piece), outlookCase(found, plan, dayNumber(today()), SEED)] as const
-    }),
-  )
-  lookUp(Object.fromEntries(shown))
-}
-watch([sets, chosen], look)
-
-/** By hand: other pieces than those proposed, by the book that is chosen. */
-const byHand = computed({
-  get: () => chosen.value?.pieces.map(piece => piece.id) ?? [],
-  set: (ids: string[]) => {
-    chosen.value = {
-      kept: chosen.value?.kept ?? books.offered[0]!,
-      pieces: ids.map(id => testPieceOf(id, houseRules.unit)),
-    }
-  },
-})
-const bookChosen = computed({
-  get: () => (chosen.value ? keyOf(chosen.value.kept) : bookKey.value),
-  set: (key: string) => {
-    const kept = books.offered.find(one => keyOf(one) === key)!
-    chosen.value = {
-      kept,
-      pieces: chosen.value?.pieces.filter(piece => positionsQualified(kept.book, takenOf(piece)) !== null) ?? [],
-    }
-  },
-})
-const outcome = computed(() => {
-  if (!chosen.value || chosen.value.pieces.length === 0)
-    return { qualified: null, why: 'Choose pieces to see what they would qualify.' }
-  try {
-    return { qualified: qualifies(chosen.value.kept.book, chosen.value.pieces.map(takenOf)), why: '' }
-  } catch (error) {
-    return { qualified: null, why: messageOf(error) }
-  }
-})
+const { saidOf, oddsOf, look, forget } = usePlanOdds({ sets, chosen }, standing)
 
 const limitMinutes = computed(() => (limit.value.trim() === '' ? null : Number(limit.value)))
 /** Why it cannot be planned as it stands; nothing when it can. */
@@ -202,14 +73,14 @@ const plan = () =>
   attempt(wrong.value, async () => {
     const { kept, pieces: set } = chosen.value!
     const { id: studentId, hand, booth } = student.value!
-    bookKey.value = keyOf(kept)
+    bookKey.value = bookKeyOf(kept)
     const [first] = await tests.plan(
       set.map(piece =>
         newTest(
           {
             book: { id: kept.book.id, version: kept.version },
             couponId: uuid(),
-            said: said.value[saidKey(chosen.value!, piece)] ?? null,
+            said: saidOf(chosen.value!, piece),
             retest: null,
             limitMinutes: limitMinutes.value,
             piece,
@@ -281,7 +152,7 @@ usePageKeys(
           v-model="bookChosen"
           label="By"
           hide-details
-          :items="books.offered.map(one => ({ value: keyOf(one), title: `${one.book.name}, ${one.book.edition}` }))"
+          :items="books.offered.map(one => ({ value: bookKeyOf(one), title: `${one.book.name}, ${one.book.edition}` }))"
         />
         <v-autocomplete
           v-model="byHand"
