@@ -84,6 +84,14 @@ export default defineNuxtConfig({
     },
   },
   vite: { build: { target: 'es2022' } },
+  // Drawings and states side by side, for whoever changes one; the school's build has no such page.
+  $development: {
+    hooks: {
+      'pages:extend': pages => {
+        pages.push({ name: 'gallery', path: '/gallery', file: '~/gallery/GalleryPage.vue' })
+      },
+    },
+  },
   typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } } },
   eslint: { config: { stylistic: false } },
 })

@@ -97,6 +97,16 @@ describe('verdict', () => {
   it('moves on when nothing is against it', () =>
     expect(grade(aCoupon())).toMatchObject({ verdict: 'move on', reasons: [], score: 100 }))
 
+  it('a workable try earns half of what a sound one does: all starts workable cost half their weight', () => {
+    const starts = aCoupon().marks.filter(mark => mark.kind === 'start')
+    const tried = grade(aCoupon()).measures.elements.filter(row => row.tried > 0)
+    const weights = tried.reduce((sum, row) => sum + elementOf(row.element).weight, 0)
+    const of = (degree: 1 | 2 | 3) =>
+      grade(starts.reduce((doc, mark) => putMark(doc, setDegree(mark, degree)), aCoupon())).score
+    expect(of(3)).toBe(Math.round((100 * (weights - elementOf('start').weight)) / weights))
+    expect(of(2)).toBe(Math.round((100 * (weights - elementOf('start').weight / 2)) / weights))
+  })
+
   it('a crack starts over, before everything else, and points at its mark', () => {
     const crack = aFlaw({ id: 'k', flaw: 'crack', side: null, sizeMm: null })
     const { verdict, reasons } = grade(poorTries(withMarks(crack), 'start', 6))

@@ -1,3 +1,4 @@
+import { expect } from 'vitest'
 import type { Browser, BrowserContextOptions, Locator, Page } from 'playwright-core'
 import { ADDRESS, PASSWORD } from '../session'
 
@@ -61,19 +62,28 @@ export function countingKeys(page: Page): { press: (...keys: string[]) => Promis
   }
 }
 
+/** The list of this label, to choose from. */
+export const listOf = (page: Page, label: string): Locator =>
+  page
+    .locator('.v-select, .v-combobox', { has: page.getByRole('combobox', { name: label, exact: true }) })
+    .filter({ visible: true })
+    .first()
+
 /**
- * Chooses from a list that opens over the page. On a busy machine a click can land while the list is still opening:
- * then it is opened once more.
+ * Chooses from a list that opens over the page. A click that lands while the list is still opening is not taken: then
+ * it is made once more.
  */
 export async function choose(page: Page, list: Locator, option: string): Promise<void> {
+  const wanted = page.getByRole('option', { name: option, exact: true })
   for (let attempt = 1; ; attempt++) {
-    await list.click()
+    if (!(await wanted.isVisible())) await list.click()
     try {
-      await page.getByRole('option', { name: option }).click({ timeout: 5000 })
-      await list.getByText(option).waitFor({ timeout: 3000 })
+      await wanted.click({ timeout: 5000 })
+      const taken = async () => !(await wanted.isVisible()) || (await wanted.getAttribute('aria-selected')) === 'true'
+      await expect.poll(taken, { timeout: 3000 }).toBe(true)
       return
     } catch (error) {
-      if (attempt === 3) throw error
+      if (attempt === 4) throw error
     }
   }
 }

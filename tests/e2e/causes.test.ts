@@ -4,7 +4,7 @@ import type { Section, Student } from '../../contract/people'
 import type { CouponPage } from '../../contract/record'
 import { addClass, foundTestSchool, type School } from '../school'
 import { ADDRESS } from '../session'
-import { openBrowser, teaching } from './browser'
+import { choose, openBrowser, teaching } from './browser'
 
 let browser: Browser
 let school: School
@@ -43,8 +43,7 @@ describe('the likely cause', () => {
     await page.getByText('for it').waitFor()
     expect(await page.locator('.causes dd').first().innerText()).toContain('undercut on both toes')
 
-    await page.locator('.causes .v-select').click()
-    await page.getByRole('option', { name: 'No pause at the toes' }).click()
+    await choose(page, page.locator('.causes .v-select'), 'No pause at the toes')
     const advice = await page.getByRole('region', { name: 'Next run' }).locator('p').innerText()
     await page.keyboard.press('Escape')
     await page.locator('h1').click({ trial: true })

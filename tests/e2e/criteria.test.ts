@@ -7,7 +7,7 @@ import { aFlaw, aJoint } from '../../core/coupon/example'
 import { inches } from '../../core/units'
 import { addClass, foundTestSchool, type School } from '../school'
 import { ADDRESS } from '../session'
-import { openBrowser, teaching } from './browser'
+import { choose, openBrowser, teaching } from './browser'
 
 let browser: Browser
 let school: School
@@ -47,8 +47,7 @@ it('a coupon is held against several codes at once, and a failing line leads to 
       .allInnerTexts(),
   ).toEqual(['3/64 in', '1/32 in', '2020 6.10.1 (2015 4.9.1)', 'fails: show'])
   expect(await test.getByRole('row', { name: /^Reinforcement/ }).innerText()).toContain('passes')
-  await dialog.locator('.v-select').click()
-  await page.getByRole('option', { name: 'Structural plate, production (static)' }).click()
+  await choose(page, dialog.locator('.v-select'), 'Structural plate, production (static)')
   await page.keyboard.press('Escape')
   const production = dialog.getByRole('region', { name: 'Structural plate, production (static)' })
   expect(await production.getByRole('row', { name: /Undercut, deepest/ }).innerText()).toContain('passes')
@@ -83,8 +82,7 @@ it('a lead copies a shipped set and edits it with the book at hand; it takes the
   await page.goto(`${ADDRESS}/bench?coupon=${couponId}&name=Jonas%20Merrow`)
   await page.getByRole('heading', { name: 'Jonas Merrow' }).waitFor()
   await page.keyboard.press('7')
-  await page.getByRole('dialog').locator('.v-select').click()
-  await page.getByRole('option', { name: 'Welder test, our book' }).click()
+  await choose(page, page.getByRole('dialog').locator('.v-select'), 'Welder test, our book')
   await page.keyboard.press('Escape')
   expect(
     await page

@@ -4,7 +4,7 @@ import type { Browser, Page } from 'playwright-core'
 import { aCoupon } from '../../core/coupon/example'
 import { addClass, foundTestSchool, type School } from '../school'
 import { ADDRESS, PASSWORD, Visitor } from '../session'
-import { openBrowser, signedIn } from './browser'
+import { choose, listOf, openBrowser, signedIn } from './browser'
 
 let browser: Browser
 let school: School
@@ -144,12 +144,10 @@ describe('a record', () => {
     const page = await signedIn(browser, 'tobias')
     await page.goto(`${ADDRESS}/record/${student.id}`)
     await page.getByText('1G pad of Una').first().waitFor()
-    await page.locator('.bar .v-select').nth(0).click()
-    await page.getByRole('option', { name: '2G horizontal' }).click()
+    await choose(page, listOf(page, 'Position'), '2G horizontal')
     await page.getByText('1G pad of Una').first().waitFor({ state: 'detached' })
     expect(await page.getByText('2G pad of Una').count()).toBeGreaterThan(0)
-    await page.locator('.bar .v-select').nth(2).click()
-    await page.getByRole('option', { name: 'start over' }).click()
+    await choose(page, listOf(page, 'Verdict'), 'start over')
     await page.getByText('No coupon like that yet.').waitFor()
     await page.context().close()
   })

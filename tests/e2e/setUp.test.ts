@@ -3,7 +3,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { Browser, Page } from 'playwright-core'
 import { foundTestSchool, type School } from '../school'
 import { ADDRESS } from '../session'
-import { openBrowser, teaching } from './browser'
+import { choose, listOf, openBrowser, teaching } from './browser'
 
 let browser: Browser
 let school: School
@@ -19,13 +19,7 @@ const visit = async (path: string, heading = 'Set-up') => {
   await page.goto(`${ADDRESS}${path}`)
   await page.getByRole('heading', { name: heading, exact: true }).waitFor()
 }
-const pick = async (label: string, option: string) => {
-  await page
-    .locator('.v-select', { has: page.getByRole('combobox', { name: label }) })
-    .first()
-    .click()
-  await page.getByRole('option', { name: option, exact: true }).click()
-}
+const pick = (label: string, option: string) => choose(page, listOf(page, label), option)
 
 describe('the settings card', () => {
   const card = () => page.getByRole('article', { name: 'Settings card' })

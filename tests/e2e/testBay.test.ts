@@ -6,7 +6,7 @@ import type { SavedCoupon } from '../../contract/coupon'
 import type { SavedWelderTest, TestBay } from '../../contract/welderTests'
 import { addClass, foundTestSchool, type School } from '../school'
 import { ADDRESS } from '../session'
-import { countingKeys, openBrowser, signedIn, teaching } from './browser'
+import { choose, countingKeys, openBrowser, signedIn, teaching } from './browser'
 
 let school: School
 let browser: Browser
@@ -188,8 +188,7 @@ describe('a bend', () => {
     const dialog = page.getByRole('dialog', { name: 'Openings, root bend' })
     await dialog.getByLabel('Length').fill('5/32')
     await dialog.getByText(/An opening over 1\/8 in/).waitFor()
-    await dialog.locator('.v-select').click()
-    await page.getByRole('option', { name: 'lack of fusion' }).click()
+    await choose(page, dialog.locator('.v-select'), 'lack of fusion')
     await dialog.getByText(/Lack of fusion over 1\/8 in/).waitFor()
     await dialog.getByRole('button', { name: 'Keep it' }).click()
     await next(page).getByText('Not passed', { exact: true }).waitFor()

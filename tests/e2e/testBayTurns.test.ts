@@ -9,7 +9,7 @@ import { newFlaw, putMark } from '../../core/coupon'
 import type { SavedWelderTest, TestBay } from '../../contract/welderTests'
 import { addClass, foundTestSchool, type School } from '../school'
 import { ADDRESS } from '../session'
-import { choose, openBrowser, teaching, waitingIn } from './browser'
+import { choose, listOf, openBrowser, teaching, waitingIn } from './browser'
 
 let school: School
 let browser: Browser
@@ -92,11 +92,7 @@ describe('a radiograph in place of bends', () => {
     await next(page)
       .getByRole('button', { name: /^Sound: face bend/ })
       .waitFor()
-    await choose(
-      page,
-      page.locator('.v-select', { has: page.getByRole('combobox', { name: 'Examined by' }) }),
-      'radiograph',
-    )
+    await choose(page, listOf(page, 'Examined by'), 'radiograph')
     await next(page)
       .getByRole('button', { name: /^Judge the radiograph/ })
       .click()

@@ -3,7 +3,7 @@ import type { Browser, Page } from 'playwright-core'
 import type { CouponPage } from '../../contract/record'
 import { foundTestSchool, type School } from '../school'
 import { ADDRESS } from '../session'
-import { openBrowser, teaching } from './browser'
+import { choose, listOf, openBrowser, teaching } from './browser'
 
 let browser: Browser
 let school: School
@@ -26,12 +26,7 @@ async function edit(change: () => Promise<void>) {
   await editor().getByRole('button', { name: 'Set the ticket' }).click()
   await editor().waitFor({ state: 'hidden' })
 }
-const pick = async (label: string, option: string) => {
-  await editor()
-    .locator('.v-select, .v-combobox', { has: page.getByRole('combobox', { name: label, exact: true }) })
-    .click()
-  await page.getByRole('option', { name: option, exact: true }).click()
-}
+const pick = (label: string, option: string) => choose(page, listOf(page, label), option)
 
 it('a rung brings its position, its way of travel and the card’s current', async () => {
   await edit(() => pick('Rung', 'vertical pad'))
