@@ -1,5 +1,5 @@
 import { object } from 'yup'
-import type { CauseId, CauseSurprise } from '../core/diagnosis'
+import type { CauseId, CauseSurprise, ToldTally } from '../core/diagnosis'
 import { label } from './fields'
 
 /** What instructors said was the cause, over the whole school since it last began anew. */
@@ -10,6 +10,13 @@ export interface CausesSaid {
   readonly said: Readonly<Partial<Record<CauseId, number>>>
   /** When the school last began to count anew; null when it never did. */
   readonly reset: { readonly at: string; readonly by: string; readonly why: string } | null
+}
+
+/** What came of what was told, over the whole school. */
+export interface ToldInSchool {
+  readonly causes: readonly ToldTally[]
+  /** Signs that each instructor told something for, and how many went on the next coupon of the kind. */
+  readonly tellers: readonly { readonly name: string; readonly seen: number; readonly gone: number }[]
 }
 
 /** The body of `POST /api/causes/reset`. */

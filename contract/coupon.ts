@@ -136,6 +136,10 @@ const MARK_SCHEMAS: Readonly<Record<Mark['kind'], Schema>> = {
 
 const markSchema = choice<Mark>('kind', MARK_SCHEMAS, '${path} is no mark that is kept')
 
+const NO_CAUSE = '${path} is no cause that is kept'
+const CAUSE_IDS: readonly string[] = CAUSES.map(cause => cause.id)
+const causeId = () => string().strict().optional().oneOf(CAUSE_IDS, NO_CAUSE)
+
 /** Answers by sign: only signs that can be asked about. */
 const answersSchema = object(
   each(
@@ -173,13 +177,23 @@ export const couponSchema = object({
   notes: string().strict().defined().max(MOST_NOTES, `\${path} is at most ${MOST_NOTES} characters`),
   advised: string().strict().optional().max(400, '${path} is at most 400 characters'),
   answers: answersSchema,
-  trueCause: string()
-    .strict()
-    .optional()
-    .oneOf(
-      CAUSES.map(cause => cause.id),
-      '${path} is no cause that is kept',
-    ),
+  trueCause: causeId(),
+  advisedCause: causeId(),
+  toldBefore: object({
+    couponId: uuid().required('${path} is missing'),
+    says: string().strict().defined().max(400, '${path} is at most 400 characters'),
+    cause: string()
+      .strict()
+      .nullable()
+      .defined()
+      .oneOf([...CAUSE_IDS, null], NO_CAUSE),
+    done: string().strict().nullable().defined().oneOf(['yes', 'no', null], '${path} is yes, no or nothing') as Schema<
+      'yes' | 'no' | null
+    >,
+  })
+    .exact('${properties} does not belong to what was told')
+    .default(undefined)
+    .optional(),
   nextRun: string().strict().nullable().defined().max(400, '${path} is at most 400 characters'),
   overrule: object({ verdict: verdict(), reason: label(400) })
     .nullable()

@@ -211,6 +211,8 @@ export interface FloorStudent extends Student {
         readonly savedAt: string
         readonly verdict: Verdict
         readonly nextRun: string
+        /** The cause that it would put right, by its id; null where it was said for none. */
+        readonly toldCause: string | null
       })
   /**
    * The coupon that the student has read already and that waits for the instructor, as it lies, without the

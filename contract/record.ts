@@ -1,4 +1,5 @@
 import type { CouponDocument, Hand, Verdict } from '../core/coupon'
+import type { ToldTally } from '../core/diagnosis'
 import type { ElementId } from '../core/grading'
 import type { HouseRules } from '../core/house'
 import type { PositionId, RodFamily, Travel, Work } from '../core/trade'
@@ -42,6 +43,8 @@ export interface StudentRecord {
   readonly grid: readonly PadGridCell[]
   /** Causes as instructors said them, the commonest first. */
   readonly causes: readonly { readonly cause: string; readonly count: number }[]
+  /** What telling a cause came to on the next coupon of the kind, the most told first. */
+  readonly told: readonly ToldTally[]
 }
 
 export interface CouponSummary {

@@ -144,6 +144,16 @@ export function makeCouponBench({ rulesOf, changed }: Used) {
     edit(cause ? { ...rest, trueCause: cause } : rest)
   }
 
+  /** Keeps whether the student did what was told before; the same answer again takes it back. */
+  function sayDone(said: 'yes' | 'no'): void {
+    const told = coupon.value?.toldBefore
+    if (!coupon.value || !told) return
+    edit({ ...coupon.value, toldBefore: { ...told, done: told.done === said ? null : said } })
+  }
+
+  /** By one key: done, not done, not asked. */
+  const turnDone = () => sayDone(coupon.value?.toldBefore?.done ? 'no' : 'yes')
+
   /** Keeps how the joint was put together; null takes it off again. */
   function keepFitUp(fitUp: CouponDocument['fitUp'] | null): void {
     if (!coupon.value) return
@@ -166,7 +176,7 @@ export function makeCouponBench({ rulesOf, changed }: Used) {
   return {
     ...{ coupon, cursor, cursorFace, pass, view, selectedId, selected, touched, rules, canUndo, canRedo },
     ...{ putDown, steps, takeUpSteps, edit, undo, redo, moveCursor, select, showInTurn, goToRow, turnView },
-    ...{ changeSetUp, addBead, setPass, answer, sayCause, keepFitUp, timeBead },
+    ...{ changeSetUp, addBead, setPass, answer, sayDone, turnDone, sayCause, keepFitUp, timeBead },
   }
 }
 

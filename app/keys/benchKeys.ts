@@ -36,6 +36,7 @@ export type PageAct =
   | 'bead more'
   | 'codes'
   | 'told'
+  | 'done'
   | 'yes'
   | 'no'
   | 'pass'
@@ -100,6 +101,7 @@ export const BENCH_KEYS: readonly BenchKey[] = [
   own('7', 'hold it against codes', { 7: 'codes' }),
   own('6', 'what the student says', { 6: 'told' }),
   own('8 / 9', 'yes, no: what was asked', { 8: 'yes', 9: 'no' }),
+  own('4', 'was it done, what was told last: yes, no', { 4: 'done' }),
   own(';', 'log the pass', { ';': 'pass' }),
   own("'", 'fit-up', { "'": 'fit-up' }),
   row('X', 'more marks', { X: 'more marks' }),

@@ -148,6 +148,7 @@ useBenchKeys({
     'time': () => caption.value?.time(),
     'bead less': () => tryTo(() => bench.addBead(-1)),
     'bead more': () => tryTo(() => bench.addBead(1)),
+    'done': bench.turnDone,
     'yes': answer('yes'),
     'no': answer('no'),
   },

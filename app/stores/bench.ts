@@ -17,6 +17,9 @@ import { useParkedCoupons, type CouponDraft, type OpenCoupon } from './parkedCou
 
 const draftKey = (accountId: string) => `fusilis.draft.${accountId}`
 
+/** What was proposed before is proposed anew by what lies there now. */
+const withoutAdvice = ({ advised: _, advisedCause: __, ...rest }: CouponDocument): CouponDocument => rest
+
 /** The instructor's Bench: whose coupon lies on it, what it says, and how it is parked and saved. */
 export const useBench = defineStore('bench', () => {
   const houseRules = useHouseRules()
@@ -113,9 +116,16 @@ export const useBench = defineStore('bench', () => {
         student: { id: student.id, name: student.name },
         presetDegrees: student.last?.nextPresetDegrees ?? null,
       },
-      selfRead?.document ?? nextCoupon(student, { classDay, ...houseRules.current }),
+      { ...(selfRead?.document ?? nextCoupon(student, { classDay, ...houseRules.current })), ...toldTo(student) },
     )
     keepDraft()
+  }
+
+  /** What the student was told last, to be asked about on this coupon. */
+  function toldTo({ last }: FloorStudent): Pick<CouponDocument, 'toldBefore'> {
+    if (!last) return {}
+    const { couponId, nextRun: says, toldCause: cause } = last
+    return { toldBefore: { couponId, says, cause, done: null } }
   }
 
   /** Whether a new coupon of this student lies on the bench already, with marks on it. */
@@ -156,10 +166,16 @@ export const useBench = defineStore('bench', () => {
   /** Sends the coupon. Saved or kept here, the bench is clear; in a conflict it stays as it is. */
   async function save(why: string): Promise<Sent<SavedCoupon>> {
     if (!open.value || !coupon.value) throw new Error('There is no coupon on the bench')
+    const change = reading.value?.change
     const advised = reading.value ? { advised: reading.value.nextRun } : {}
+    const advisedCause = change ? { advisedCause: change.cause.id } : {}
     const result = await coupons.save(
       open.value.id,
-      { baseVersion: open.value.baseVersion, why, document: { ...coupon.value, ...advised } },
+      {
+        baseVersion: open.value.baseVersion,
+        why,
+        document: { ...withoutAdvice(coupon.value), ...advised, ...advisedCause },
+      },
       open.value.student.name,
     )
     if (result.is !== 'conflict') clear()

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import type { CausesSaid } from '~~/contract/causes'
+import type { CausesSaid, ToldInSchool } from '~~/contract/causes'
 import type { CauseSurprise, Known } from '~~/core/diagnosis'
 import { request } from './request'
 
@@ -20,6 +20,9 @@ export const useCauses = defineStore('causes', () => {
     ofStudents.value = { ...ofStudents.value, [studentId]: counts }
   }
 
+  /** What came of what was told, over the whole school. */
+  const told = () => request<ToldInSchool>('GET', '/api/causes/told')
+
   /** Begins to count anew, for the whole school. */
   async function reset(why: string): Promise<void> {
     said.value = await request<CausesSaid>('POST', '/api/causes/reset', { why })
@@ -31,5 +34,5 @@ export const useCauses = defineStore('causes', () => {
     student: ofStudents.value[studentId] ?? {},
   })
 
-  return { said, load, loadStudent, reset, knownOf }
+  return { said, load, loadStudent, told, reset, knownOf }
 })

@@ -7,7 +7,7 @@ import { isTry, type CouponDocument } from '../coupon'
  * @example blindCopy(read).marks.every(mark => isTry(mark) && mark.degree === 'sound') // true
  */
 export function blindCopy(document: CouponDocument): CouponDocument {
-  const { answers: _, trueCause: __, advised: ___, ...bare } = document
+  const { answers: _, trueCause: __, advised: ___, advisedCause: ____, toldBefore: _____, ...bare } = document
   return {
     ...bare,
     notes: '',

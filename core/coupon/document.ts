@@ -94,6 +94,17 @@ export type Mark = TryMark | FlawMark | GaugeMark
 
 export type Verdict = 'move on' | 'run it again' | 'start over'
 
+/** What a student was told after one coupon, as it is asked about on the next. */
+export interface ToldBefore {
+  /** The coupon it was said of. */
+  readonly couponId: string
+  readonly says: string
+  /** The cause it would put right, by its id; null where it was said for none. */
+  readonly cause: string | null
+  /** Whether the student did it; null while nobody asked. */
+  readonly done: 'yes' | 'no' | null
+}
+
 /** The whole coupon, saved as it stands. Version 1. */
 export interface CouponDocument {
   readonly schema: 1
@@ -121,6 +132,10 @@ export interface CouponDocument {
   readonly trueCause?: string
   /** What was proposed when it was saved, by the odds of that day; absent before it is saved. */
   readonly advised?: string
+  /** The cause that the proposed words would put right, by its id; absent where nothing was singled out. */
+  readonly advisedCause?: string
+  /** What was told after the coupon before, and whether it was done on this one; absent where nothing was. */
+  readonly toldBefore?: ToldBefore
   /** What the student was told to change; null until the instructor changes the proposed words. */
   readonly nextRun: string | null
   /** An instructor's own verdict over the computed one; both are kept. */

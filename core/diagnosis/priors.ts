@@ -78,6 +78,7 @@ export function priorsFor(
   positionSays(document, by)
   pieceSays(document, rules, by)
   placeSays(document, marks, by)
+  toldSays(document, by)
   return CAUSES.map(({ id }, n) => moved(base[n]!, times.get(id) ?? 1))
 }
 
@@ -159,6 +160,17 @@ function pieceSays(document: CouponDocument, rules: HouseRules, by: By): void {
   const fitted = new Set(checkFitUp(fitUp, fitUpWanted(piece), rules.unit).findings.map(finding => finding.fault))
   if (fitted.has('gap tight') || fitted.has('land thick')) by(6, 'gap tight')
   if (fitted.has('gap wide') || fitted.has('land thin')) by(6, 'gap wide')
+}
+
+/**
+ * What was told after the coupon before: a cause that was put right and did not help is likely another; one that was
+ * not put right is still there. Common practice.
+ */
+const PUT_RIGHT = 0.25
+const LEFT_AS_IT_WAS = 2
+function toldSays({ toldBefore }: CouponDocument, by: By): void {
+  const cause = CAUSES.find(one => one.id === toldBefore?.cause)
+  if (cause && toldBefore?.done) by(toldBefore.done === 'yes' ? PUT_RIGHT : LEFT_AS_IT_WAS, cause.id)
 }
 
 /**

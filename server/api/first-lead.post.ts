@@ -9,7 +9,7 @@ import { foundSchool } from '../store/accounts'
 
 /** Founds the school: works once, before there is any account. */
 export default defineRoute(
-  { who: anyone, takes: firstLeadSchema, makes: true },
+  { who: anyone, did: 'founded the school', takes: firstLeadSchema, makes: true },
   async ({ body: wanted, event }): Promise<Me> => {
     mustBeHardToGuess(wanted.password, [wanted.school, wanted.name, wanted.username])
     const account = await foundSchool(wanted.school, wanted, await hashPassword(wanted.password))

@@ -4,7 +4,10 @@ import { defineRoute } from '../http/defineRoute'
 import { moveSchool } from '../store/school'
 
 /** Says where the school stands: its class days begin at midnight there. */
-export default defineRoute({ who: lead, takes: schoolPlaceSchema }, async ({ body: place }): Promise<SchoolPlace> => {
-  await moveSchool(place.timeZone)
-  return place
-})
+export default defineRoute(
+  { who: lead, did: 'changed the school', takes: schoolPlaceSchema },
+  async ({ body: place }): Promise<SchoolPlace> => {
+    await moveSchool(place.timeZone)
+    return place
+  },
+)

@@ -1,6 +1,6 @@
 import { anyone } from '../http/access'
 import { defineRoute } from '../http/defineRoute'
 
-export default defineRoute({ who: anyone }, async ({ event }) => {
+export default defineRoute({ who: anyone, did: 'signed out' }, async ({ event }) => {
   await clearUserSession(event)
 })

@@ -13,7 +13,7 @@ import { giveTurnBack, passwordSubjects, takeTurn } from '../store/turns'
 const NOBODY = hashPassword('no account has this password')
 
 export default defineRoute(
-  { who: anyone, takes: signInSchema },
+  { who: anyone, did: 'signed in', takes: signInSchema },
   async ({ body: { username, password }, event }): Promise<Me> => {
     const subjects = passwordSubjects(username, addressOf(event))
     const wait = await takeTurn(subjects)

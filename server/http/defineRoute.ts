@@ -1,5 +1,7 @@
 import { defineEventHandler, getRouterParam, sendNoContent, setResponseStatus, type H3Event } from 'h3'
 import type { ISchema, Schema } from 'yup'
+import { isUuid } from './isUuid'
+import { doerOf, keepTrail } from './keepTrail'
 import { FORM_BYTES, readAs } from './readAs'
 import { notFound, wrongField } from './refuse'
 
@@ -20,6 +22,8 @@ interface RouteTerms<Who, Body> {
   readonly mostBytes?: number
   /** It makes something new: 201. */
   readonly makes?: true
+  /** What the trail says that was done: `saved a coupon`; left out where nothing is to be remembered. */
+  readonly did?: string
 }
 
 /** What the work of a route is given. */
@@ -30,8 +34,6 @@ interface Asked<Who, Body> {
   readonly id: string
   readonly body: Body
 }
-
-const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/
 
 /**
  * A route of the server: who may, what it takes, and what is done. In this order it refuses whoever may not (401,
@@ -46,12 +48,14 @@ export function defineRoute<Who, Answer, Body = undefined>(
   return defineEventHandler(async event => {
     const id = getRouterParam(event, 'id') ?? ''
     const me = await terms.who(event, id)
-    if (terms.id && !UUID.test(id)) throw notFound(terms.id)
-    if (terms.newId && !UUID.test(id)) throw wrongField('id', `The id of a ${terms.newId} is a UUID`)
+    if (terms.id && !isUuid(id)) throw notFound(terms.id)
+    if (terms.newId && !isUuid(id)) throw wrongField('id', `The id of a ${terms.newId} is a UUID`)
     const body = terms.takes
       ? await readAs<Body>(event, terms.takes as Schema, terms.mostBytes ?? FORM_BYTES)
       : undefined
+    const before = terms.did ? await doerOf(event) : null
     const answer = await work({ event, me, id, body: body as Body })
+    if (terms.did && before) await keepTrail(event, terms.did, { before, body, answer })
     // A stream of events has answered by itself.
     if (answer === undefined) return event.handled ? undefined : sendNoContent(event)
     if (terms.makes) setResponseStatus(event, 201)

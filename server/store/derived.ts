@@ -11,6 +11,8 @@ import { insertMany, run, type Queries } from './database'
 interface Summary {
   readonly grade: Grade
   readonly nextRun: string
+  /** The cause that it would put right; null where it was said for none. */
+  readonly toldCause: string | null
   readonly rodFamily: string
   readonly evidence: readonly Evidence[]
 }
@@ -18,12 +20,25 @@ interface Summary {
 /** Everything that is computed from a document, by the rules of its day. */
 function summarise(document: CouponDocument, rules: HouseRules): Summary {
   const grade = gradeCoupon(document, rules)
+  const { nextRun, trueCause, advised, advisedCause } = document
+  // What the Bench proposed was said by the odds of that day; only where it proposed nothing is it worked out here.
+  const proposed =
+    advised === undefined && nextRun === null
+      ? proposalOf(document, rules)
+      : { says: advised ?? '', cause: advisedCause ?? null }
   return {
     grade,
     evidence: evidenceOf(document, grade, rules),
-    nextRun: document.nextRun ?? document.advised ?? diagnose(document, rules).nextRun,
+    nextRun: nextRun ?? proposed.says,
+    // Over the instructor's own words stands the instructor's own cause.
+    toldCause: nextRun === null ? proposed.cause : (trueCause ?? null),
     rodFamily: electrodeOf(document.ticket.classification).family,
   }
+}
+
+function proposalOf(document: CouponDocument, rules: HouseRules) {
+  const { nextRun: says, change } = diagnose(document, rules)
+  return { says, cause: change?.cause.id ?? null }
 }
 
 /** Most rows have nothing that a test would reject. */
@@ -31,7 +46,7 @@ const asRejected = (counts: Readonly<Record<string, number>>) =>
   Object.keys(counts).length > 0 ? JSON.stringify(counts) : null
 
 /** The columns of a coupon's row that are computed from its document, by the rules of its day. */
-export type DerivedRow = Readonly<Record<string, string | number>>
+export type DerivedRow = Readonly<Record<string, string | number | null>>
 
 /**
  * Writes the countable rows of a coupon anew, in the caller's transaction, and answers the derived columns of its own
@@ -48,7 +63,7 @@ export async function writeDerived(
   formerly: string | null,
 ): Promise<DerivedRow> {
   const { studentId, classDay, ticket } = document
-  const { grade, nextRun, rodFamily, evidence } = summarise(document, rules)
+  const { grade, nextRun, toldCause, rodFamily, evidence } = summarise(document, rules)
   const rejected = rejectedMarks(document, criteria, rules.unit)
   if (formerly !== null) {
     await run(on, 'DELETE FROM evidence WHERE student_id = ? AND coupon_id = ?', [formerly, couponId])
@@ -86,6 +101,7 @@ export async function writeDerived(
     verdict: grade.verdict,
     score: grade.score,
     next_run: nextRun,
+    told_cause: toldCause,
   }
 }
 

@@ -2,7 +2,12 @@ import type { Hand } from '../../core/coupon'
 import type { PositionId, Travel } from '../../core/trade'
 import type { DayPoint, EvidenceSum, PadGridCell, StudentRecord } from '../../contract/record'
 import { database, rows } from './database'
+import { toldTallies } from '../../core/diagnosis'
+import { signTallies } from './signCourses'
 import { findStudent } from './students'
+
+/** Causes that are shown with what telling them came to. */
+const MOST_TOLD = 4
 
 /**
  * One student's record: counts by position, rod and element, the days, the commonest flaws. Null when there is no
@@ -11,7 +16,7 @@ import { findStudent } from './students'
 export async function findRecord(studentId: string): Promise<StudentRecord | null> {
   const student = await findStudent(studentId)
   if (!student) return null
-  const [[section], [coupons], evidence, days, flaws, grid, causes] = await Promise.all([
+  const [[section], [coupons], evidence, days, flaws, grid, causes, signs] = await Promise.all([
     rows<{ name: string }>(database(), 'SELECT name FROM section WHERE id = ?', [student.sectionId]),
     rows<{ n: number }>(database(), 'SELECT COUNT(*) AS n FROM coupon WHERE student_id = ?', [studentId]),
     rows<EvidenceSum>(
@@ -40,6 +45,7 @@ export async function findRecord(studentId: string): Promise<StudentRecord | nul
       'SELECT cause, COUNT(*) AS count FROM cause_said WHERE student_id = ? GROUP BY cause ORDER BY count DESC, cause LIMIT 4',
       [studentId],
     ),
+    signTallies(studentId),
   ])
   return {
     student,
@@ -50,6 +56,7 @@ export async function findRecord(studentId: string): Promise<StudentRecord | nul
     flaws: flaws.map(row => ({ flaw: row.flaw, count: Number(row.count) })),
     grid,
     causes: causes.map(row => ({ cause: row.cause, count: Number(row.count) })),
+    told: toldTallies(signs).slice(0, MOST_TOLD),
   }
 }
 

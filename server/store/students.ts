@@ -89,6 +89,7 @@ interface FloorRow extends StudentRow {
   saved_at: string
   verdict: Verdict
   next_run: string
+  told_cause: string | null
   document: unknown
   read_id: string | null
   read_document: unknown
@@ -99,7 +100,7 @@ export async function listFloor(sectionId: string): Promise<FloorStudent[]> {
   const found = await rows<FloorRow>(
     database(),
     `
-    SELECT ${COLUMNS}, coupon.id AS coupon_id, coupon.class_day, coupon.saved_at, coupon.verdict, coupon.next_run, coupon.document,
+    SELECT ${COLUMNS}, coupon.id AS coupon_id, coupon.class_day, coupon.saved_at, coupon.verdict, coupon.next_run, coupon.told_cause, coupon.document,
       blind_reading.coupon_id AS read_id, blind_reading.document AS read_document
     FROM student LEFT JOIN coupon ON coupon.id = (
       SELECT newest.id FROM coupon AS newest WHERE newest.student_id = student.id ORDER BY newest.class_day DESC, newest.id DESC LIMIT 1)
@@ -124,6 +125,7 @@ function lastCoupon(couponId: string, row: FloorRow): NonNullable<FloorStudent['
     savedAt: toIso(row.saved_at),
     verdict: row.verdict,
     nextRun: row.next_run,
+    toldCause: row.told_cause,
     ...runAgain(document),
   }
 }

@@ -55,6 +55,43 @@ describe('the likely cause', () => {
     await page.context().close()
   })
 
+  it('asks by one key whether what was told last was done, and the record says what came of it', async () => {
+    const { student: told, section: own } = await addClass(school, 'Evening X told', 'Ansa Quill')
+    const page = await teaching(browser, 'tobias', own.id)
+    const open = async () => {
+      await page.goto(`${ADDRESS}/bench?student=${told.id}`)
+      await page.getByRole('heading', { name: 'Ansa Quill' }).waitFor()
+      await page.waitForURL(`${ADDRESS}/bench`)
+    }
+    await open()
+    expect(await page.getByRole('region', { name: 'Told last time' }).count()).toBe(0)
+    for (let n = 0; n < 5; n++) for (const key of ['u', 'ArrowUp']) await page.keyboard.press(key)
+    const advice = await page.getByRole('region', { name: 'Next run' }).locator('p').innerText()
+    await page.keyboard.press('Enter')
+    await page.getByText('Ansa Quill: saved').waitFor()
+
+    await open()
+    const last = page.getByRole('region', { name: 'Told last time' })
+    expect(await last.innerText()).toContain(advice.slice(0, 40))
+    const said = (answer: string) => last.getByRole('button', { name: answer, exact: true })
+    const pressed = (answer: string) => said(answer).getAttribute('aria-pressed')
+    await page.keyboard.press('4')
+    await expect.poll(() => pressed('yes')).toBe('true')
+    await page.keyboard.press('4')
+    await expect.poll(() => pressed('no')).toBe('true')
+    await said('yes').click()
+    await page.keyboard.press('Enter')
+    await page.getByText('Ansa Quill: saved').waitFor()
+
+    await page.goto(`${ADDRESS}/record/${told.id}`)
+    await page.getByRole('heading', { name: 'Told, and gone next time' }).waitFor()
+    await page.getByText('1 of 1', { exact: true }).waitFor()
+    const { body } = await school.lead.ask<CouponPage>('GET', `/api/students/${told.id}/coupons`)
+    expect(body.coupons[0]!.document.toldBefore).toMatchObject({ says: advice, done: 'yes' })
+    expect(body.coupons[1]!.document.advisedCause).toBe(body.coupons[0]!.document.toldBefore!.cause)
+    await page.context().close()
+  })
+
   it('is not read off a pad of crooked, unlapped beads', async () => {
     const page = await teaching(browser, 'tobias', section.id)
     await page.goto(`${ADDRESS}/bench?student=${student.id}`)

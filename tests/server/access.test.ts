@@ -43,6 +43,8 @@ const ROUTES: Readonly<Record<string, Who>> = {
   'GET /api/students/[id]/tests': 'own',
   'GET /api/tests': 'staff',
   'GET /api/recalibration': 'staff',
+  'GET /api/causes/told': 'staff',
+  'GET /api/trail': 'lead',
   'GET /api/tests/[id]': 'staff',
   'PUT /api/tests/[id]': 'staff',
   'POST /api/tests/[id]/call-off': 'staff',

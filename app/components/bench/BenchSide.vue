@@ -14,6 +14,7 @@ const bench = useBench()
     <div class="scroll">
       <VerdictPanel v-if="bench.grade" :grade="bench.grade" :unit="unit" @codes="$emit('ask', 'codes')" />
       <NextRun />
+      <ToldBefore v-if="bench.coupon.toldBefore" :told="bench.coupon.toldBefore" @done="bench.sayDone" />
       <CausePanel
         v-if="bench.reading"
         :key="`causes ${bench.open.id}`"

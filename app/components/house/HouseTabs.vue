@@ -1,5 +1,8 @@
 <script setup lang="ts">
-/** The parts of the House. */
+import { useSession } from '~/stores/session'
+
+/** The parts of the House; who did what is a lead's to read. */
+const session = useSession()
 const TABS = [
   { to: '/house', name: 'People' },
   { to: '/house/rules', name: 'Rules' },
@@ -10,8 +13,9 @@ const TABS = [
   { to: '/house/readers', name: 'Readers' },
   { to: '/house/marks', name: 'Marks' },
 ]
+const tabs = computed(() => (session.isLead ? [...TABS, { to: '/house/trail', name: 'Trail' }] : TABS))
 </script>
 
 <template>
-  <RoomTabs :tabs="TABS" label="House" />
+  <RoomTabs :tabs="tabs" label="House" />
 </template>

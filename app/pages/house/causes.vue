@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { ToldInSchool } from '~~/contract/causes'
 import { longDay } from '~~/core/calendar'
 import { dayOf } from '~/composables/shopClock'
 import { CAUSES, schoolPriors } from '~~/core/diagnosis'
@@ -11,7 +12,11 @@ import { useSession } from '~/stores/session'
 const causes = useCauses()
 const session = useSession()
 useHead({ title: 'Causes · Fusilis' })
-const { loading, problem, load } = useLoader(() => causes.load())
+const told = shallowRef<ToldInSchool>({ causes: [], tellers: [] })
+const { loading, problem, load } = useLoader(async () => {
+  const [found] = await Promise.all([causes.told(), causes.load()])
+  told.value = found
+})
 onMounted(load)
 
 const asking = ref(false)
@@ -20,9 +25,13 @@ const { busy, refused, attempt } = useSaving()
 const said = computed(() => CAUSES.reduce((sum, { id }) => sum + (causes.said.said[id] ?? 0), 0))
 const rows = computed(() => {
   const now = schoolPriors(causes.said.school)
-  return CAUSES.map((cause, index) => ({ ...cause, now: now[index]!, said: causes.said.said[cause.id] ?? 0 })).sort(
-    (a, b) => b.now - a.now,
-  )
+  const tallies = new Map(told.value.causes.map(row => [row.cause, row]))
+  return CAUSES.map((cause, index) => ({
+    ...cause,
+    now: now[index]!,
+    said: causes.said.said[cause.id] ?? 0,
+    told: tallies.get(cause.id) ?? null,
+  })).sort((a, b) => b.now - a.now)
 })
 const most = computed(() => rows.value[0]?.now ?? 1)
 const percent = (chance: number) => `${(chance * 100).toFixed(1)} %`
@@ -68,6 +77,7 @@ async function reset() {
               <th scope="col">Here</th>
               <th scope="col">As shipped</th>
               <th scope="col">Said</th>
+              <th scope="col">Told, and gone next time</th>
               <th scope="col">The change</th>
             </tr>
           </thead>
@@ -79,11 +89,31 @@ async function reset() {
               </td>
               <td class="num">{{ percent(row.prior) }}</td>
               <td class="num">{{ row.said }}</td>
+              <td class="num">
+                <template v-if="row.told"
+                  >{{ row.told.gone }} of {{ row.told.seen
+                  }}<small v-if="row.told.alone !== null"
+                    >left alone {{ Math.round(row.told.alone * 100) }} %</small
+                  ></template
+                ><template v-else>–</template>
+              </td>
               <td class="change">{{ row.change }}</td>
             </tr>
           </tbody>
         </table>
       </div>
+      <section v-if="told.tellers.length > 0" class="panel tellers" aria-label="By who told it">
+        <h2>By who told it</h2>
+        <ul>
+          <li v-for="one in told.tellers" :key="one.name">
+            <span>{{ one.name }}</span><b class="num">{{ one.gone }} of {{ one.seen }}</b>
+          </li>
+        </ul>
+        <p class="quiet">
+          Faults that a change was told for, and how many were gone, or half gone, on the next coupon of the same piece,
+          position and rod. Faults that were left alone go too, as hands learn: hold the two against each other.
+        </p>
+      </section>
     </template>
     <FormDialog
       v-if="asking"
@@ -146,6 +176,30 @@ tbody tr + tr > * {
   display: block;
   height: 100%;
   background: rgb(var(--v-theme-secondary));
+}
+td small {
+  display: block;
+  color: var(--quiet);
+}
+.tellers {
+  margin-top: 16px;
+  padding: 16px;
+  max-width: 560px;
+}
+.tellers h2 {
+  font-size: 1.1rem;
+  font-weight: 700;
+}
+.tellers li {
+  display: flex;
+  justify-content: space-between;
+  min-height: 36px;
+  align-items: center;
+  border-bottom: 1px solid var(--line);
+}
+.tellers p {
+  padding-top: 8px;
+  font-size: 0.92rem;
 }
 .change {
   color: var(--quiet);

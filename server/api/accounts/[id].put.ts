@@ -9,7 +9,7 @@ import { changeAccount } from '../../store/accounts'
 import { forgetTurns } from '../../store/turns'
 
 export default defineRoute(
-  { who: lead, id: 'account', takes: accountSchema },
+  { who: lead, did: 'changed an account', id: 'account', takes: accountSchema },
   async ({ id, body: { password, ...fields } }) => {
     await requireStudentOf(fields)
     if (password) mustBeHardToGuess(password, [fields.name, fields.username])

@@ -7,7 +7,7 @@ import { requireStudentOf } from '../../http/studentOf'
 import { addAccount } from '../../store/accounts'
 
 export default defineRoute(
-  { who: lead, takes: newAccountSchema, makes: true },
+  { who: lead, did: 'made an account', takes: newAccountSchema, makes: true },
   async ({ body: { password, ...fields } }) => {
     await requireStudentOf(fields)
     mustBeHardToGuess(password, [fields.name, fields.username])

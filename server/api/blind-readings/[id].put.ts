@@ -9,7 +9,13 @@ import { findCoupon, savedBy } from '../../store/coupons'
 
 /** Hands in a blind reading. The same again is one reading; it is not changed afterwards. */
 export default defineRoute(
-  { who: reader, newId: 'blind reading', takes: blindReadingSchema, mostBytes: DOCUMENT_BYTES },
+  {
+    who: reader,
+    did: 'handed in a blind reading',
+    newId: 'blind reading',
+    takes: blindReadingSchema,
+    mostBytes: DOCUMENT_BYTES,
+  },
   async ({ me, id, body: save }): Promise<HandedIn> => {
     const reference = await findCoupon(save.couponId)
     await mayRead(me, save, reference)

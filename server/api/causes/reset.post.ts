@@ -5,7 +5,7 @@ import { causesSaid, resetCauses } from '../../store/causes'
 
 /** The odds of causes go back to what was shipped. */
 export default defineRoute(
-  { who: lead, takes: causesResetSchema },
+  { who: lead, did: 'began the causes anew', takes: causesResetSchema },
   async ({ me, body: { why } }): Promise<CausesSaid> => {
     await resetCauses({ by: me.name, why, now: new Date() })
     return causesSaid()

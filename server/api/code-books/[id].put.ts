@@ -10,7 +10,7 @@ import { keepBook } from '../../store/codeBooks'
  * and stay as they are.
  */
 export default defineRoute(
-  { who: lead, id: 'code book', takes: bookSaveSchema, mostBytes: DOCUMENT_BYTES },
+  { who: lead, did: 'saved a code book', id: 'code book', takes: bookSaveSchema, mostBytes: DOCUMENT_BYTES },
   async ({ me, id, body: save }): Promise<SavedBook> => {
     const kept = await keepBook(id, save, { by: me.name, why: save.why, now: new Date() })
     if (!kept) throw savedByOther('Someone saved this book meanwhile. Load it, and make your changes on that.')

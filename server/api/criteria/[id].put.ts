@@ -10,7 +10,13 @@ import { keepCriteria } from '../../store/criteria'
  * stay as they are.
  */
 export default defineRoute(
-  { who: lead, id: 'set of criteria', takes: criteriaSaveSchema, mostBytes: DOCUMENT_BYTES },
+  {
+    who: lead,
+    did: 'saved a set of criteria',
+    id: 'set of criteria',
+    takes: criteriaSaveSchema,
+    mostBytes: DOCUMENT_BYTES,
+  },
   async ({ me, id, body: { baseVersion, why, set } }): Promise<SavedCriteria> => {
     const kept = await keepCriteria(id, baseVersion, set, { by: me.name, why, now: new Date() })
     if (!kept) throw savedByOther('Someone saved this set meanwhile. Load it, and make your changes on that.')

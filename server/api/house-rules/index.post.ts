@@ -8,7 +8,7 @@ import { currentRules, keepRules } from '../../store/houseRules'
 
 /** Saves a new version of the house rules over the one that was edited; coupons keep the rules of their day. */
 export default defineRoute(
-  { who: lead, takes: rulesSaveSchema, mostBytes: DOCUMENT_BYTES, makes: true },
+  { who: lead, did: 'saved house rules', takes: rulesSaveSchema, mostBytes: DOCUMENT_BYTES, makes: true },
   async ({ me, body: { baseVersion, why, rules } }): Promise<RulesVersion> => {
     const kept = await keepRules(baseVersion, rules, { by: me.name, why, now: new Date() })
     if (!kept) {

@@ -6,7 +6,10 @@ import { defineRoute } from '../../http/defineRoute'
 import { requireSection } from '../../http/sectionOf'
 
 /** Hands this tablet over to a section's students: the instructor is signed out, and signs in again to take it back. */
-export default defineRoute({ who: staff, takes: kioskSchema }, async ({ body: { sectionId }, event }) => {
-  await requireSection(sectionId)
-  await beginSession(event, { kiosk: { sectionId, tabletId: uuid(), student: null } })
-})
+export default defineRoute(
+  { who: staff, did: 'handed a tablet over', takes: kioskSchema },
+  async ({ body: { sectionId }, event }) => {
+    await requireSection(sectionId)
+    await beginSession(event, { kiosk: { sectionId, tabletId: uuid(), student: null } })
+  },
+)

@@ -8,7 +8,7 @@ import { currentLadder, keepLadder } from '../../store/ladder'
 
 /** Saves a new version of the ladder over the one that was edited; sign-offs keep the ids of their rungs. */
 export default defineRoute(
-  { who: lead, takes: ladderSaveSchema, mostBytes: DOCUMENT_BYTES, makes: true },
+  { who: lead, did: 'saved the ladder', takes: ladderSaveSchema, mostBytes: DOCUMENT_BYTES, makes: true },
   async ({ me, body: { baseVersion, why, ladder } }): Promise<LadderVersion> => {
     const current = await currentLadder()
     const gone = current.ladder.rungs.find(rung => !ladder.rungs.some(other => other.id === rung.id))

@@ -7,7 +7,7 @@ import { addProcessUse } from '../../store/welderTests'
 
 /** Notes that a student used the process, with a witness. */
 export default defineRoute(
-  { who: staff, newId: 'use of the process', takes: processUseSchema },
+  { who: staff, did: 'kept a use of a process', newId: 'use of the process', takes: processUseSchema },
   async ({ me, id, body: save }) => {
     if (!(await findStudent(save.studentId))) throw wrongField('studentId', 'There is no such student')
     await addProcessUse(id, save, { name: me.name, now: new Date() })

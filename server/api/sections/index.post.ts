@@ -4,7 +4,10 @@ import { defineRoute } from '../../http/defineRoute'
 import { nameTaken } from '../../http/nameTaken'
 import { addSection } from '../../store/sections'
 
-export default defineRoute({ who: lead, takes: sectionSchema, makes: true }, async ({ body: fields }) => {
-  const section = await nameTaken(addSection(fields), 'name', 'There is a section of this name already')
-  return section
-})
+export default defineRoute(
+  { who: lead, did: 'made a section', takes: sectionSchema, makes: true },
+  async ({ body: fields }) => {
+    const section = await nameTaken(addSection(fields), 'name', 'There is a section of this name already')
+    return section
+  },
+)

@@ -11,7 +11,7 @@ import { giveTurnBack, passwordSubjects, takeTurn } from '../../store/turns'
 
 /** Changes one's own password. Every other session of the account ends; this one goes on. */
 export default defineRoute(
-  { who: signedIn, takes: ownPasswordSchema },
+  { who: signedIn, did: 'changed the own password', takes: ownPasswordSchema },
   async ({ me, body: { current, next }, event }) => {
     const { username, passwordHash } = (await passwordOf(me.id))!
     // A device left signed in is no way to guess the password it was signed in with.

@@ -7,7 +7,7 @@ import { importRoster } from '../../store/students'
 
 /** A roster read from a file: everybody on it goes in, or nobody. */
 export default defineRoute(
-  { who: staff, takes: rosterImportSchema, mostBytes: DOCUMENT_BYTES, makes: true },
+  { who: staff, did: 'imported a roster', takes: rosterImportSchema, mostBytes: DOCUMENT_BYTES, makes: true },
   async ({ body: roster }) => {
     await requireSection(roster.sectionId)
     return importRoster(roster)

@@ -4,7 +4,10 @@ import { defineRoute } from '../../http/defineRoute'
 import { requireSection } from '../../http/sectionOf'
 import { addStudent } from '../../store/students'
 
-export default defineRoute({ who: staff, takes: studentSchema, makes: true }, async ({ body: fields }) => {
-  await requireSection(fields.sectionId)
-  return addStudent(fields)
-})
+export default defineRoute(
+  { who: staff, did: 'added a student', takes: studentSchema, makes: true },
+  async ({ body: fields }) => {
+    await requireSection(fields.sectionId)
+    return addStudent(fields)
+  },
+)

@@ -74,6 +74,14 @@ const print = () => window.print()
                 </li>
               </ol></template
             >
+            <template v-if="record.told.length > 0"
+              ><h2>Told, and gone next time</h2>
+              <ol>
+                <li v-for="row in record.told" :key="row.cause">
+                  <span>{{ causeOf(row.cause).name }}</span><b class="num">{{ row.gone }} of {{ row.seen }}</b>
+                </li>
+              </ol></template
+            >
           </section>
         </div>
         <PadGrid v-if="record.grid.length > 0" :grid="record.grid" />

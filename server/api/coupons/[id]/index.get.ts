@@ -3,7 +3,7 @@ import { defineRoute } from '../../../http/defineRoute'
 import { found } from '../../../http/refuse'
 import { findCoupon } from '../../../store/coupons'
 
-export default defineRoute({ who: signedIn, id: 'coupon' }, async ({ me, id }) => {
+export default defineRoute({ who: signedIn, did: 'opened a coupon', id: 'coupon' }, async ({ me, id }) => {
   const coupon = found(await findCoupon(id), 'coupon')
   mustSeeRecordOf(me, coupon.document.studentId)
   return coupon

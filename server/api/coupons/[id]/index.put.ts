@@ -12,7 +12,7 @@ import { fitInWorker } from '../../../workers/fitInWorker'
 
 /** Saves a coupon whole. The same save twice is one save; over someone else's newer version: 409 with theirs. */
 export default defineRoute(
-  { who: staff, newId: 'coupon', takes: couponSaveSchema, mostBytes: DOCUMENT_BYTES },
+  { who: staff, did: 'saved a coupon', newId: 'coupon', takes: couponSaveSchema, mostBytes: DOCUMENT_BYTES },
   async ({ me, id, body: save, event }): Promise<SavedCoupon> => {
     const [rules, student] = await Promise.all([
       rulesOf(save.document.rulesVersion),

@@ -10,7 +10,7 @@ import { codeSubjects, giveTurnBack, takeTurn } from '../../../store/turns'
 
 /** A student takes the tablet, with a name and a code. */
 export default defineRoute(
-  { who: tablet, takes: kioskStudentSchema },
+  { who: tablet, did: 'took the tablet', takes: kioskStudentSchema },
   async ({ me, body: { studentId, code }, event }) => {
     const subjects = codeSubjects(studentId, me.tabletId, addressOf(event))
     const wait = await takeTurn(subjects)

@@ -5,8 +5,11 @@ import { nameTaken } from '../../../http/nameTaken'
 import { notFound } from '../../../http/refuse'
 import { changeSection } from '../../../store/sections'
 
-export default defineRoute({ who: lead, id: 'section', takes: sectionSchema }, async ({ id, body: fields }) => {
-  if (!(await nameTaken(changeSection(id, fields), 'name', 'There is a section of this name already')))
-    throw notFound('section')
-  return { id, ...fields }
-})
+export default defineRoute(
+  { who: lead, did: 'changed a section', id: 'section', takes: sectionSchema },
+  async ({ id, body: fields }) => {
+    if (!(await nameTaken(changeSection(id, fields), 'name', 'There is a section of this name already')))
+      throw notFound('section')
+    return { id, ...fields }
+  },
+)

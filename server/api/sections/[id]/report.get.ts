@@ -4,6 +4,6 @@ import { found } from '../../../http/refuse'
 import { reportOf } from '../../../store/report'
 
 /** A section's report: attendance, rungs and rates of each student. */
-export default defineRoute({ who: staff, id: 'section' }, async ({ id }) => {
+export default defineRoute({ who: staff, did: 'read the report', id: 'section' }, async ({ id }) => {
   return found(await reportOf(id), 'section')
 })

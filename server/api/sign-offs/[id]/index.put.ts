@@ -10,7 +10,7 @@ const SAID = { early: 'The rule is not met yet', late: 'The rule was met several
 
 /** Signs a rung off in the instructor's name. Early or late, it says why. */
 export default defineRoute(
-  { who: staff, newId: 'sign-off', takes: signOffSchema },
+  { who: staff, did: 'signed a rung off', newId: 'sign-off', takes: signOffSchema },
   async ({ me, id, body: save }): Promise<StudentProgress> => {
     const progress = await progressOf(save.studentId)
     if (!progress) throw wrongField('studentId', 'There is no such student')

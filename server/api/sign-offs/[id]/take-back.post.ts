@@ -5,6 +5,9 @@ import { notFound } from '../../../http/refuse'
 import { takeBackSignOff } from '../../../store/signOffs'
 
 /** Takes a sign-off back, with who and why. */
-export default defineRoute({ who: staff, id: 'sign-off', takes: takeBackSchema }, async ({ me, id, body: { why } }) => {
-  if (!(await takeBackSignOff(id, { name: me.name, why, now: new Date() }))) throw notFound('sign-off')
-})
+export default defineRoute(
+  { who: staff, did: 'took a sign-off back', id: 'sign-off', takes: takeBackSchema },
+  async ({ me, id, body: { why } }) => {
+    if (!(await takeBackSignOff(id, { name: me.name, why, now: new Date() }))) throw notFound('sign-off')
+  },
+)

@@ -6,7 +6,10 @@ import { setStudentCode } from '../../../store/studentCodes'
 import { forgetTurns } from '../../../store/turns'
 
 /** Gives a student a new code for the shared tablet. */
-export default defineRoute({ who: staff, id: 'student', takes: studentCodeSchema }, async ({ id, body: { code } }) => {
-  if (!(await setStudentCode(id, await hashPassword(code)))) throw notFound('student')
-  await forgetTurns(`code ${id}`)
-})
+export default defineRoute(
+  { who: staff, did: 'gave a new code', id: 'student', takes: studentCodeSchema },
+  async ({ id, body: { code } }) => {
+    if (!(await setStudentCode(id, await hashPassword(code)))) throw notFound('student')
+    await forgetTurns(`code ${id}`)
+  },
+)

@@ -5,8 +5,11 @@ import { notFound } from '../../../http/refuse'
 import { requireSection } from '../../../http/sectionOf'
 import { changeStudent } from '../../../store/students'
 
-export default defineRoute({ who: staff, id: 'student', takes: studentSchema }, async ({ id, body: fields }) => {
-  await requireSection(fields.sectionId)
-  if (!(await changeStudent(id, fields))) throw notFound('student')
-  return { id, ...fields }
-})
+export default defineRoute(
+  { who: staff, did: 'changed a student', id: 'student', takes: studentSchema },
+  async ({ id, body: fields }) => {
+    await requireSection(fields.sectionId)
+    if (!(await changeStudent(id, fields))) throw notFound('student')
+    return { id, ...fields }
+  },
+)

@@ -7,7 +7,7 @@ import { progressOf } from '../../../store/progress'
 
 /** Pins what a student runs next, over what is proposed, or takes the pin out. */
 export default defineRoute(
-  { who: staff, id: 'student', takes: pinSchema },
+  { who: staff, did: 'pinned the next rung', id: 'student', takes: pinSchema },
   async ({ me, id, body: save }): Promise<StudentProgress> => {
     const before = found(await progressOf(id), 'student')
     if (save.rungId !== null && !before.climb.some(state => state.rungId === save.rungId))

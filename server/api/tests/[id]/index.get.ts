@@ -4,6 +4,6 @@ import { found } from '../../../http/refuse'
 import { findTest } from '../../../store/welderTests'
 
 /** A test, whole. */
-export default defineRoute({ who: staff, id: 'test' }, async ({ id }) => {
+export default defineRoute({ who: staff, did: 'opened a test', id: 'test' }, async ({ id }) => {
   return found(await findTest(id), 'test')
 })

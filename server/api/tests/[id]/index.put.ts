@@ -15,7 +15,7 @@ import { saveTest } from '../../../store/welderTests'
 
 /** Saves a test whole; what is out of order by its book is refused, and nothing of it is kept. */
 export default defineRoute(
-  { who: staff, id: 'test', takes: welderTestSaveSchema, mostBytes: DOCUMENT_BYTES },
+  { who: staff, did: 'saved a test', id: 'test', takes: welderTestSaveSchema, mostBytes: DOCUMENT_BYTES },
   async ({ me, id, body: save }): Promise<SavedWelderTest> => {
     const { document } = save
     if (!(await findStudent(document.studentId))) throw notAccepted('studentId', 'There is no such student')

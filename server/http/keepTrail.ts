@@ -1,0 +1,43 @@
+import { getRouterParam, type H3Event } from 'h3'
+import { addToTrail, type Doer } from '../store/trail'
+import { isUuid } from './isUuid'
+
+/** Who a request comes from, by its session. */
+export async function doerOf(event: H3Event): Promise<Doer> {
+  const { user, kiosk } = await getUserSession(event)
+  return {
+    accountId: user?.id ?? null,
+    studentReaderId: kiosk?.student?.id ?? null,
+    tabletId: kiosk?.tabletId ?? null,
+  }
+}
+
+const isNobody = (doer: Doer) => Object.values(doer).every(one => one === null)
+
+/** Documents and forms that name the student they are about. */
+function studentIn(part: unknown): string | null {
+  const { studentId, document } = (part ?? {}) as { studentId?: unknown; document?: { studentId?: unknown } }
+  const named = document?.studentId ?? studentId
+  return typeof named === 'string' && isUuid(named) ? named : null
+}
+
+/**
+ * Adds what a route did to the trail.
+ * @param before who asked before it was done; a sign-in is by whom it let in
+ */
+export async function keepTrail(
+  event: H3Event,
+  did: string,
+  { before, body, answer }: { readonly before: Doer; readonly body: unknown; readonly answer: unknown },
+): Promise<void> {
+  const id = getRouterParam(event, 'id') ?? ''
+  const subjectId = isUuid(id) ? id : null
+  const ofStudent = event.path.startsWith('/api/students/') ? subjectId : null
+  await addToTrail({
+    ...(isNobody(before) ? await doerOf(event) : before),
+    did,
+    subjectId,
+    studentId: ofStudent ?? studentIn(body) ?? studentIn(answer),
+    at: new Date(),
+  })
+}

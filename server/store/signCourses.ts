@@ -1,0 +1,100 @@
+import type { CouponDocument } from '../../core/coupon'
+import { courseOf, ofOneKind, type CauseId, type SignTally } from '../../core/diagnosis'
+import type { HouseRules } from '../../core/house'
+import { database, fromJson, insertMany, rows, run, type Queries } from './database'
+import { rulesOf } from './houseRules'
+
+interface CouponRow {
+  id: string
+  document: unknown
+  saved_by: string
+  told_cause: CauseId | null
+}
+
+/** So many coupons of a student are looked back through for one of the same kind. */
+const LOOKED_BACK = 6
+
+interface Saved {
+  readonly id: string
+  readonly document: CouponDocument
+  readonly rules: HouseRules
+}
+
+/** Writes what became of the signs of the coupon before this new one, in the caller's transaction. */
+export async function writeCourse(on: Queries, { id, document, rules }: Saved): Promise<void> {
+  const found = await rows<CouponRow>(
+    on,
+    `SELECT id, document, saved_by, told_cause FROM coupon
+    WHERE student_id = ? AND (class_day, id) < (?, ?) AND position = ?
+    ORDER BY class_day DESC, id DESC LIMIT ${LOOKED_BACK}`,
+    [document.studentId, document.classDay, id, document.ticket.position],
+  )
+  for (const row of found) {
+    const before = fromJson<CouponDocument>(row.document)
+    if (!ofOneKind(before, document)) continue
+    const ofItsDay = before.rulesVersion === document.rulesVersion ? rules : await rulesOf(before.rulesVersion, on)
+    const done = document.toldBefore?.couponId === row.id ? document.toldBefore.done : null
+    const courses = courseOf([before, ofItsDay ?? rules], [document, rules], { cause: row.told_cause, done })
+    return insertMany(
+      on,
+      'INSERT INTO sign_course (coupon_id, sign, before_id, student_id, told_by, cause, done, gone) VALUES ?',
+      courses.map(course => [
+        id,
+        course.sign,
+        row.id,
+        document.studentId,
+        row.saved_by,
+        course.cause,
+        course.done === null ? null : course.done === 'yes',
+        course.gone,
+      ]),
+    )
+  }
+}
+
+/** Writes it anew where a coupon was graded again: on itself, and on the one that it was compared with later. */
+export async function rewriteCourses(on: Queries, saved: Saved): Promise<void> {
+  const later = await rows<{ id: string; document: unknown }>(
+    on,
+    `SELECT id, document FROM coupon WHERE id IN (SELECT coupon_id FROM sign_course WHERE before_id = ?)`,
+    [saved.id],
+  )
+  const all = [saved]
+  for (const row of later) {
+    const document = fromJson<CouponDocument>(row.document)
+    all.push({ id: row.id, document, rules: (await rulesOf(document.rulesVersion, on)) ?? saved.rules })
+  }
+  for (const one of all) {
+    await run(on, 'DELETE FROM sign_course WHERE coupon_id = ?', [one.id])
+    await writeCourse(on, one)
+  }
+}
+
+interface TallyRow {
+  sign: SignTally['sign']
+  cause: CauseId | null
+  seen: number
+  gone: number
+}
+
+/** How often each sign went, told or left alone: in the whole school, or of one student's coupons. */
+export async function signTallies(studentId?: string): Promise<SignTally[]> {
+  const found = await rows<TallyRow>(
+    database(),
+    `SELECT sign, cause, COUNT(*) AS seen, SUM(gone) AS gone FROM sign_course
+    ${studentId === undefined ? '' : 'WHERE student_id = ?'} GROUP BY sign, cause`,
+    studentId === undefined ? [] : [studentId],
+  )
+  return found.map(row => ({ ...row, seen: Number(row.seen), gone: Number(row.gone) }))
+}
+
+/** What came of what each instructor told: how many signs it was told for, and how many went. The most told first. */
+export async function tellers(): Promise<{ name: string; seen: number; gone: number }[]> {
+  const found = await rows<{ name: string; seen: number; gone: number }>(
+    database(),
+    `SELECT account.name, COUNT(*) AS seen, SUM(gone) AS gone FROM sign_course
+    JOIN account ON account.id = sign_course.told_by WHERE cause IS NOT NULL
+    GROUP BY account.id, account.name ORDER BY seen DESC, account.name`,
+  )
+  return found.map(row => ({ name: row.name, seen: Number(row.seen), gone: Number(row.gone) }))
+}

@@ -1,0 +1,105 @@
+import { beforeAll, describe, expect, it } from 'vitest'
+import { v7 as uuid } from 'uuid'
+import type { ToldInSchool } from '../../contract/causes'
+import type { FloorStudent } from '../../contract/people'
+import type { StudentRecord } from '../../contract/record'
+import { newFlaw, putMark, type CouponDocument } from '../../core/coupon'
+import { aCoupon } from '../../core/coupon/example'
+import { rebuildDerived } from '../../server/store/rebuild'
+import { addClass, foundTestSchool, type School } from '../school'
+
+let school: School
+let studentId: string
+let sectionId: string
+beforeAll(async () => {
+  school = await foundTestSchool()
+  const { student, section } = await addClass(school, 'Evening told', 'Ivo Brandt')
+  studentId = student.id
+  sectionId = section.id
+})
+
+/** A pad undercut on so many of its beads. */
+const undercut = (beads: number, more: Partial<CouponDocument> = {}): CouponDocument => {
+  const blank = aCoupon({ studentId })
+  return {
+    ...blank.beads.slice(0, beads).reduce((coupon, bead) => {
+      const flaw = newFlaw(coupon, `u-${bead.id}`, 'undercut', { beadId: bead.id, atMm: bead.fromMm })
+      return putMark(coupon, { ...flaw, atMm: bead.fromMm, toMm: bead.toMm, side: 'both' })
+    }, blank),
+    ...more,
+  }
+}
+const keep = async (document: CouponDocument, id = uuid(), baseVersion = 0) => {
+  const why = baseVersion > 0 ? 'looked again' : ''
+  const { status, body } = await school.instructor.ask('PUT', `/api/coupons/${id}`, { baseVersion, why, document })
+  expect(status, JSON.stringify(body)).toBeLessThan(300)
+  return id
+}
+const inSchool = async () => (await school.instructor.ask<ToldInSchool>('GET', '/api/causes/told')).body
+const toldTo = async () =>
+  (await school.instructor.ask<StudentRecord>('GET', `/api/students/${studentId}/record`)).body.told
+const NONE = { seen: 0, gone: 0 }
+const arcLong = ({ causes }: ToldInSchool) => causes.find(row => row.cause === 'arc long') ?? NONE
+const tobias = ({ tellers }: ToldInSchool) => tellers.find(row => row.name === 'tobias') ?? NONE
+const advice = { advised: 'Close the arc', advisedCause: 'arc long' }
+
+describe('what came of what was told', () => {
+  let first: string
+  let second: string
+
+  it('the floor says what it was told for', async () => {
+    first = await keep(undercut(6, advice))
+    const { body } = await school.instructor.ask<FloorStudent[]>('GET', `/api/sections/${sectionId}/floor`)
+    expect(body.find(one => one.id === studentId)!.last).toMatchObject({
+      couponId: first,
+      nextRun: 'Close the arc',
+      toldCause: 'arc long',
+    })
+    expect(await toldTo()).toEqual([])
+  })
+
+  it('is read off the next coupon of the kind, by cause and by who told it', async () => {
+    const before = await inSchool()
+    const toldBefore = { couponId: first, says: 'Close the arc', cause: 'arc long', done: 'yes' as const }
+    second = await keep(undercut(1, { ...advice, toldBefore }))
+    expect(await toldTo()).toEqual([{ cause: 'arc long', seen: 1, gone: 1, alone: null }])
+    const now = await inSchool()
+    expect([arcLong(now).seen - arcLong(before).seen, arcLong(now).gone - arcLong(before).gone]).toEqual([1, 1])
+    expect([tobias(now).seen - tobias(before).seen, tobias(now).gone - tobias(before).gone]).toEqual([1, 1])
+  })
+
+  it('another kind of coupon shows nothing of it', async () => {
+    await keep({ ...undercut(6), ticket: { ...undercut(6).ticket, position: '2G' } })
+    expect(await toldTo()).toEqual([{ cause: 'arc long', seen: 1, gone: 1, alone: null }])
+  })
+
+  it('follows when either coupon is graded again', async () => {
+    await keep(undercut(5, advice), second, 1)
+    expect(await toldTo()).toEqual([{ cause: 'arc long', seen: 1, gone: 0, alone: null }])
+    // Over the instructor's own words stands no cause of ours.
+    await keep(undercut(6, { ...advice, nextRun: 'Watch the toes' }), first, 1)
+    expect(await toldTo()).toEqual([])
+    await keep(undercut(6, { ...advice, nextRun: 'Watch the toes', trueCause: 'arc long' }), first, 2)
+    expect(await toldTo()).toEqual([{ cause: 'arc long', seen: 1, gone: 0, alone: null }])
+  })
+
+  it('comes out the same when all is derived again', async () => {
+    const before = [await inSchool(), await toldTo()]
+    await rebuildDerived()
+    expect([await inSchool(), await toldTo()]).toEqual(before)
+  })
+
+  it('a coupon that says what was told of nothing kept is refused in words', async () => {
+    const wrong = undercut(0, { toldBefore: { couponId: first, says: 'x', cause: 'the moon', done: 'yes' } })
+    const { status, body } = await school.instructor.ask('PUT', `/api/coupons/${uuid()}`, {
+      baseVersion: 0,
+      why: '',
+      document: wrong,
+    })
+    expect([status, JSON.stringify(body)]).toEqual([422, expect.stringContaining('toldBefore.cause')])
+  })
+
+  it('is no student’s to ask about the school', async () => {
+    expect((await school.student.ask('GET', '/api/causes/told')).status).toBe(403)
+  })
+})
