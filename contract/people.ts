@@ -187,6 +187,8 @@ export interface Me {
   readonly studentId: string | null
   /** Where the school stands, IANA; empty where it has not said. */
   readonly timeZone: string
+  /** The password was given by a lead: it is changed before anything else is done. */
+  readonly passwordGiven: boolean
 }
 
 /** The body of `PUT /api/school`: where the school stands. */

@@ -1,5 +1,5 @@
 import type { Account, Section, Student } from '../contract/people'
-import { PASSWORD, Visitor } from './session'
+import { GIVEN, PASSWORD, Visitor } from './session'
 
 export interface School {
   readonly lead: Visitor
@@ -56,18 +56,10 @@ export async function foundTestSchool(): Promise<School> {
   const other = await student('Pavo Lindqvar', 2)
   const accounts = must<Account[]>(await lead.ask('GET', '/api/accounts'))
   const account = async (username: string, role: string, studentId: string | null) => {
-    if (!accounts.some(one => one.username === username))
-      must(
-        await lead.ask('POST', '/api/accounts', {
-          name: username,
-          username,
-          role,
-          studentId,
-          active: true,
-          password: PASSWORD,
-        }),
-      )
-    return new Visitor().signIn(username)
+    if (accounts.some(one => one.username === username)) return new Visitor().signIn(username)
+    const fields = { name: username, username, role, studentId, active: true, password: GIVEN }
+    must(await lead.ask('POST', '/api/accounts', fields))
+    return new Visitor().takeUp(username)
   }
   return {
     lead,

@@ -42,6 +42,16 @@ export class Visitor {
     if (status !== 200) throw new Error(`${username} could not sign in: ${status}`)
     return this
   }
+
+  /** Comes in for the first time by the password that a lead gave, and chooses an own one. */
+  async takeUp(username: string): Promise<this> {
+    await this.signIn(username, GIVEN)
+    const { status } = await this.ask('PUT', '/api/session/password', { current: GIVEN, next: PASSWORD })
+    if (status !== 204) throw new Error(`${username} could not choose a password: ${status}`)
+    return this
+  }
 }
 
 export const PASSWORD = 'a long enough secret'
+/** What a lead gives with a new account. */
+export const GIVEN = 'given over the counter'

@@ -97,6 +97,18 @@ describe('a bench', () => {
     expect(bench.coupon!.beads.some(bead => bead.id === bench.cursor.beadId)).toBe(true)
   })
 
+  it('one key asks whether what was told was done: yes, no, not asked; without advice it does nothing', () => {
+    const { bench, changed } = aBench()
+    bench.turnDone()
+    expect(changed).not.toHaveBeenCalled()
+    bench.putDown({ ...aCoupon(), toldBefore: { couponId: 'c', says: 'Close the arc', cause: null, done: null } })
+    const turned = [0, 1, 2, 3].map(() => {
+      bench.turnDone()
+      return bench.coupon!.toldBefore!.done
+    })
+    expect(turned).toEqual(['yes', 'no', null, 'yes'])
+  })
+
   it('an answer given twice is taken back, and leaves no trace', () => {
     const { bench } = aBench()
     const before = bench.coupon

@@ -144,15 +144,17 @@ export function makeCouponBench({ rulesOf, changed }: Used) {
     edit(cause ? { ...rest, trueCause: cause } : rest)
   }
 
-  /** Keeps whether the student did what was told before; the same answer again takes it back. */
-  function sayDone(said: 'yes' | 'no'): void {
+  /** Keeps whether the student did what was told before; null while nobody asked. */
+  function sayDone(done: 'yes' | 'no' | null): void {
     const told = coupon.value?.toldBefore
-    if (!coupon.value || !told) return
-    edit({ ...coupon.value, toldBefore: { ...told, done: told.done === said ? null : said } })
+    if (coupon.value && told && told.done !== done) edit({ ...coupon.value, toldBefore: { ...told, done } })
   }
 
   /** By one key: done, not done, not asked. */
-  const turnDone = () => sayDone(coupon.value?.toldBefore?.done ? 'no' : 'yes')
+  function turnDone(): void {
+    const done = coupon.value?.toldBefore?.done
+    sayDone(done === 'yes' ? 'no' : done === 'no' ? null : 'yes')
+  }
 
   /** Keeps how the joint was put together; null takes it off again. */
   function keepFitUp(fitUp: CouponDocument['fitUp'] | null): void {

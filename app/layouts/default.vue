@@ -3,7 +3,9 @@ import { useSession } from '~/stores/session'
 
 const route = useRoute()
 const session = useSession()
-const bare = computed(() => route.path === '/sign-in' || route.path === '/away' || !session.me)
+/** Pages at the door: no room is open to whoever stands there. */
+const BARE = ['/sign-in', '/own-password', '/away']
+const bare = computed(() => BARE.includes(route.path) || !session.me)
 </script>
 
 <template>

@@ -51,78 +51,45 @@ async function enterAs(account: Welcome['demo'][number]) {
 </script>
 
 <template>
-  <div class="gate">
-    <form class="panel" novalidate @submit.prevent="submit">
-      <p class="brand">Fusilis</p>
-      <h1>{{ founding ? 'Set up this school' : (welcome?.school ?? 'Sign in') }}</h1>
-      <v-text-field v-if="founding" v-model="school" label="School" :error-messages="errors.school" />
-      <v-text-field
-        v-if="founding"
-        v-model="name"
-        label="Your name"
-        autocomplete="name"
-        :error-messages="errors.name"
-      />
-      <v-text-field
-        ref="userField"
-        v-model="username"
-        label="User name"
-        autocomplete="username"
-        autocapitalize="none"
-        :error-messages="errors.username"
-      />
-      <v-text-field
-        v-model="password"
-        type="password"
-        label="Password"
-        :autocomplete="founding ? 'new-password' : 'current-password'"
-        :error-messages="errors.password"
-      />
-      <p v-if="message" role="alert" class="alert">{{ message }}</p>
-      <v-btn type="submit" color="primary" block :loading="busy">{{
-        founding ? 'Create the first lead instructor' : 'Sign in'
-      }}</v-btn>
-      <section v-if="welcome && welcome.demo.length > 0 && !founding" class="demo">
-        <h2>Demo school: come in as</h2>
-        <v-btn
-          v-for="account in welcome.demo"
-          :key="account.username"
-          variant="outlined"
-          block
-          :disabled="busy"
-          @click="enterAs(account)"
-        >
-          {{ account.name }}, {{ account.role }}
-        </v-btn>
-      </section>
-    </form>
-  </div>
+  <GateForm :heading="founding ? 'Set up this school' : (welcome?.school ?? 'Sign in')" @submit="submit">
+    <v-text-field v-if="founding" v-model="school" label="School" :error-messages="errors.school" />
+    <v-text-field v-if="founding" v-model="name" label="Your name" autocomplete="name" :error-messages="errors.name" />
+    <v-text-field
+      ref="userField"
+      v-model="username"
+      label="User name"
+      autocomplete="username"
+      autocapitalize="none"
+      :error-messages="errors.username"
+    />
+    <v-text-field
+      v-model="password"
+      type="password"
+      label="Password"
+      :autocomplete="founding ? 'new-password' : 'current-password'"
+      :error-messages="errors.password"
+    />
+    <p v-if="message" role="alert" class="alert">{{ message }}</p>
+    <v-btn type="submit" color="primary" block :loading="busy">{{
+      founding ? 'Create the first lead instructor' : 'Sign in'
+    }}</v-btn>
+    <section v-if="welcome && welcome.demo.length > 0 && !founding" class="demo">
+      <h2>Demo school: come in as</h2>
+      <v-btn
+        v-for="account in welcome.demo"
+        :key="account.username"
+        variant="outlined"
+        block
+        :disabled="busy"
+        @click="enterAs(account)"
+      >
+        {{ account.name }}, {{ account.role }}
+      </v-btn>
+    </section>
+  </GateForm>
 </template>
 
 <style scoped>
-.gate {
-  min-height: 100dvh;
-  display: grid;
-  place-items: center;
-  padding: 20px;
-  background: linear-gradient(160deg, #2b353a, #171d20);
-}
-form {
-  width: min(400px, 100%);
-  padding: 32px;
-  display: grid;
-  gap: 10px;
-}
-.brand {
-  font-weight: 700;
-  color: rgb(var(--v-theme-primary));
-}
-h1 {
-  font-size: 1.5rem;
-  font-weight: 700;
-  margin-bottom: 10px;
-  letter-spacing: -0.01em;
-}
 .alert {
   color: var(--poor);
   font-weight: 600;

@@ -56,6 +56,7 @@ export const useSession = defineStore('session', () => {
   /** Changes one's own password; every other device is signed out. @throws RequestFailure */
   const changePassword = async (save: OwnPassword): Promise<void> => {
     await request('PUT', '/api/session/password', save)
+    if (me.value) me.value = { ...me.value, passwordGiven: false }
   }
 
   /** Says where the school stands. */

@@ -15,6 +15,13 @@ export default defineRoute(
     const account = await foundSchool(wanted.school, wanted, await hashPassword(wanted.password))
     if (!account) throw refuse(409, 'Already set up', 'This school has its first lead instructor; sign in.')
     await beginSession(event, { user: { id: account.id, number: 1 } })
-    return { id: account.id, name: account.name, role: account.role, studentId: null, timeZone: '' }
+    return {
+      id: account.id,
+      name: account.name,
+      role: account.role,
+      studentId: null,
+      timeZone: '',
+      passwordGiven: false,
+    }
   },
 )

@@ -1,4 +1,4 @@
-import { signedIn } from '../http/access'
+import { cameIn } from '../http/access'
 import { defineRoute } from '../http/defineRoute'
 
-export default defineRoute({ who: signedIn }, ({ me }) => me)
+export default defineRoute({ who: cameIn }, ({ me }) => me)

@@ -11,8 +11,23 @@ declare module '#auth-utils' {
   }
 }
 
-/** The person signed in, looked up anew: an account switched off is out at its next click. */
+/** The person signed in, looked up anew: an account switched off is out at its next click. Null when nobody is. */
+export async function whoever(event: H3Event): Promise<Me | null> {
+  const { user } = await getUserSession(event)
+  const me = user ? await findMe(user) : null
+  if (me?.passwordGiven)
+    throw refuse(403, 'Choose your own password', 'A lead gave you the password you came in with: change it first.')
+  return me
+}
+
 export async function signedIn(event: H3Event): Promise<Me> {
+  const me = await whoever(event)
+  if (!me) throw refuse(401, 'Signed out', 'Sign in first.')
+  return me
+}
+
+/** A person signed in, by an own password or one that was given: to change it, or to go. */
+export async function cameIn(event: H3Event): Promise<Me> {
   const { user } = await getUserSession(event)
   const me = user ? await findMe(user) : null
   if (!me) throw refuse(401, 'Signed out', 'Sign in first.')

@@ -1,8 +1,8 @@
 import type { H3Event } from 'h3'
-import { findMe } from '../store/accounts'
 import { isStudentOf } from '../store/studentCodes'
 import type { Student } from '../../contract/people'
 import type { Reader } from '../store/blindReadings'
+import { whoever } from './access'
 import { refuse } from './refuse'
 
 /** A tablet in students' hands: whose section, which tablet, and who reads at it, under which number. */
@@ -32,10 +32,10 @@ export const readerAt = async ({ student, sectionId }: TabletSession): Promise<s
 
 /** Whoever reads a coupon blind: a student at the tablet or by an own account, or an instructor. */
 export async function reader(event: H3Event): Promise<Reader> {
-  const { user, kiosk } = await getUserSession(event)
+  const { kiosk } = await getUserSession(event)
   const atTablet = kiosk?.student ? await readerAt(kiosk) : null
   if (atTablet) return { kind: 'student', id: atTablet }
-  const me = user ? await findMe(user) : null
+  const me = await whoever(event)
   if (!me) throw refuse(401, 'Signed out', 'Sign in first.')
   return me.role === 'student' ? { kind: 'student', id: me.studentId! } : { kind: 'instructor', id: me.id }
 }
@@ -56,8 +56,8 @@ export interface Hand {
 
 /** The hand that a request comes from. */
 export async function hand(event: H3Event): Promise<Hand> {
-  const { user, kiosk } = await getUserSession(event)
-  const me = user ? await findMe(user) : null
+  const { kiosk } = await getUserSession(event)
+  const me = await whoever(event)
   const mayNot = refuse(403, 'Not yours', 'You may speak for yourself only.')
   if (me)
     return {
@@ -77,8 +77,8 @@ export async function hand(event: H3Event): Promise<Hand> {
 
 /** Whoever may look at a section's queue: staff, and the tablet that was handed to the section. */
 export async function onFloor(event: H3Event, sectionId: string): Promise<null> {
-  const { user, kiosk } = await getUserSession(event)
-  const me = user ? await findMe(user) : null
+  const { kiosk } = await getUserSession(event)
+  const me = await whoever(event)
   if (me && me.role !== 'student') return null
   if (!me && kiosk?.tabletId && kiosk.sectionId === sectionId) return null
   throw me || kiosk

@@ -9,10 +9,11 @@ interface AccountRow {
   role: Role
   student_id: string | null
   password_hash: string
+  password_given: number
   active: number
 }
 
-const COLUMNS = 'id, name, username, role, student_id, password_hash, active'
+const COLUMNS = 'id, name, username, role, student_id, password_hash, password_given, active'
 
 /** With where the school stands: a page that is signed in tells its days. */
 const ME_COLUMNS = `${COLUMNS}, (SELECT time_zone FROM school WHERE id = 1) AS time_zone`
@@ -24,6 +25,7 @@ const toMe = (row: MeRow): Me => ({
   role: row.role,
   studentId: row.student_id,
   timeZone: row.time_zone ?? '',
+  passwordGiven: row.password_given === 1,
 })
 
 function toAccount(row: AccountRow): Account {
@@ -74,16 +76,21 @@ export async function findForSignIn(
   }
 }
 
+/** Whose password it is: one's own, or one that a lead gave and that is changed at the first sign-in. */
+export type PasswordBy = 'own' | 'given'
+
 export async function addAccount(
   fields: AccountFields,
   passwordHash: string,
+  by: PasswordBy,
   on: Queries = database(),
 ): Promise<Account> {
   const id = uuid()
   await run(
     on,
-    'INSERT INTO account (id, name, username, role, student_id, password_hash, active) VALUES (?, ?, ?, ?, ?, ?, ?)',
-    [id, fields.name, fields.username, fields.role, fields.studentId, passwordHash, fields.active],
+    `INSERT INTO account (id, name, username, role, student_id, password_hash, password_given, active)
+    VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
+    [id, fields.name, fields.username, fields.role, fields.studentId, passwordHash, by === 'given', fields.active],
   )
   return { id, ...fields }
 }
@@ -96,6 +103,7 @@ export async function changeAccount(
   id: string,
   fields: AccountFields,
   passwordHash: string | null,
+  by: PasswordBy = 'given',
 ): Promise<'changed' | 'not found' | 'last lead'> {
   return inTransaction(database(), async on => {
     const leads = await rows<{ id: string }>(on, `SELECT id FROM account WHERE role = 'lead' AND active FOR UPDATE`)
@@ -103,6 +111,7 @@ export async function changeAccount(
     const touched = await run(
       on,
       `UPDATE account SET name = ?, username = ?, role = ?, student_id = ?, active = ?,
+        password_given = IF(? IS NULL, password_given, ?),
         password_hash = COALESCE(?, password_hash), session_number = session_number + ? WHERE id = ?`,
       [
         fields.name,
@@ -110,6 +119,8 @@ export async function changeAccount(
         fields.role,
         fields.studentId,
         fields.active,
+        passwordHash,
+        by === 'given',
         passwordHash,
         // Another password, or none any more: whoever is signed in by the old one is out.
         passwordHash !== null || !fields.active ? 1 : 0,
@@ -138,10 +149,11 @@ export async function passwordOf(id: string): Promise<{ username: string; passwo
 /** Gives an account another password. @returns the number that new sessions begin under; older ones end */
 export async function changePassword(id: string, passwordHash: string): Promise<number> {
   return inTransaction(database(), async on => {
-    await run(on, 'UPDATE account SET password_hash = ?, session_number = session_number + 1 WHERE id = ?', [
-      passwordHash,
-      id,
-    ])
+    await run(
+      on,
+      `UPDATE account SET password_hash = ?, password_given = FALSE, session_number = session_number + 1 WHERE id = ?`,
+      [passwordHash, id],
+    )
     const [row] = await rows<{ session_number: number }>(on, 'SELECT session_number FROM account WHERE id = ?', [id])
     return row!.session_number
   })
@@ -161,6 +173,6 @@ export async function foundSchool(
     const [taken] = await rows<{ n: number }>(on, 'SELECT COUNT(*) AS n FROM account FOR UPDATE')
     if (taken!.n > 0 || (await run(on, 'INSERT IGNORE INTO school (id, name) VALUES (1, ?)', [school])) === 0)
       return null
-    return addAccount({ ...lead, role: 'lead', studentId: null, active: true }, passwordHash, on)
+    return addAccount({ ...lead, role: 'lead', studentId: null, active: true }, passwordHash, 'own', on)
   })
 }

@@ -79,8 +79,12 @@ describe('the likely cause', () => {
     await expect.poll(() => pressed('yes')).toBe('true')
     await page.keyboard.press('4')
     await expect.poll(() => pressed('no')).toBe('true')
+    await page.keyboard.press('4')
+    await expect.poll(() => Promise.all([pressed('yes'), pressed('no')])).toEqual(['false', 'false'])
     await said('yes').click()
-    await page.keyboard.press('Enter')
+    await said('yes').click()
+    expect(await pressed('yes')).toBe('true')
+    await page.getByRole('button', { name: /Save, next coupon/ }).click()
     await page.getByText('Ansa Quill: saved').waitFor()
 
     await page.goto(`${ADDRESS}/record/${told.id}`)

@@ -3,7 +3,7 @@ import { v7 as uuid } from 'uuid'
 import type { Browser, Page } from 'playwright-core'
 import { aCoupon } from '../../core/coupon/example'
 import { addClass, foundTestSchool, type School } from '../school'
-import { ADDRESS, PASSWORD, Visitor } from '../session'
+import { ADDRESS, GIVEN, PASSWORD, Visitor } from '../session'
 import { choose, listOf, openBrowser, signedIn } from './browser'
 
 let browser: Browser
@@ -201,9 +201,10 @@ it('one’s own password is changed from any room, and what is wrong is said at 
     role: 'instructor',
     studentId: null,
     active: true,
-    password: PASSWORD,
+    password: GIVEN,
   })
   expect(made.status).toBe(201)
+  await new Visitor().takeUp('own-password')
   const page = await house('own-password')
   await page.getByRole('button', { name: 'Your sign-in' }).click()
   const dialog = page.getByRole('dialog', { name: 'Own Password' })
@@ -227,14 +228,45 @@ it('signs out everywhere from the rail: a page left open elsewhere is signed out
     role: 'instructor',
     studentId: null,
     active: true,
-    password: PASSWORD,
+    password: GIVEN,
   })
   expect(made.status).toBe(201)
-  const elsewhere = await new Visitor().signIn('left-lying')
+  const elsewhere = await new Visitor().takeUp('left-lying')
   const page = await house('left-lying')
   await page.getByRole('button', { name: 'Your sign-in' }).click()
   await page.getByRole('button', { name: 'Sign out everywhere' }).click()
   await page.waitForURL(`${ADDRESS}/sign-in`)
   expect((await elsewhere.ask('GET', '/api/session')).status).toBe(401)
   await page.context().close()
+})
+
+it('a password that a lead gave is changed before any room opens', async () => {
+  const made = await school.lead.ask('POST', '/api/accounts', {
+    name: 'Fresh Start',
+    username: 'fresh-start',
+    role: 'instructor',
+    studentId: null,
+    active: true,
+    password: GIVEN,
+  })
+  expect(made.status).toBe(201)
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' })
+  const page = await context.newPage()
+  page.setDefaultTimeout(15_000)
+  await page.goto(`${ADDRESS}/board`)
+  await page.getByLabel('User name').fill('fresh-start')
+  await page.getByLabel('Password').fill(GIVEN)
+  await page.keyboard.press('Enter')
+  await page.getByRole('heading', { name: 'Choose your own password' }).waitFor()
+  expect(await page.getByRole('navigation', { name: 'Rooms' }).count()).toBe(0)
+  await page.goto(`${ADDRESS}/house`)
+  await page.getByRole('heading', { name: 'Choose your own password' }).waitFor()
+  await page.getByLabel('Password you were given').fill(GIVEN)
+  await page.getByLabel('New password').fill(GIVEN)
+  await page.getByRole('button', { name: 'Keep it' }).click()
+  await page.getByText('The new password is the old one').waitFor()
+  await page.getByLabel('New password').fill(PASSWORD)
+  await page.getByRole('button', { name: 'Keep it' }).click()
+  await page.getByRole('navigation', { name: 'Rooms' }).waitFor()
+  await context.close()
 })

@@ -5,7 +5,7 @@ import { v7 as uuid } from 'uuid'
 import { aCoupon } from '../../core/coupon/example'
 import { aTest } from '../../core/welderTest/example'
 import { foundTestSchool, type School } from '../school'
-import { ADDRESS, PASSWORD, Visitor } from '../session'
+import { ADDRESS, GIVEN, PASSWORD, Visitor } from '../session'
 
 const NOBODY = '01900000-0000-7000-8000-00000000dead'
 
@@ -221,9 +221,9 @@ describe('signing in', () => {
       role: 'instructor',
       studentId: null,
       active: true,
-      password: PASSWORD,
+      password: GIVEN,
     })
-    const visitor = await new Visitor().signIn('short-stay')
+    const visitor = await new Visitor().takeUp('short-stay')
     expect((await visitor.ask('GET', '/api/sections')).status).toBe(200)
     await school.lead.ask('PUT', `/api/accounts/${body.id}`, {
       name: 'Short Stay',

@@ -1,9 +1,10 @@
+import { v7 as uuid } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { Account } from '../../contract/people'
 import { closeDatabase, database, run } from '../../server/store/database'
 import { giveTurnBack, takeTurn, waitAfter } from '../../server/store/turns'
 import { foundTestSchool, type School } from '../school'
-import { ADDRESS, PASSWORD, Visitor } from '../session'
+import { ADDRESS, GIVEN, PASSWORD, Visitor } from '../session'
 
 let school: School
 beforeAll(async () => {
@@ -20,10 +21,11 @@ async function account(username: string): Promise<Account> {
     username,
     role: 'instructor',
     studentId: null,
-    password: PASSWORD,
+    password: GIVEN,
     active: true,
   })
   expect(made.status).toBe(201)
+  await new Visitor().takeUp(username)
   return made.body
 }
 const guess = (username: string, password: string) =>
@@ -198,11 +200,11 @@ describe('two leads', () => {
       username: 'second-lead',
       role: 'lead',
       studentId: null,
-      password: PASSWORD,
+      password: GIVEN,
       active: true,
     })
     const accounts = (await school.lead.ask<Account[]>('GET', '/api/accounts')).body.filter(one => one.role === 'lead')
-    const other = await new Visitor().signIn('second-lead')
+    const other = await new Visitor().takeUp('second-lead')
     const demote = (by: Visitor, { id, ...fields }: Account) =>
       by.ask('PUT', `/api/accounts/${id}`, { ...fields, role: 'instructor' })
     const first = accounts.find(one => one.id !== second.body.id)!
@@ -225,4 +227,39 @@ it('answers are private, no page is framed, and only our own page may change any
   expect(page.headers.get('x-frame-options')).toBe('DENY')
   for (const origin of [ADDRESS.replace('http:', 'https:'), `${ADDRESS}.evil.example`, 'null'])
     expect((await new Visitor().ask('POST', '/api/session', {}, { origin })).status).toBe(403)
+})
+
+describe('a password that a lead gave', () => {
+  const fields = { name: 'By Hand', username: 'by-hand', role: 'instructor', studentId: null, active: true }
+  let id: string
+
+  it('opens nothing but the way to change it, and the way out', async () => {
+    const made = await school.lead.ask<Account>('POST', '/api/accounts', { ...fields, password: GIVEN })
+    id = made.body.id
+    const visitor = await new Visitor().signIn('by-hand', GIVEN)
+    expect((await visitor.ask('GET', '/api/session')).body).toMatchObject({ name: 'By Hand', passwordGiven: true })
+    for (const path of ['/api/sections', '/api/blind-readings/open', `/api/sections/${school.section.id}/queue`]) {
+      const { status, body } = await visitor.ask<{ title: string }>('GET', path)
+      expect([path, status, body.title]).toEqual([path, 403, 'Choose your own password'])
+    }
+    const ready = await visitor.ask('PUT', `/api/waiting/${uuid()}`, { studentId: school.mine.id })
+    expect(ready.status).toBe(403)
+    const same = await visitor.ask('PUT', '/api/session/password', { current: GIVEN, next: GIVEN })
+    expect(same.status).toBe(422)
+    expect((await visitor.ask('GET', '/api/sections')).status).toBe(403)
+    await visitor.ask('DELETE', '/api/session')
+    await forgetAll()
+  })
+
+  it('is over once it is changed, and back when a lead gives another', async () => {
+    const visitor = await new Visitor().takeUp('by-hand')
+    expect((await visitor.ask('GET', '/api/session')).body).toMatchObject({ passwordGiven: false })
+    expect((await visitor.ask('GET', '/api/sections')).status).toBe(200)
+    await school.lead.ask('PUT', `/api/accounts/${id}`, { ...fields, name: 'By Own Hand' })
+    expect((await visitor.ask('GET', '/api/sections')).status).toBe(200)
+    await school.lead.ask('PUT', `/api/accounts/${id}`, { ...fields, password: `${GIVEN}, again` })
+    const again = await new Visitor().signIn('by-hand', `${GIVEN}, again`)
+    expect((await again.ask('GET', '/api/sections')).status).toBe(403)
+    await forgetAll()
+  })
 })

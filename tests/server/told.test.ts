@@ -83,6 +83,13 @@ describe('what came of what was told', () => {
     expect(await toldTo()).toEqual([{ cause: 'arc long', seen: 1, gone: 0, alone: null }])
   })
 
+  it('is nothing again once the cause is taken off', async () => {
+    await keep(undercut(6, { ...advice, nextRun: 'Watch the toes' }), first, 3)
+    expect(await toldTo()).toEqual([])
+    await keep(undercut(6, advice), first, 4)
+    expect(await toldTo()).toEqual([{ cause: 'arc long', seen: 1, gone: 0, alone: null }])
+  })
+
   it('comes out the same when all is derived again', async () => {
     const before = [await inSchool(), await toldTo()]
     await rebuildDerived()

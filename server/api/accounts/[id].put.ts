@@ -10,11 +10,11 @@ import { forgetTurns } from '../../store/turns'
 
 export default defineRoute(
   { who: lead, did: 'changed an account', id: 'account', takes: accountSchema },
-  async ({ id, body: { password, ...fields } }) => {
+  async ({ me, id, body: { password, ...fields } }) => {
     await requireStudentOf(fields)
     if (password) mustBeHardToGuess(password, [fields.name, fields.username])
     const outcome = await nameTaken(
-      changeAccount(id, fields, password ? await hashPassword(password) : null),
+      changeAccount(id, fields, password ? await hashPassword(password) : null, me.id === id ? 'own' : 'given'),
       'username',
       'This user name is taken',
     )

@@ -12,7 +12,7 @@ export default defineRoute(
     await requireStudentOf(fields)
     mustBeHardToGuess(password, [fields.name, fields.username])
     const account = await nameTaken(
-      addAccount(fields, await hashPassword(password)),
+      addAccount(fields, await hashPassword(password), 'given'),
       'username',
       'This user name is taken',
     )

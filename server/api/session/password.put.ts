@@ -1,5 +1,5 @@
 import { ownPasswordSchema } from '../../../contract/people'
-import { signedIn } from '../../http/access'
+import { cameIn } from '../../http/access'
 import { addressOf } from '../../http/addressOf'
 import { beginSession } from '../../http/beginSession'
 import { defineRoute } from '../../http/defineRoute'
@@ -11,7 +11,7 @@ import { giveTurnBack, passwordSubjects, takeTurn } from '../../store/turns'
 
 /** Changes one's own password. Every other session of the account ends; this one goes on. */
 export default defineRoute(
-  { who: signedIn, did: 'changed the own password', takes: ownPasswordSchema },
+  { who: cameIn, did: 'changed the own password', takes: ownPasswordSchema },
   async ({ me, body: { current, next }, event }) => {
     const { username, passwordHash } = (await passwordOf(me.id))!
     // A device left signed in is no way to guess the password it was signed in with.

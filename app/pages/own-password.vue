@@ -1,0 +1,53 @@
+<script setup lang="ts">
+import { ownPasswordSchema } from '~~/contract/people'
+import { useFieldErrors } from '~/composables/fieldErrors'
+import { useSession } from '~/stores/session'
+
+/** A password that a lead gave is changed before anything else. */
+const session = useSession()
+const route = useRoute()
+const { errors, message, busy, attempt } = useFieldErrors()
+useHead({ title: 'Your own password · Fusilis' })
+
+const form = reactive({ current: '', next: '' })
+async function save() {
+  const value = { ...form }
+  if (!(await attempt(() => session.changePassword(value), { schema: ownPasswordSchema, value }))) return
+  const { to } = route.query
+  await navigateTo(typeof to === 'string' && /^\/(?!\/)/.test(to) ? to : '/')
+}
+async function leave() {
+  await attempt(() => session.signOut())
+  await navigateTo('/sign-in')
+}
+</script>
+
+<template>
+  <GateForm heading="Choose your own password" @submit="save">
+    <p>{{ session.me?.name }}, somebody gave you the password you came in with. Only you should know the next one.</p>
+    <v-text-field
+      v-model="form.current"
+      type="password"
+      label="Password you were given"
+      autocomplete="current-password"
+      :error-messages="errors.current"
+    />
+    <v-text-field
+      v-model="form.next"
+      type="password"
+      label="New password, ten characters or more"
+      autocomplete="new-password"
+      :error-messages="errors.next"
+    />
+    <p v-if="message" role="alert" class="alert">{{ message }}</p>
+    <v-btn type="submit" color="primary" block :loading="busy">Keep it</v-btn>
+    <v-btn variant="text" block @click="leave">Sign out</v-btn>
+  </GateForm>
+</template>
+
+<style scoped>
+.alert {
+  color: var(--poor);
+  font-weight: 600;
+}
+</style>
