@@ -7,6 +7,7 @@ import {
   courseOf,
   diagnose,
   ofOneKind,
+  priorsFor,
   shows,
   SIGNS,
   toldTallies,
@@ -100,6 +101,23 @@ describe('whether it was done is evidence', () => {
   it('a cause that was put right and did not help loses odds; one that was not put right is likelier', () => {
     expect(odds('yes')).toBeLessThan(asIfNobodyAsked / 2)
     expect(odds('no')).toBeGreaterThan(asIfNobodyAsked * 1.3)
+  })
+
+  it('by so much: put right it is a quarter as likely before anything is seen, left as it was twice', () => {
+    const prior = (done: 'yes' | 'no' | null) => {
+      const coupon = { ...aCoupon(), toldBefore: { couponId: 'c', says: 'Close the arc', cause: 'arc long', done } }
+      const chance = priorsFor(coupon, rules)[CAUSES.findIndex(cause => cause.id === 'arc long')]!
+      return chance / (1 - chance)
+    }
+    expect(prior('yes') / prior(null)).toBeCloseTo(0.25, 9)
+    expect(prior('no') / prior(null)).toBeCloseTo(2, 9)
+  })
+
+  it('moves no other cause', () => {
+    const priors = (done: 'yes' | null) =>
+      priorsFor({ ...aCoupon(), toldBefore: { couponId: 'c', says: '', cause: 'arc long', done } }, rules)
+    const moved = CAUSES.filter((_, n) => priors('yes')[n] !== priors(null)[n]).map(cause => cause.id)
+    expect(moved).toEqual(['arc long'])
   })
 
   it('says nothing while nobody asked, or where it was said for no cause', () => {
