@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ownPasswordSchema } from '~~/contract/people'
+import { ownPasswordSchema, type OwnPassword } from '~~/contract/people'
 import { useFieldErrors } from '~/composables/fieldErrors'
 import { useSession } from '~/stores/session'
 
@@ -9,9 +9,9 @@ const route = useRoute()
 const { errors, message, busy, attempt } = useFieldErrors()
 useHead({ title: 'Your own password · Fusilis' })
 
-const form = reactive({ current: '', next: '' })
+const form = ref<OwnPassword>({ current: '', next: '' })
 async function save() {
-  const value = { ...form }
+  const value = { ...form.value }
   if (!(await attempt(() => session.changePassword(value), { schema: ownPasswordSchema, value }))) return
   const { to } = route.query
   await navigateTo(typeof to === 'string' && /^\/(?!\/)/.test(to) ? to : '/')
@@ -25,20 +25,7 @@ async function leave() {
 <template>
   <GateForm heading="Choose your own password" @submit="save">
     <p>{{ session.me?.name }}, somebody gave you the password you came in with. Only you should know the next one.</p>
-    <v-text-field
-      v-model="form.current"
-      type="password"
-      label="Password you were given"
-      autocomplete="current-password"
-      :error-messages="errors.current"
-    />
-    <v-text-field
-      v-model="form.next"
-      type="password"
-      label="New password, ten characters or more"
-      autocomplete="new-password"
-      :error-messages="errors.next"
-    />
+    <OwnPasswordFields v-model="form" :errors="errors" had="Password you were given" />
     <p v-if="message" role="alert" class="alert">{{ message }}</p>
     <v-btn type="submit" color="primary" block :loading="busy">Keep it</v-btn>
     <v-btn variant="text" block @click="leave">Sign out</v-btn>

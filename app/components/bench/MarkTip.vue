@@ -3,9 +3,12 @@
 const props = defineProps<{ x: number; y: number; text: string; width: number; px: (pixels: number) => number }>()
 
 const wide = computed(() => props.px(props.text.length * 6.9 + 24))
-const left = computed(() =>
-  Math.max(-props.px(36), Math.min(props.width - wide.value + props.px(12), props.x - wide.value / 2)),
-)
+/** Inside the drawing; words wider than it stand out on both sides alike. */
+const left = computed(() => {
+  const [least, most] = [-props.px(36), props.width - wide.value + props.px(12)]
+  if (most < least) return (props.width - wide.value) / 2
+  return Math.max(least, Math.min(most, props.x - wide.value / 2))
+})
 const top = computed(() => {
   const above = props.y - props.px(52)
   return above < -props.px(24) ? props.y + props.px(22) : above

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ownPasswordSchema } from '~~/contract/people'
+import { ownPasswordSchema, type OwnPassword } from '~~/contract/people'
 import { useFieldErrors } from '~/composables/fieldErrors'
 import { useSession } from '~/stores/session'
 
@@ -7,12 +7,12 @@ import { useSession } from '~/stores/session'
 const emit = defineEmits<{ close: [] }>()
 const session = useSession()
 const { errors, message, busy, attempt } = useFieldErrors()
-const form = reactive({ current: '', next: '' })
+const form = ref<OwnPassword>({ current: '', next: '' })
 const changed = ref(false)
 
 async function save() {
   if (changed.value) return emit('close')
-  const value = { ...form }
+  const value = { ...form.value }
   if (await attempt(() => session.changePassword(value), { schema: ownPasswordSchema, value })) changed.value = true
 }
 
@@ -36,20 +36,7 @@ const leaveEverywhere = () =>
   >
     <p v-if="changed" role="status">Your password is changed. Every other device is signed out.</p>
     <template v-else>
-      <v-text-field
-        v-model="form.current"
-        type="password"
-        label="Password you have"
-        autocomplete="current-password"
-        :error-messages="errors.current"
-      />
-      <v-text-field
-        v-model="form.next"
-        type="password"
-        label="New password, ten characters or more"
-        autocomplete="new-password"
-        :error-messages="errors.next"
-      />
+      <OwnPasswordFields v-model="form" :errors="errors" had="Password you have" />
     </template>
     <v-btn variant="outlined" @click="leaveEverywhere">Sign out everywhere</v-btn>
   </FormDialog>
