@@ -11,28 +11,30 @@ declare module '#auth-utils' {
   }
 }
 
-/** The person signed in, looked up anew: an account switched off is out at its next click. Null when nobody is. */
-export async function whoever(event: H3Event): Promise<Me | null> {
+/** Whose session it is, looked up anew: an account switched off is out at its next click. */
+async function lookUp(event: H3Event): Promise<Me | null> {
   const { user } = await getUserSession(event)
-  const me = user ? await findMe(user) : null
+  return user ? findMe(user) : null
+}
+
+function mustBeSignedIn(me: Me | null): Me {
+  if (!me) throw refuse(401, 'Signed out', 'Sign in first.')
+  return me
+}
+
+/** The person signed in by an own password; null when nobody is. */
+export async function whoever(event: H3Event): Promise<Me | null> {
+  const me = await lookUp(event)
   if (me?.passwordGiven)
     throw refuse(403, 'Choose your own password', 'A lead gave you the password you came in with: change it first.')
   return me
 }
 
-export async function signedIn(event: H3Event): Promise<Me> {
-  const me = await whoever(event)
-  if (!me) throw refuse(401, 'Signed out', 'Sign in first.')
-  return me
-}
+/** Anybody who is signed in by an own password. */
+export const signedIn = async (event: H3Event): Promise<Me> => mustBeSignedIn(await whoever(event))
 
 /** A person signed in, by an own password or one that was given: to change it, or to go. */
-export async function cameIn(event: H3Event): Promise<Me> {
-  const { user } = await getUserSession(event)
-  const me = user ? await findMe(user) : null
-  if (!me) throw refuse(401, 'Signed out', 'Sign in first.')
-  return me
-}
+export const cameIn = async (event: H3Event): Promise<Me> => mustBeSignedIn(await lookUp(event))
 
 /** A lead or an instructor. */
 export async function staff(event: H3Event): Promise<Me> {

@@ -103,7 +103,7 @@ export async function changeAccount(
   id: string,
   fields: AccountFields,
   passwordHash: string | null,
-  by: PasswordBy = 'given',
+  by: PasswordBy,
 ): Promise<'changed' | 'not found' | 'last lead'> {
   return inTransaction(database(), async on => {
     const leads = await rows<{ id: string }>(on, `SELECT id FROM account WHERE role = 'lead' AND active FOR UPDATE`)

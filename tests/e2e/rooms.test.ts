@@ -93,6 +93,8 @@ const PAGES: readonly (readonly [name: string, path: () => string, heading: stri
   ['continuity', () => '/test-bay/continuity', 'Stands'],
   ['tests in figures', () => '/test-bay/cohort', 'Passed the first time'],
   ['code books', () => '/house/codes', 'AWS D1.1'],
+  ['the causes', () => '/house/causes', 'House'],
+  ['the trail', () => '/house/trail', 'House'],
 ]
 
 describe.each(['light', 'dark'] as const)('in the %s theme', colorScheme => {

@@ -9,11 +9,8 @@ const ANSWERS = ['yes', 'no'] as const
 
 <template>
   <section class="told" aria-label="Told last time">
-    <p :title="told.says">
-      <span class="label">Last time</span> <q>{{ told.says }}</q>
-    </p>
     <div class="done" role="group" aria-label="Was it done?">
-      <span>Done? <kbd class="key">4</kbd></span>
+      <span>Last time: done? <kbd class="key">4</kbd></span>
       <button
         v-for="one in ANSWERS"
         :key="one"
@@ -24,6 +21,7 @@ const ANSWERS = ['yes', 'no'] as const
         {{ one }}
       </button>
     </div>
+    <p :title="told.says">{{ told.says }}</p>
   </section>
 </template>
 
@@ -33,6 +31,7 @@ const ANSWERS = ['yes', 'no'] as const
   gap: 4px;
 }
 p {
+  color: var(--quiet);
   font-size: 0.92rem;
   line-height: 1.35;
   display: -webkit-box;
@@ -40,13 +39,6 @@ p {
   line-clamp: 2;
   -webkit-box-orient: vertical;
   overflow: hidden;
-}
-q {
-  quotes: none;
-}
-.label {
-  color: var(--quiet);
-  font-weight: 600;
 }
 .done {
   display: flex;

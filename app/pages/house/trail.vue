@@ -6,7 +6,7 @@ import { usePeople } from '~/stores/people'
 import { messageOf } from '~/stores/request'
 import { useTrail } from '~/stores/trail'
 
-/** Who did what, and whose record it touched. Lines are added by the server, and nobody can change one. */
+/** Who did what, and whose record it touched. Lines are added by the server, and no route changes one. */
 const trail = useTrail()
 const people = usePeople()
 useHead({ title: 'Trail · Fusilis' })
@@ -38,7 +38,7 @@ const when = (at: string) => `${spokenDay(dayOf(at))}, ${wallTime(at)}`
     <PageState v-if="problem || loading" :problem="problem" :loading="loading" @again="load" />
     <template v-else>
       <div class="bar">
-        <p class="quiet">Kept by the server as it is done. Nobody can change a line.</p>
+        <p class="quiet">Kept by the server as it is done. Lines are only ever added.</p>
         <v-select
           v-model="accountId"
           label="Who"
