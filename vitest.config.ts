@@ -32,6 +32,8 @@ export default defineConfig({
           name: 'e2e',
           include: ['tests/e2e/*.test.ts'],
           fileParallelism: false,
+          // A browser on a busy machine loses a key or a click now and then; what is broken fails twice.
+          retry: 1,
           testTimeout: 90_000,
           hookTimeout: 90_000,
         },

@@ -217,7 +217,7 @@ describe('afterwards', () => {
     await page.goto(`${ADDRESS}/test-bay/continuity`)
     await page.getByRole('button', { name: 'Used: Odo Brant, SMAW' }).click()
     await page.getByLabel('Witness').fill('')
-    await page.getByLabel('Witness').press('Enter')
+    await page.getByRole('button', { name: 'Save' }).click()
     await page.getByText('This is missing').waitFor()
     await page.getByLabel('Witness').fill('Tobias')
     await page.getByRole('button', { name: 'Save' }).click()
