@@ -83,7 +83,27 @@ export default defineNuxtConfig({
       },
     },
   },
-  vite: { build: { target: 'es2022' } },
+  vite: {
+    build: {
+      target: 'es2022',
+      cssCodeSplit: false,
+      rollupOptions: {
+        output: {
+          experimentalMinChunkSize: 20_000,
+          manualChunks: id => (/node_modules\/vuetify\/lib\/components/.test(id) ? 'vuetify' : undefined),
+        },
+      },
+    },
+  },
+  hooks: {
+    // A page's parts are fetched when it is opened: a tablet on the shop's network loads what it shows first.
+    'build:manifest': manifest => {
+      for (const part of Object.values(manifest)) {
+        part.prefetch = false
+        part.dynamicImports = []
+      }
+    },
+  },
   // Drawings and states side by side, for whoever changes one; the school's build has no such page.
   $development: {
     hooks: {
