@@ -34,4 +34,19 @@ export function housePlanner({ fixedPipe = false, ...wanted }: StackWanted, rule
  * @example houseStack({ shape: twelveMillimetreV, position: '1G', coreMm: 3.175, rootCoreMm: 3.175 }, rules).beads
  *   .length // 4
  */
-export const houseStack = (wanted: StackWanted, rules: HouseRules): StackPlan => planStack(housePlanner(wanted, rules))
+export function houseStack(wanted: StackWanted, rules: HouseRules): StackPlan {
+  const planner = housePlanner(wanted, rules)
+  const key = JSON.stringify(planner)
+  const plan = kept.get(key) ?? planStack(planner)
+  kept.delete(key)
+  kept.set(key, plan)
+  if (kept.size > MOST_KEPT) kept.delete(kept.keys().next().value!)
+  return plan
+}
+
+/**
+ * A class runs the same few joints all evening, and a stack takes some milliseconds to plan: the latest asked for are
+ * kept. A plan is never changed.
+ */
+const kept = new Map<string, StackPlan>()
+const MOST_KEPT = 64
