@@ -88,10 +88,11 @@ export default defineNuxtConfig({
       target: 'es2022',
       cssCodeSplit: false,
       rollupOptions: {
+        // Nuxt's builder is Rollup; the types that are found first are those of another bundler, without this option.
         output: {
           experimentalMinChunkSize: 20_000,
-          manualChunks: id => (/node_modules\/vuetify\/lib\/components/.test(id) ? 'vuetify' : undefined),
-        },
+          manualChunks: (id: string) => (/node_modules\/vuetify\/lib\/components/.test(id) ? 'vuetify' : undefined),
+        } as object,
       },
     },
   },

@@ -94,7 +94,14 @@ describe('a roster', () => {
 })
 
 describe('accounts and sign-in', () => {
-  const account = { name: 'Maren Holt', username: 'maren', role: 'lead', studentId: null, active: true }
+  const account = {
+    name: 'Maren Holt',
+    username: 'maren',
+    role: 'lead',
+    studentId: null,
+    sectionIds: null,
+    active: true,
+  }
   it('need a password of ten characters when they are new, and none when they change', () => {
     expect(wrong(newAccountSchema, { ...account, password: 'too short' })).toEqual(['password'])
     expect(wrong(newAccountSchema, account)).toEqual(['password'])

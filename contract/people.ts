@@ -1,7 +1,7 @@
 import { isTimeZone } from '../core/calendar'
-import { boolean, number, object, string } from 'yup'
+import { array, boolean, number, object, string } from 'yup'
 import type { CouponDocument, Hand, RunAgain, Verdict } from '../core/coupon'
-import { day, label, list, timeOfDay, typed, uuid } from './fields'
+import { capped, day, label, list, timeOfDay, typed, uuid } from './fields'
 
 export type Role = 'lead' | 'instructor' | 'student'
 
@@ -140,6 +140,8 @@ export interface AccountFields {
   readonly username: string
   readonly role: Role
   readonly studentId: string | null
+  /** The sections that an instructor teaches and sees; null for all of them. */
+  readonly sectionIds: readonly string[] | null
   readonly active: boolean
 }
 
@@ -160,6 +162,17 @@ const accountShape = {
     .test('student', 'Choose the student whose account this is', function (id) {
       return this.parent.role === 'student' ? id !== null : id === null
     }),
+  sectionIds: capped(
+    array(uuid().required('${path} is missing'))
+      .strict()
+      .nullable()
+      .defined('${path} is missing: null for all sections')
+      .test('instructor', 'Only an instructor is tied to sections: a lead teaches all', function (ids) {
+        return ids === null || this.parent.role === 'instructor'
+      }),
+    200,
+    'At most 200 sections',
+  ),
   active: boolean().strict().required(),
 }
 /** The body of `PUT /api/session/password`: one's own, held against the one before. */
@@ -185,6 +198,8 @@ export interface Me {
   readonly name: string
   readonly role: Role
   readonly studentId: string | null
+  /** The sections that an instructor teaches and sees; null for all of them. */
+  readonly sectionIds: readonly string[] | null
   /** Where the school stands, IANA; empty where it has not said. */
   readonly timeZone: string
   /** The password was given by a lead: it is changed before anything else is done. */

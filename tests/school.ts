@@ -57,7 +57,7 @@ export async function foundTestSchool(): Promise<School> {
   const accounts = must<Account[]>(await lead.ask('GET', '/api/accounts'))
   const account = async (username: string, role: string, studentId: string | null) => {
     if (accounts.some(one => one.username === username)) return new Visitor().signIn(username)
-    const fields = { name: username, username, role, studentId, active: true, password: GIVEN }
+    const fields = { name: username, username, role, studentId, sectionIds: null, active: true, password: GIVEN }
     must(await lead.ask('POST', '/api/accounts', fields))
     return new Visitor().takeUp(username)
   }

@@ -67,7 +67,7 @@ const LEGEND = [
       <v-btn variant="outlined" to="/report">Report</v-btn>
     </header>
     <PageState v-if="problem || (loading && !board)" :problem="problem" :loading="loading" @again="load" />
-    <PageState v-else-if="!sections.current" empty="There is no section yet."
+    <PageState v-else-if="!sections.current" :empty="sections.none"
       ><v-btn color="primary" to="/house">Add a section</v-btn></PageState
     >
     <PageState v-else-if="board && board.rows.length === 0" empty="Nobody is in this section yet."

@@ -92,7 +92,7 @@ function askToHandOver() {
       :loading="loading"
       @again="load"
     />
-    <PageState v-else-if="!sections.current" empty="There is no section yet."
+    <PageState v-else-if="!sections.current" :empty="sections.none"
       ><v-btn color="primary" to="/house">Add a section</v-btn></PageState
     >
     <PageState v-else-if="floor.students.length === 0" empty="Nobody is in this section yet."

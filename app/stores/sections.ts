@@ -2,6 +2,7 @@ import { useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import type { Section, SectionFields } from '~~/contract/people'
 import { request } from './request'
+import { useSession } from './session'
 
 /** The school's sections, and the one that is being taught. */
 export const useSections = defineStore('sections', () => {
@@ -10,6 +11,11 @@ export const useSections = defineStore('sections', () => {
   const chosen = useLocalStorage('fusilis.section', '')
 
   const current = computed(() => all.value.find(section => section.id === chosen.value) ?? all.value[0] ?? null)
+
+  /** Why there is nothing to show, where there is none. */
+  const none = computed(() =>
+    useSession().me?.sectionIds ? 'You teach no section yet: a lead adds you to one.' : 'There is no section yet.',
+  )
 
   async function load(): Promise<void> {
     all.value = await request<Section[]>('GET', '/api/sections')
@@ -26,5 +32,5 @@ export const useSections = defineStore('sections', () => {
     if (!id) choose(saved.id)
   }
 
-  return { all, loaded, current, load, choose, save }
+  return { all, loaded, current, none, load, choose, save }
 })

@@ -33,7 +33,7 @@ export async function fillDemo(seed: number, lastDay: string): Promise<void> {
   const [lead, instructor, pupil] = DEMO_ACCOUNTS
   const head = await foundSchool(SCHOOL_NAME, lead, password)
   if (!head) throw new Error('There is a school in this database already')
-  const teacher = await addAccount({ ...instructor, studentId: null, active: true }, password, 'own')
+  const teacher = await addAccount({ ...instructor, studentId: null, sectionIds: null, active: true }, password, 'own')
   await keepRules(1, SCHOOL_RULES, {
     by: head.name,
     why: 'one bead width for all small rods',
@@ -54,7 +54,10 @@ export async function fillDemo(seed: number, lastDay: string): Promise<void> {
       const { name, hand, booth, startDate, coupons } = own
       const student = await addStudent({ name, hand, booth, startDate, sectionId: section.id, active: true })
       enrolled.push({ id: student.id, place: enrolled.length, student: own })
-      if (name === pupil.name) await addAccount({ ...pupil, studentId: student.id, active: true }, password, 'own')
+      if (name === pupil.name) {
+        const fields = { ...pupil, studentId: student.id, sectionIds: null, active: true }
+        await addAccount(fields, password, 'own')
+      }
       jobs.push(async () => {
         await setStudentCode(student.id, await hash.make(demoCode(booth)))
       })

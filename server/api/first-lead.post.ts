@@ -20,6 +20,7 @@ export default defineRoute(
       name: account.name,
       role: account.role,
       studentId: null,
+      sectionIds: null,
       timeZone: '',
       passwordGiven: false,
     }

@@ -11,10 +11,17 @@ declare module '#auth-utils' {
   }
 }
 
-/** Whose session it is, looked up anew: an account switched off is out at its next click. */
-async function lookUp(event: H3Event): Promise<Me | null> {
-  const { user } = await getUserSession(event)
-  return user ? findMe(user) : null
+declare module 'h3' {
+  interface H3EventContext {
+    /** Whose session it is, once it was looked up for this request. */
+    me?: Promise<Me | null>
+  }
+}
+
+/** Whose session it is, looked up anew at each request: an account switched off is out at its next click. */
+function lookUp(event: H3Event): Promise<Me | null> {
+  event.context.me ??= getUserSession(event).then(({ user }) => (user ? findMe(user) : null))
+  return event.context.me
 }
 
 function mustBeSignedIn(me: Me | null): Me {

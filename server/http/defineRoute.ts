@@ -2,6 +2,7 @@ import { defineEventHandler, getRouterParam, sendNoContent, setResponseStatus, t
 import type { ISchema, Schema } from 'yup'
 import { isUuid } from './isUuid'
 import { doerOf, keepTrail } from './keepTrail'
+import { inAddress, inBody, mustTeach } from './mustTeach'
 import { FORM_BYTES, readAs } from './readAs'
 import { notFound, wrongField } from './refuse'
 
@@ -38,7 +39,7 @@ interface Asked<Who, Body> {
 /**
  * A route of the server: who may, what it takes, and what is done. In this order it refuses whoever may not (401,
  * 403), an id that cannot be (404, 422) and a body that is not as it should be (413, 415, 400, 422); what the work
- * leaves undefined is answered with 204.
+ * leaves undefined is answered with 204. What is of a section that an instructor does not teach is refused as well.
  * @example defineRoute({ who: staff, id: 'student', takes: studentSchema }, ({ id, body }) => changeStudent(id, body))
  */
 export function defineRoute<Who, Answer, Body = undefined>(
@@ -50,9 +51,11 @@ export function defineRoute<Who, Answer, Body = undefined>(
     const me = await terms.who(event, id)
     if (terms.id && !isUuid(id)) throw notFound(terms.id)
     if (terms.newId && !isUuid(id)) throw wrongField('id', `The id of a ${terms.newId} is a UUID`)
+    await mustTeach(event, inAddress(terms.id ?? terms.newId ?? '', id))
     const body = terms.takes
       ? await readAs<Body>(event, terms.takes as Schema, terms.mostBytes ?? FORM_BYTES)
       : undefined
+    await mustTeach(event, inBody(body))
     const before = terms.did ? await doerOf(event) : null
     const answer = await work({ event, me, id, body: body as Body })
     if (terms.did && before) await keepTrail(event, terms.did, { before, body, answer })

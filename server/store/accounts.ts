@@ -8,22 +8,29 @@ interface AccountRow {
   username: string
   role: Role
   student_id: string | null
+  tied: number
+  section_ids: string | null
   password_hash: string
   password_given: number
   active: number
 }
 
-const COLUMNS = 'id, name, username, role, student_id, password_hash, password_given, active'
+const COLUMNS = `id, name, username, role, student_id, tied, password_hash, password_given, active,
+  (SELECT GROUP_CONCAT(section_id) FROM account_section WHERE account_id = account.id) AS section_ids`
 
 /** With where the school stands: a page that is signed in tells its days. */
 const ME_COLUMNS = `${COLUMNS}, (SELECT time_zone FROM school WHERE id = 1) AS time_zone`
 type MeRow = AccountRow & { time_zone: string | null }
+
+/** The sections that an account is tied to; null for one that teaches all. */
+const tiesOf = (row: AccountRow): string[] | null => (row.tied ? (row.section_ids?.split(',') ?? []) : null)
 
 const toMe = (row: MeRow): Me => ({
   id: row.id,
   name: row.name,
   role: row.role,
   studentId: row.student_id,
+  sectionIds: tiesOf(row),
   timeZone: row.time_zone ?? '',
   passwordGiven: row.password_given === 1,
 })
@@ -35,6 +42,7 @@ function toAccount(row: AccountRow): Account {
     username: row.username,
     role: row.role,
     studentId: row.student_id,
+    sectionIds: tiesOf(row),
     active: row.active === 1,
   }
 }
@@ -79,20 +87,41 @@ export async function findForSignIn(
 /** Whose password it is: one's own, or one that a lead gave and that is changed at the first sign-in. */
 export type PasswordBy = 'own' | 'given'
 
-export async function addAccount(
+export const addAccount = (fields: AccountFields, passwordHash: string, by: PasswordBy): Promise<Account> =>
+  inTransaction(database(), on => insertAccount(on, fields, passwordHash, by))
+
+async function insertAccount(
+  on: Queries,
   fields: AccountFields,
   passwordHash: string,
   by: PasswordBy,
-  on: Queries = database(),
 ): Promise<Account> {
   const id = uuid()
   await run(
     on,
-    `INSERT INTO account (id, name, username, role, student_id, password_hash, password_given, active)
-    VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
-    [id, fields.name, fields.username, fields.role, fields.studentId, passwordHash, by === 'given', fields.active],
+    `INSERT INTO account (id, name, username, role, student_id, tied, password_hash, password_given, active)
+    VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+    [
+      id,
+      fields.name,
+      fields.username,
+      fields.role,
+      fields.studentId,
+      fields.sectionIds !== null,
+      passwordHash,
+      by === 'given',
+      fields.active,
+    ],
   )
+  await tie(on, id, fields.sectionIds)
   return { id, ...fields }
+}
+
+/** Ties an account to these sections and no others. */
+async function tie(on: Queries, id: string, sectionIds: readonly string[] | null): Promise<void> {
+  await run(on, 'DELETE FROM account_section WHERE account_id = ?', [id])
+  for (const sectionId of new Set(sectionIds))
+    await run(on, 'INSERT INTO account_section (account_id, section_id) VALUES (?, ?)', [id, sectionId])
 }
 
 /**
@@ -110,7 +139,7 @@ export async function changeAccount(
     if ((fields.role !== 'lead' || !fields.active) && leads.every(lead => lead.id === id)) return 'last lead'
     const touched = await run(
       on,
-      `UPDATE account SET name = ?, username = ?, role = ?, student_id = ?, active = ?,
+      `UPDATE account SET name = ?, username = ?, role = ?, student_id = ?, tied = ?, active = ?,
         password_given = IF(? IS NULL, password_given, ?),
         password_hash = COALESCE(?, password_hash), session_number = session_number + ? WHERE id = ?`,
       [
@@ -118,6 +147,7 @@ export async function changeAccount(
         fields.username,
         fields.role,
         fields.studentId,
+        fields.sectionIds !== null,
         fields.active,
         passwordHash,
         by === 'given',
@@ -127,7 +157,9 @@ export async function changeAccount(
         id,
       ],
     )
-    return touched > 0 ? 'changed' : 'not found'
+    if (touched === 0) return 'not found'
+    await tie(on, id, fields.sectionIds)
+    return 'changed'
   })
 }
 
@@ -173,6 +205,7 @@ export async function foundSchool(
     const [taken] = await rows<{ n: number }>(on, 'SELECT COUNT(*) AS n FROM account FOR UPDATE')
     if (taken!.n > 0 || (await run(on, 'INSERT IGNORE INTO school (id, name) VALUES (1, ?)', [school])) === 0)
       return null
-    return addAccount({ ...lead, role: 'lead', studentId: null, active: true }, passwordHash, 'own', on)
+    const fields: AccountFields = { ...lead, role: 'lead', studentId: null, sectionIds: null, active: true }
+    return insertAccount(on, fields, passwordHash, 'own')
   })
 }

@@ -1,6 +1,7 @@
 import { daysAfter, type ClassDay } from '../../core/calendar'
 import { addTallies, blindCopy, compareReadings, tallyOf, type Outcome, type Tally } from '../../core/agreement'
 import { runAgain, type CouponDocument } from '../../core/coupon'
+import type { Me } from '../../contract/people'
 import type {
   BlindReading,
   OpenToRead,
@@ -11,6 +12,7 @@ import type {
 } from '../../contract/blindReadings'
 import { database, fromJson, isDuplicate, rows, run, toDateTime, toIso } from './database'
 import { findStudent } from './students'
+import { within } from './within'
 
 /** Who reads: a student of the school, or an instructor by the account. */
 export interface Reader {
@@ -187,7 +189,8 @@ const MOST_PAIRED = 400
 const MOST_WAITING = 6
 
 /** How the school's instructors agree with one another, and the newest coupons that only one of them has read. */
-export async function readersAgreement(accountId: string): Promise<ReadersAgreement> {
+export async function readersAgreement(me: Pick<Me, 'id' | 'sectionIds'>): Promise<ReadersAgreement> {
+  const { sql, values } = within('student.section_id', me.sectionIds)
   const found = await rows<{ first: string; second: string; reading: unknown; reference: unknown }>(
     database(),
     `
@@ -206,9 +209,9 @@ export async function readersAgreement(accountId: string): Promise<ReadersAgreem
     `
     SELECT STRAIGHT_JOIN coupon.id, coupon.class_day, student.name AS student, account.name AS saved_by, JSON_VALUE(coupon.document, '$.ticket.rung') AS rung
     FROM coupon JOIN student ON student.id = coupon.student_id JOIN account ON account.id = coupon.saved_by
-    WHERE coupon.saved_by <> ? AND student.active AND NOT EXISTS (SELECT 1 FROM blind_reading WHERE coupon_id = coupon.id AND reader_kind = 'instructor')
+    WHERE coupon.saved_by <> ? AND student.active AND ${sql} AND NOT EXISTS (SELECT 1 FROM blind_reading WHERE coupon_id = coupon.id AND reader_kind = 'instructor')
     ORDER BY coupon.id DESC LIMIT ${MOST_WAITING}`,
-    [accountId],
+    [me.id, ...values],
   )
   return {
     pairs: [...pairs.values()].map(({ first, second, tallies }) => ({

@@ -1,6 +1,7 @@
 import { v7 as uuid } from 'uuid'
 import type { Section, SectionFields } from '../../contract/people'
 import { database, fromJson, rows, run, type Queries } from './database'
+import { within } from './within'
 
 interface SectionRow {
   id: string
@@ -11,13 +12,16 @@ interface SectionRow {
   students: number
 }
 
-export async function listSections(): Promise<Section[]> {
+/** The sections of the school, or those of them that are taught. */
+export async function listSections(taught: readonly string[] | null): Promise<Section[]> {
+  const { sql, values } = within('section.id', taught)
   const found = await rows<SectionRow>(
     database(),
     `
     SELECT section.id, section.name, meetings, term_from, term_to, COUNT(student.id) AS students
     FROM section LEFT JOIN student ON student.section_id = section.id AND student.active
-    GROUP BY section.id ORDER BY section.name`,
+    WHERE ${sql} GROUP BY section.id ORDER BY section.name`,
+    values,
   )
   return found.map(row => ({
     id: row.id,

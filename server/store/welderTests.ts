@@ -30,6 +30,7 @@ import {
   type Queries,
 } from './database'
 import { amendDocument, rowOf, saveDocument, type DocumentKind, type SaveOutcome, type Saver } from './savedDocument'
+import { within } from './within'
 
 interface TestRow {
   id: string
@@ -184,19 +185,20 @@ interface UseRow {
 const MOST = 20_000
 
 /** Tests and uses, newest first; of one student when that is asked. */
-export async function testBay(studentId: string | null): Promise<TestBay> {
-  const [where, values] = studentId === null ? ['', []] : ['WHERE student.id = ?', [studentId]]
+export async function testBay(of: { studentId: string } | { sectionIds: readonly string[] | null }): Promise<TestBay> {
+  const { sql, values } =
+    'studentId' in of ? { sql: 'student.id = ?', values: [of.studentId] } : within('student.section_id', of.sectionIds)
   const [tests, uses] = await Promise.all([
     rows<SummaryRow>(
       database(),
       `SELECT test_record.id, student_id, student.name AS student, book_id, book_version, piece_name, position, classification, processes, test_day, state, odds, retest_of, retest_pieces, bent, opened
-      FROM test_record JOIN student ON student.id = test_record.student_id ${where} ORDER BY test_day DESC, test_record.id DESC LIMIT ${MOST}`,
+      FROM test_record JOIN student ON student.id = test_record.student_id WHERE ${sql} ORDER BY test_day DESC, test_record.id DESC LIMIT ${MOST}`,
       values,
     ),
     rows<UseRow>(
       database(),
       `SELECT process_use.id, student_id, student.name AS student, process, kind, used_on, witness
-      FROM process_use JOIN student ON student.id = process_use.student_id ${where} ORDER BY used_on DESC LIMIT ${MOST}`,
+      FROM process_use JOIN student ON student.id = process_use.student_id WHERE ${sql} ORDER BY used_on DESC LIMIT ${MOST}`,
       values,
     ),
   ])

@@ -2,6 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { v7 as uuid } from 'uuid'
 import type { Browser, Page } from 'playwright-core'
 import { aCoupon } from '../../core/coupon/example'
+import type { Section } from '../../contract/people'
 import { addClass, foundTestSchool, type School } from '../school'
 import { ADDRESS, GIVEN, PASSWORD, Visitor } from '../session'
 import { choose, listOf, openBrowser, signedIn } from './browser'
@@ -200,6 +201,7 @@ it('one’s own password is changed from any room, and what is wrong is said at 
     username: 'own-password',
     role: 'instructor',
     studentId: null,
+    sectionIds: null,
     active: true,
     password: GIVEN,
   })
@@ -221,12 +223,32 @@ it('one’s own password is changed from any room, and what is wrong is said at 
   await page.context().close()
 })
 
+it('a lead ties an instructor to sections, and the instructor finds no others', async () => {
+  const { section } = await addClass(school, 'Morning Z', 'Zita Arland')
+  const page = await house('maren')
+  await page.getByRole('button', { name: 'Add account' }).click()
+  const dialog = page.getByRole('dialog', { name: 'New account' })
+  await choose(page, dialog.locator('.v-select', { hasText: 'Sees' }), 'only these sections')
+  await dialog.getByLabel('Name', { exact: true }).fill('Zora Quill')
+  await dialog.getByLabel('User name').fill('zora')
+  await dialog.getByLabel('Password').fill(GIVEN)
+  await choose(page, dialog.locator('.v-select', { hasText: 'Sections' }), 'Morning Z')
+  await page.keyboard.press('Escape')
+  await dialog.getByRole('button', { name: 'Save' }).click()
+  await page.getByRole('row', { name: 'Zora Quill zora instructor Morning Z' }).waitFor()
+  await page.context().close()
+  const zora = await new Visitor().takeUp('zora')
+  expect((await zora.ask<Section[]>('GET', '/api/sections')).body.map(one => one.id)).toEqual([section.id])
+  expect((await zora.ask('GET', `/api/sections/${school.section.id}/floor`)).status).toBe(403)
+})
+
 it('signs out everywhere from the rail: a page left open elsewhere is signed out too', async () => {
   const made = await school.lead.ask('POST', '/api/accounts', {
     name: 'Left Lying',
     username: 'left-lying',
     role: 'instructor',
     studentId: null,
+    sectionIds: null,
     active: true,
     password: GIVEN,
   })
@@ -246,6 +268,7 @@ it('a password that a lead gave is changed before any room opens', async () => {
     username: 'fresh-start',
     role: 'instructor',
     studentId: null,
+    sectionIds: null,
     active: true,
     password: GIVEN,
   })

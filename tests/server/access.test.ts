@@ -4,7 +4,10 @@ import { beforeAll, describe, expect, it } from 'vitest'
 import { v7 as uuid } from 'uuid'
 import { aCoupon } from '../../core/coupon/example'
 import { aTest } from '../../core/welderTest/example'
-import { foundTestSchool, type School } from '../school'
+import type { ReadersAgreement } from '../../contract/blindReadings'
+import type { Account, Section } from '../../contract/people'
+import type { TestBay } from '../../contract/welderTests'
+import { addClass, foundTestSchool, type School } from '../school'
 import { ADDRESS, GIVEN, PASSWORD, Visitor } from '../session'
 
 const NOBODY = '01900000-0000-7000-8000-00000000dead'
@@ -173,6 +176,86 @@ it.each(
   ).toBe(401)
 })
 
+describe('an instructor who is tied to another section', () => {
+  const AWAY = 'ansa'
+  let away: Visitor
+  let own: { sectionId: string; studentId: string }
+  let tie: (sectionIds: string[]) => Promise<unknown>
+  beforeAll(async () => {
+    const { section, student } = await addClass(school, 'Far T', 'Wenda Orrin')
+    own = { sectionId: section.id, studentId: student.id }
+    const fields = { name: AWAY, username: AWAY, role: 'instructor', studentId: null, active: true }
+    const made = await school.lead.ask<Account>('POST', '/api/accounts', {
+      ...fields,
+      sectionIds: [section.id],
+      password: GIVEN,
+    })
+    away = await new Visitor().takeUp(AWAY)
+    tie = sectionIds => school.lead.ask('PUT', `/api/accounts/${made.body.id}`, { ...fields, sectionIds })
+  })
+
+  const OF_A_SECTION = Object.entries(ROUTES).filter(
+    ([route, who]) => who !== 'lead' && /\/(sections|students|coupons|tests)\/\[id\]/.test(route),
+  )
+  it('has routes to be kept from', () => expect(OF_A_SECTION.length).toBeGreaterThan(20))
+  it.each(OF_A_SECTION.map(([route]) => route))('%s: sees and changes nothing there', async route => {
+    const [method, pattern] = route.split(' ') as [string, string]
+    const of = { sections: school.section.id, students: school.other.id, coupons: otherCoupon, tests: otherTest }
+    const id = of[pattern.split('/')[2] as keyof typeof of]
+    const answer = await away.ask(method, pattern.replace('[id]', id), method === 'GET' ? undefined : {})
+    expect([answer.status, (answer.body as { title?: string }).title]).toEqual([403, 'Not your section'])
+  })
+
+  it('nor by what a body names', async () => {
+    const document = aCoupon({ studentId: school.other.id })
+    const student = { name: 'Nova', hand: 'right', startDate: '2026-09-01', booth: null }
+    const tried = await Promise.all([
+      away.ask('PUT', `/api/coupons/${uuid()}`, { baseVersion: 0, why: '', document }),
+      away.ask('PUT', `/api/waiting/${uuid()}`, { studentId: school.other.id }),
+      away.ask('PUT', `/api/blind-readings/${uuid()}`, { couponId: otherCoupon, stage: 'after chipping', document }),
+      away.ask('PUT', `/api/tests/${uuid()}`, { baseVersion: 0, document: aTest(school.other.id) }),
+      away.ask('POST', '/api/students', { ...student, sectionId: school.section.id, active: true }),
+      away.ask('POST', '/api/students/import', { sectionId: school.section.id, students: [student] }),
+      away.ask('PUT', `/api/students/${own.studentId}`, { ...student, sectionId: school.section.id, active: true }),
+    ])
+    expect(tried.map(one => one.status)).toEqual(tried.map(() => 403))
+  })
+
+  it('nor in a list', async () => {
+    const sections = await away.ask<Section[]>('GET', '/api/sections')
+    expect(sections.body.map(one => one.id)).toEqual([own.sectionId])
+    expect((await away.ask<TestBay>('GET', '/api/tests')).body).toEqual({ tests: [], uses: [] })
+    expect((await school.instructor.ask<TestBay>('GET', '/api/tests')).body.tests.length).toBeGreaterThan(0)
+    expect((await away.ask<ReadersAgreement>('GET', '/api/blind-readings/agreement')).body.waiting).toEqual([])
+    expect(
+      (await school.lead.ask<ReadersAgreement>('GET', '/api/blind-readings/agreement')).body.waiting.length,
+    ).toBeGreaterThan(0)
+  })
+
+  it('works in the own section as anybody does, and in another from the moment that it is added', async () => {
+    const document = aCoupon({ studentId: own.studentId })
+    expect((await away.ask('PUT', `/api/coupons/${uuid()}`, { baseVersion: 0, why: '', document })).status).toBe(200)
+    expect((await away.ask('GET', `/api/sections/${own.sectionId}/floor`)).status).toBe(200)
+    await tie([own.sectionId, school.section.id])
+    expect((await away.ask('GET', `/api/coupons/${otherCoupon}`)).status).toBe(200)
+    await tie([])
+    expect((await away.ask<Section[]>('GET', '/api/sections')).body).toEqual([])
+    expect((await away.ask('GET', `/api/sections/${own.sectionId}/floor`)).status).toBe(403)
+  })
+
+  it('is tied to sections that there are, and a lead to none', async () => {
+    const fields = { name: 'X', username: 'x-tied', studentId: null, active: true, password: GIVEN }
+    const tied = (role: string, sectionIds: string[]) =>
+      school.lead.ask('POST', '/api/accounts', { ...fields, role, sectionIds })
+    expect((await tied('instructor', [NOBODY])).body.errors).toEqual([
+      { path: 'sectionIds', message: 'There is no such section' },
+    ])
+    expect((await tied('lead', [own.sectionId])).body.errors).toEqual([
+      { path: 'sectionIds', message: 'Only an instructor is tied to sections: a lead teaches all' },
+    ])
+  })
+})
+
 it('a student sees the own record and coupons', async () => {
   expect((await school.student.ask('GET', `/api/students/${school.mine.id}/record`)).status).toBe(200)
   expect((await school.student.ask('GET', `/api/students/${school.mine.id}/coupons`)).status).toBe(200)
@@ -203,6 +286,7 @@ describe('signing in', () => {
       username: 'guess-target',
       role: 'instructor',
       studentId: null,
+      sectionIds: null,
       active: true,
       password: PASSWORD,
     })
@@ -220,6 +304,7 @@ describe('signing in', () => {
       username: 'short-stay',
       role: 'instructor',
       studentId: null,
+      sectionIds: null,
       active: true,
       password: GIVEN,
     })
@@ -230,6 +315,7 @@ describe('signing in', () => {
       username: 'short-stay',
       role: 'instructor',
       studentId: null,
+      sectionIds: null,
       active: false,
     })
     expect((await visitor.ask('GET', '/api/sections')).status).toBe(401)
@@ -253,6 +339,7 @@ describe('signing in', () => {
       username: 'maren',
       role: 'instructor',
       studentId: null,
+      sectionIds: null,
       active: true,
     })
     expect(status).toBe(409)

@@ -32,7 +32,7 @@ it('puts the whole school into the database', async () => {
 })
 
 it('has tests passed and failed, to be read, to be bent and planned, and each test of this term has its coupon and its odds', async () => {
-  const { tests, uses } = await testBay(null)
+  const { tests, uses } = await testBay({ sectionIds: null })
   const states = new Set(tests.map(test => test.state))
   for (const state of ['passed', 'failed', 'for visual', 'for specimens', 'planned'] as const)
     expect(states, state).toContain(state)
@@ -59,7 +59,7 @@ it('is counted the same when it is derived again', async () => {
 }, 120_000)
 
 it('gives every student a last coupon and a record with days in order', async () => {
-  for (const section of await listSections()) {
+  for (const section of await listSections(null)) {
     const floor = await listFloor(section.id)
     expect(floor).toHaveLength(12)
     expect(floor.every(student => student.last !== null)).toBe(true)

@@ -21,6 +21,7 @@ async function account(username: string): Promise<Account> {
     username,
     role: 'instructor',
     studentId: null,
+    sectionIds: null,
     password: GIVEN,
     active: true,
   })
@@ -98,6 +99,7 @@ describe('a password that is soon guessed', () => {
       username,
       role: 'instructor',
       studentId: null,
+      sectionIds: null,
       active: true,
       password,
     })
@@ -200,6 +202,7 @@ describe('two leads', () => {
       username: 'second-lead',
       role: 'lead',
       studentId: null,
+      sectionIds: null,
       password: GIVEN,
       active: true,
     })
@@ -230,7 +233,14 @@ it('answers are private, no page is framed, and only our own page may change any
 })
 
 describe('a password that a lead gave', () => {
-  const fields = { name: 'By Hand', username: 'by-hand', role: 'instructor', studentId: null, active: true }
+  const fields = {
+    name: 'By Hand',
+    username: 'by-hand',
+    role: 'instructor',
+    studentId: null,
+    sectionIds: null,
+    active: true,
+  }
   let id: string
 
   it('opens nothing but the way to change it, and the way out', async () => {

@@ -110,6 +110,7 @@ describe('sections and accounts', () => {
       username: 'TOBIAS',
       role: 'instructor',
       studentId: null,
+      sectionIds: null,
       active: true,
       password: PASSWORD,
     })
@@ -127,7 +128,14 @@ describe('sections and accounts', () => {
   })
 
   it('a new password takes the place of the old one; none leaves it', async () => {
-    const fields = { name: 'Petra Holloway', username: 'petra', role: 'instructor', studentId: null, active: true }
+    const fields = {
+      name: 'Petra Holloway',
+      username: 'petra',
+      role: 'instructor',
+      studentId: null,
+      sectionIds: null,
+      active: true,
+    }
     const { body } = await school.lead.ask<{ id: string }>('POST', '/api/accounts', { ...fields, password: PASSWORD })
     await school.lead.ask('PUT', `/api/accounts/${body.id}`, { ...fields, name: 'Petra H' })
     await expect(new Visitor().signIn('petra')).resolves.toBeDefined()
@@ -137,7 +145,7 @@ describe('sections and accounts', () => {
   })
 
   it('a student account names its student, any other does not', async () => {
-    const fields = { name: 'x', username: 'no-student', active: true, password: PASSWORD }
+    const fields = { name: 'x', username: 'no-student', sectionIds: null, active: true, password: PASSWORD }
     for (const account of [
       { ...fields, role: 'student', studentId: null },
       { ...fields, role: 'instructor', studentId: school.mine.id },

@@ -19,7 +19,7 @@ const sections = useSections()
       <v-btn variant="text" @click="$emit('choose')">Someone else <kbd class="key">/</kbd></v-btn>
     </template>
     <template v-else>
-      <p>{{ sections.current ? `Nobody is in ${sections.current.name} yet.` : 'There is no section yet.' }}</p>
+      <p>{{ sections.current ? `Nobody is in ${sections.current.name} yet.` : sections.none }}</p>
       <v-btn color="primary" to="/house">Fill the roster</v-btn>
     </template>
   </div>

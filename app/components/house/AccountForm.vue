@@ -1,10 +1,21 @@
 <script setup lang="ts">
-import { accountSchema, newAccountSchema, type Account, type AccountFields, type Student } from '~~/contract/people'
+import {
+  accountSchema,
+  newAccountSchema,
+  type Account,
+  type AccountFields,
+  type Section,
+  type Student,
+} from '~~/contract/people'
 import { useFieldErrors } from '~/composables/fieldErrors'
 import { usePeople } from '~/stores/people'
 
 /** Adds or changes an account. The password stays as it is unless a new one is typed. */
-const props = defineProps<{ account: Account | null; students: readonly Student[] }>()
+const props = defineProps<{
+  account: Account | null
+  students: readonly Student[]
+  sections: readonly Section[]
+}>()
 const emit = defineEmits<{ done: []; close: [] }>()
 const people = usePeople()
 const { errors, message, busy, attempt } = useFieldErrors()
@@ -13,16 +24,19 @@ const form = reactive({
   username: props.account?.username ?? '',
   role: props.account?.role ?? 'instructor',
   studentId: props.account?.studentId ?? null,
+  tied: props.account?.sectionIds != null,
+  sectionIds: [...(props.account?.sectionIds ?? [])],
   active: props.account?.active ?? true,
   password: '',
 })
 const students = computed(() => props.students.map(student => ({ value: student.id, title: student.name })))
 
 async function save() {
-  const { password, ...rest } = form
+  const { password, tied, ...rest } = form
   const fields: AccountFields & { password?: string } = {
     ...rest,
     studentId: form.role === 'student' ? form.studentId : null,
+    sectionIds: form.role === 'instructor' && tied ? form.sectionIds : null,
     ...(password ? { password } : {}),
   }
   if (
@@ -50,6 +64,24 @@ async function save() {
       label="Student, of the section shown"
       :items="students"
       :error-messages="errors.studentId"
+    />
+    <v-select
+      v-if="form.role === 'instructor'"
+      v-model="form.tied"
+      label="Sees"
+      :items="[
+        { value: false, title: 'all sections' },
+        { value: true, title: 'only these sections' },
+      ]"
+    />
+    <v-select
+      v-if="form.role === 'instructor' && form.tied"
+      v-model="form.sectionIds"
+      label="Sections"
+      multiple
+      chips
+      :items="sections.map(section => ({ value: section.id, title: section.name }))"
+      :error-messages="errors.sectionIds"
     />
     <v-text-field v-model="form.name" label="Name" :error-messages="errors.name" />
     <v-text-field

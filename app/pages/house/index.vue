@@ -33,6 +33,14 @@ watch(
   },
 )
 
+/** Which sections an account sees, in words. */
+function seenBy({ role, sectionIds }: Account): string {
+  if (role === 'student') return 'the own record'
+  if (sectionIds === null) return 'all sections'
+  const names = sections.all.filter(section => sectionIds.includes(section.id)).map(section => section.name)
+  return names.join(', ') || 'no section yet'
+}
+
 async function done(said: string) {
   form.value = null
   notice.value = said
@@ -52,7 +60,7 @@ async function done(said: string) {
     </header>
     <p class="quiet said" role="status">{{ notice }}</p>
     <PageState v-if="problem || (loading && !sections.loaded)" :problem="problem" :loading="loading" @again="load" />
-    <PageState v-else-if="!sections.current" empty="There is no section yet.">
+    <PageState v-else-if="!sections.current" :empty="sections.none">
       <v-btn v-if="session.isLead" color="primary" @click="form = { is: 'section', section: null }"
         >Add the first section</v-btn
       >
@@ -109,6 +117,7 @@ async function done(said: string) {
               <th>Name</th>
               <th>User name</th>
               <th>Role</th>
+              <th>Sees</th>
               <th />
             </tr>
           </thead>
@@ -117,6 +126,7 @@ async function done(said: string) {
               <td>{{ account.name }}<small v-if="!account.active"> may not sign in</small></td>
               <td>{{ account.username }}</td>
               <td>{{ account.role }}</td>
+              <td>{{ seenBy(account) }}</td>
               <td class="end">
                 <v-btn
                   variant="text"
@@ -149,6 +159,7 @@ async function done(said: string) {
       v-if="form?.is === 'account'"
       :account="form.account"
       :students="people.students"
+      :sections="sections.all"
       @done="done('Account saved')"
       @close="form = null"
     />

@@ -4,14 +4,14 @@ import { defineRoute } from '../../http/defineRoute'
 import { mustBeHardToGuess } from '../../http/hardToGuess'
 import { nameTaken } from '../../http/nameTaken'
 import { notFound, refuse } from '../../http/refuse'
-import { requireStudentOf } from '../../http/studentOf'
+import { requireTies } from '../../http/requireTies'
 import { changeAccount } from '../../store/accounts'
 import { forgetTurns } from '../../store/turns'
 
 export default defineRoute(
   { who: lead, did: 'changed an account', id: 'account', takes: accountSchema },
   async ({ me, id, body: { password, ...fields } }) => {
-    await requireStudentOf(fields)
+    await requireTies(fields)
     if (password) mustBeHardToGuess(password, [fields.name, fields.username])
     const outcome = await nameTaken(
       changeAccount(id, fields, password ? await hashPassword(password) : null, me.id === id ? 'own' : 'given'),

@@ -3,13 +3,13 @@ import { lead } from '../../http/access'
 import { defineRoute } from '../../http/defineRoute'
 import { mustBeHardToGuess } from '../../http/hardToGuess'
 import { nameTaken } from '../../http/nameTaken'
-import { requireStudentOf } from '../../http/studentOf'
+import { requireTies } from '../../http/requireTies'
 import { addAccount } from '../../store/accounts'
 
 export default defineRoute(
   { who: lead, did: 'made an account', takes: newAccountSchema, makes: true },
   async ({ body: { password, ...fields } }) => {
-    await requireStudentOf(fields)
+    await requireTies(fields)
     mustBeHardToGuess(password, [fields.name, fields.username])
     const account = await nameTaken(
       addAccount(fields, await hashPassword(password), 'given'),

@@ -3,6 +3,6 @@ import { defineRoute } from '../../http/defineRoute'
 import { readersAgreement } from '../../store/blindReadings'
 
 /** How the school's instructors agree with one another. */
-export default defineRoute({ who: staff }, async ({ me }) => {
-  return readersAgreement(me.id)
+export default defineRoute({ who: staff }, ({ me }) => {
+  return readersAgreement(me)
 })

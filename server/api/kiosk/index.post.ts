@@ -3,7 +3,7 @@ import { kioskSchema } from '../../../contract/blindReadings'
 import { staff } from '../../http/access'
 import { beginSession } from '../../http/beginSession'
 import { defineRoute } from '../../http/defineRoute'
-import { requireSection } from '../../http/sectionOf'
+import { requireSection } from '../../http/requireSection'
 
 /** Hands this tablet over to a section's students: the instructor is signed out, and signs in again to take it back. */
 export default defineRoute(

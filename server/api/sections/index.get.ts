@@ -2,6 +2,6 @@ import { staff } from '../../http/access'
 import { defineRoute } from '../../http/defineRoute'
 import { listSections } from '../../store/sections'
 
-export default defineRoute({ who: staff }, async () => {
-  return listSections()
+export default defineRoute({ who: staff }, ({ me }) => {
+  return listSections(me.sectionIds)
 })

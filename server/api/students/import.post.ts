@@ -2,7 +2,7 @@ import { rosterImportSchema } from '../../../contract/people'
 import { staff } from '../../http/access'
 import { defineRoute } from '../../http/defineRoute'
 import { DOCUMENT_BYTES } from '../../http/readAs'
-import { requireSection } from '../../http/sectionOf'
+import { requireSection } from '../../http/requireSection'
 import { importRoster } from '../../store/students'
 
 /** A roster read from a file: everybody on it goes in, or nobody. */

@@ -1,7 +1,7 @@
 import { studentSchema } from '../../../contract/people'
 import { staff } from '../../http/access'
 import { defineRoute } from '../../http/defineRoute'
-import { requireSection } from '../../http/sectionOf'
+import { requireSection } from '../../http/requireSection'
 import { addStudent } from '../../store/students'
 
 export default defineRoute(

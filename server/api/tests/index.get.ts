@@ -2,7 +2,7 @@ import { staff } from '../../http/access'
 import { defineRoute } from '../../http/defineRoute'
 import { testBay } from '../../store/welderTests'
 
-/** The school's tests and uses of the process, newest first. */
-export default defineRoute({ who: staff }, async () => {
-  return testBay(null)
+/** The tests and uses of the process in the sections that one teaches, newest first. */
+export default defineRoute({ who: staff }, ({ me }) => {
+  return testBay({ sectionIds: me.sectionIds })
 })

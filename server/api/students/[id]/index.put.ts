@@ -2,7 +2,7 @@ import { studentSchema } from '../../../../contract/people'
 import { staff } from '../../../http/access'
 import { defineRoute } from '../../../http/defineRoute'
 import { notFound } from '../../../http/refuse'
-import { requireSection } from '../../../http/sectionOf'
+import { requireSection } from '../../../http/requireSection'
 import { changeStudent } from '../../../store/students'
 
 export default defineRoute(

@@ -4,5 +4,5 @@ import { testBay } from '../../../store/welderTests'
 
 /** One student's tests and uses of the process. */
 export default defineRoute({ who: recordOf, id: 'student' }, async ({ id }) => {
-  return testBay(id)
+  return testBay({ studentId: id })
 })
