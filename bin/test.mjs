@@ -30,7 +30,16 @@ async function vitest(project, env = {}) {
   const report = `${dir}/report.json`
   await run(
     'npx',
-    ['vitest', 'run', ...files, '--project', project, '--reporter=default', '--reporter=json', `--outputFile=${report}`],
+    [
+      'vitest',
+      'run',
+      ...files,
+      '--project',
+      project,
+      '--reporter=default',
+      '--reporter=json',
+      `--outputFile=${report}`,
+    ],
     { env: { NO_COLOR: '1', ...env }, show: true },
   ).catch(() => {})
   const result = await readFile(report, 'utf8').then(JSON.parse, () => null)

@@ -81,18 +81,24 @@ export async function addClass(
   studentName: string,
 ): Promise<{ section: Section; student: Student }> {
   const meetings = [{ weekday: 'Tue', from: '18:00', to: '21:00' }]
-  const section = must<Section>(
-    await school.lead.ask('POST', '/api/sections', { name, meetings, termFrom: '2026-09-01', termTo: '2026-12-18' }),
-  )
-  const student = must<Student>(
-    await school.lead.ask('POST', '/api/students', {
-      name: studentName,
-      hand: 'right',
-      sectionId: section.id,
-      startDate: '2026-09-01',
-      booth: 5,
-      active: true,
-    }),
-  )
+  const sections = must<Section[]>(await school.lead.ask('GET', '/api/sections'))
+  const section =
+    sections.find(one => one.name === name) ??
+    must<Section>(
+      await school.lead.ask('POST', '/api/sections', { name, meetings, termFrom: '2026-09-01', termTo: '2026-12-18' }),
+    )
+  const students = must<Student[]>(await school.lead.ask('GET', `/api/sections/${section.id}/students`))
+  const student =
+    students.find(one => one.name === studentName) ??
+    must<Student>(
+      await school.lead.ask('POST', '/api/students', {
+        name: studentName,
+        hand: 'right',
+        sectionId: section.id,
+        startDate: '2026-09-01',
+        booth: 5,
+        active: true,
+      }),
+    )
   return { section, student }
 }

@@ -232,7 +232,7 @@ it('a lead ties an instructor to sections, and the instructor finds no others', 
   await dialog.getByLabel('Name', { exact: true }).fill('Zora Quill')
   await dialog.getByLabel('User name').fill('zora')
   await dialog.getByLabel('Password').fill(GIVEN)
-  await choose(page, dialog.locator('.v-select', { hasText: 'Sections' }), 'Morning Z')
+  await choose(page, dialog.locator('.v-select--multiple'), 'Morning Z')
   await page.keyboard.press('Escape')
   await dialog.getByRole('button', { name: 'Save' }).click()
   await page.getByRole('row', { name: 'Zora Quill zora instructor Morning Z' }).waitFor()
