@@ -125,6 +125,8 @@ export const signInSchema = object({
     .required('Type your user name')
     .max(80, 'That user name is too long'),
   password: string().strict().required('Type your password').max(200, 'That password is too long'),
+  /** A one-time code or a recovery code, where the account asks for one. */
+  code: typed().max(20, 'That code is too long').optional(),
 }).exact()
 
 /** The first lead instructor of a new school. */
@@ -147,6 +149,8 @@ export interface AccountFields {
 
 export interface Account extends AccountFields {
   readonly id: string
+  /** It signs in with one-time codes. */
+  readonly codes: boolean
 }
 
 const accountShape = {
@@ -204,6 +208,10 @@ export interface Me {
   readonly timeZone: string
   /** The password was given by a lead: it is changed before anything else is done. */
   readonly passwordGiven: boolean
+  /** The school wants one-time codes of its staff, and this sign-in has none: they are set up before anything else. */
+  readonly codesWanted: boolean
+  /** The school wants one-time codes of its staff. */
+  readonly staffCodes: boolean
 }
 
 /** The body of `PUT /api/school`: where the school stands. */

@@ -4,7 +4,7 @@ import { useSession } from '~/stores/session'
 const route = useRoute()
 const session = useSession()
 /** Pages at the door: no room is open to whoever stands there. */
-const BARE = ['/sign-in', '/own-password', '/away']
+const BARE = ['/sign-in', '/own-password', '/one-time-codes', '/away']
 const bare = computed(() => BARE.includes(route.path) || !session.me)
 </script>
 

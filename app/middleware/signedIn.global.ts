@@ -18,6 +18,10 @@ export default defineNuxtRouteMiddleware(async to => {
   if (!session.me) return navigateTo({ path: '/sign-in', query: to.fullPath === '/' ? {} : { to: to.fullPath } })
   if (session.me.passwordGiven)
     return to.path === '/own-password' ? undefined : navigateTo({ path: '/own-password', query: { to: to.fullPath } })
+  if (session.me.codesWanted)
+    return to.path === '/one-time-codes'
+      ? undefined
+      : navigateTo({ path: '/one-time-codes', query: { to: to.fullPath } })
   if (session.me.role === 'student') {
     const own = `/record/${session.me.studentId}`
     if (!to.path.startsWith(own) && !FOR_STUDENTS.includes(to.path)) return navigateTo(own)

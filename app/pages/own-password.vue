@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ownPasswordSchema, type OwnPassword } from '~~/contract/people'
 import { useFieldErrors } from '~/composables/fieldErrors'
+import { whereTo } from '~/composables/whereTo'
 import { useSession } from '~/stores/session'
 
 /** A password that a lead gave is changed before anything else. */
@@ -13,8 +14,7 @@ const form = ref<OwnPassword>({ current: '', next: '' })
 async function save() {
   const value = { ...form.value }
   if (!(await attempt(() => session.changePassword(value), { schema: ownPasswordSchema, value }))) return
-  const { to } = route.query
-  await navigateTo(typeof to === 'string' && /^\/(?!\/)/.test(to) ? to : '/')
+  await navigateTo(whereTo(route.query))
 }
 async function leave() {
   await attempt(() => session.signOut())

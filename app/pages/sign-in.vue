@@ -2,6 +2,7 @@
 import type { Welcome } from '~~/contract/record'
 import { firstLeadSchema, signInSchema } from '~~/contract/people'
 import { useFieldErrors } from '~/composables/fieldErrors'
+import { whereTo } from '~/composables/whereTo'
 import { useSession } from '~/stores/session'
 
 const session = useSession()
@@ -12,6 +13,9 @@ const school = ref('')
 const name = ref('')
 const username = ref('')
 const password = ref('')
+const code = ref('')
+/** The account asks for a code: known once a password was right without one. */
+const asksCode = ref(false)
 
 const userField = useTemplateRef<{ focus: () => void }>('userField')
 onMounted(() => {
@@ -27,20 +31,17 @@ const founding = computed(() => welcome.value?.needsFirstLead === true)
 async function submit() {
   const fields = founding.value
     ? { school: school.value, name: name.value, username: username.value, password: password.value }
-    : { username: username.value, password: password.value }
+    : { username: username.value, password: password.value, ...(code.value ? { code: code.value } : {}) }
   const done = await attempt(
     () =>
       founding.value
         ? session.foundSchool(fields as Required<typeof fields> & { school: string; name: string })
-        : session.signIn(username.value, password.value),
+        : session.signIn(username.value, password.value, code.value),
     { schema: founding.value ? firstLeadSchema : signInSchema, value: fields },
   )
+  if (errors.value.code) asksCode.value = true
   if (!done) return
-  const to =
-    typeof route.query.to === 'string' && route.query.to.startsWith('/') && !route.query.to.startsWith('//')
-      ? route.query.to
-      : '/'
-  await navigateTo(founding.value ? '/house' : to)
+  await navigateTo(founding.value ? '/house' : whereTo(route.query))
 }
 
 async function enterAs(account: Welcome['demo'][number]) {
@@ -68,6 +69,15 @@ async function enterAs(account: Welcome['demo'][number]) {
       label="Password"
       :autocomplete="founding ? 'new-password' : 'current-password'"
       :error-messages="errors.password"
+    />
+    <v-text-field
+      v-if="asksCode"
+      v-model="code"
+      label="One-time code"
+      autocomplete="one-time-code"
+      autocapitalize="none"
+      autofocus
+      :error-messages="errors.code"
     />
     <p v-if="message" role="alert" class="alert">{{ message }}</p>
     <v-btn type="submit" color="primary" block :loading="busy">{{

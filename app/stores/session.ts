@@ -27,8 +27,15 @@ export const useSession = defineStore('session', () => {
 
   const welcome = () => request<Welcome>('GET', '/api/welcome')
 
-  async function signIn(username: string, password: string): Promise<void> {
-    me.value = await request<Me>('POST', '/api/session', { username, password })
+  /** Finds out anew, where something of the sign-in has changed. */
+  async function askAgain(): Promise<void> {
+    asked.value = false
+    await ask()
+  }
+
+  /** @param code a one-time code, where the account asks for one */
+  async function signIn(username: string, password: string, code?: string): Promise<void> {
+    me.value = await request<Me>('POST', '/api/session', { username, password, ...(code ? { code } : {}) })
     asked.value = true
   }
 
@@ -70,6 +77,7 @@ export const useSession = defineStore('session', () => {
     isStaff,
     isLead,
     ask,
+    askAgain,
     welcome,
     signIn,
     foundSchool,

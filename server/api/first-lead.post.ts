@@ -23,6 +23,8 @@ export default defineRoute(
       sectionIds: null,
       timeZone: '',
       passwordGiven: false,
+      codesWanted: false,
+      staffCodes: false,
     }
   },
 )

@@ -4,9 +4,11 @@ import { anyone } from '../http/access'
 import { addressOf } from '../http/addressOf'
 import { beginSession } from '../http/beginSession'
 import { defineRoute } from '../http/defineRoute'
+import { stepOf } from '../http/oneTimeCode'
 import { refuse } from '../http/refuse'
 import { tooManyTries } from '../http/tooManyTries'
 import { findForSignIn } from '../store/accounts'
+import { useRecoveryCode, useStep } from '../store/oneTimeCodes'
 import { giveTurnBack, passwordSubjects, takeTurn } from '../store/turns'
 
 /** Verified when there is no such account, so that the answer takes as long either way. */
@@ -14,15 +16,26 @@ const NOBODY = hashPassword('no account has this password')
 
 export default defineRoute(
   { who: anyone, did: 'signed in', takes: signInSchema },
-  async ({ body: { username, password }, event }): Promise<Me> => {
+  async ({ body: { username, password, code }, event }): Promise<Me> => {
     const subjects = passwordSubjects(username, addressOf(event))
     const wait = await takeTurn(subjects)
     if (wait > 0) throw tooManyTries(event, wait, 'ask a lead instructor for a new password')
     const found = await findForSignIn(username)
     const right = await verifyPassword(found?.passwordHash ?? (await NOBODY), password)
     if (!found || !right) throw refuse(401, 'Not signed in', 'User name and password do not match.')
+    if (found.codeSecret !== null) await mustHaveCode(found.me.id, found.codeSecret, code)
     await giveTurnBack(subjects)
     await beginSession(event, { user: found.user })
     return found.me
   },
 )
+
+/** A code of now that was not used yet, or a recovery code. The turn is spent until it is right. */
+async function mustHaveCode(accountId: string, secret: string, code: string | undefined): Promise<void> {
+  if (!code) throw codeRefused('Type the six digits that your phone shows, or a recovery code')
+  const step = stepOf(code, secret, new Date())
+  if (step !== null ? await useStep(accountId, step) : await useRecoveryCode(accountId, code)) return
+  throw codeRefused('That code does not let in: wait for the next one, or use a recovery code')
+}
+
+const codeRefused = (message: string) => refuse(401, 'One-time code', `${message}.`, [{ path: 'code', message }])

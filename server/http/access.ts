@@ -29,18 +29,20 @@ function mustBeSignedIn(me: Me | null): Me {
   return me
 }
 
-/** The person signed in by an own password; null when nobody is. */
+/** The person signed in, with nothing left to be done at the door; null when nobody is. */
 export async function whoever(event: H3Event): Promise<Me | null> {
   const me = await lookUp(event)
   if (me?.passwordGiven)
     throw refuse(403, 'Choose your own password', 'A lead gave you the password you came in with: change it first.')
+  if (me?.codesWanted)
+    throw refuse(403, 'Set up one-time codes', 'This school wants a one-time code of its staff: set yours up first.')
   return me
 }
 
-/** Anybody who is signed in by an own password. */
+/** Anybody who is signed in, with nothing left to be done at the door. */
 export const signedIn = async (event: H3Event): Promise<Me> => mustBeSignedIn(await whoever(event))
 
-/** A person signed in, by an own password or one that was given: to change it, or to go. */
+/** A person signed in, whatever is still to be done at the door: to do it, or to go. */
 export const cameIn = async (event: H3Event): Promise<Me> => mustBeSignedIn(await lookUp(event))
 
 /** A lead or an instructor. */

@@ -12,15 +12,17 @@ interface AccountRow {
   section_ids: string | null
   password_hash: string
   password_given: number
+  has_codes: number
   active: number
 }
 
-const COLUMNS = `id, name, username, role, student_id, tied, password_hash, password_given, active,
+const COLUMNS = `id, name, username, role, student_id, tied, password_hash, password_given, code_secret IS NOT NULL AS has_codes, active,
   (SELECT GROUP_CONCAT(section_id) FROM account_section WHERE account_id = account.id) AS section_ids`
 
 /** With where the school stands: a page that is signed in tells its days. */
-const ME_COLUMNS = `${COLUMNS}, (SELECT time_zone FROM school WHERE id = 1) AS time_zone`
-type MeRow = AccountRow & { time_zone: string | null }
+const ME_COLUMNS = `${COLUMNS}, (SELECT time_zone FROM school WHERE id = 1) AS time_zone,
+  (SELECT staff_codes FROM school WHERE id = 1) AS staff_codes`
+type MeRow = AccountRow & { time_zone: string | null; staff_codes: number | null }
 
 /** The sections that an account is tied to; null for one that teaches all. */
 const tiesOf = (row: AccountRow): string[] | null => (row.tied ? (row.section_ids?.split(',') ?? []) : null)
@@ -33,6 +35,8 @@ const toMe = (row: MeRow): Me => ({
   sectionIds: tiesOf(row),
   timeZone: row.time_zone ?? '',
   passwordGiven: row.password_given === 1,
+  codesWanted: row.staff_codes === 1 && row.role !== 'student' && row.has_codes === 0,
+  staffCodes: row.staff_codes === 1,
 })
 
 function toAccount(row: AccountRow): Account {
@@ -43,6 +47,7 @@ function toAccount(row: AccountRow): Account {
     role: row.role,
     studentId: row.student_id,
     sectionIds: tiesOf(row),
+    codes: row.has_codes === 1,
     active: row.active === 1,
   }
 }
@@ -70,10 +75,10 @@ export interface SessionUser {
 /** The account of a user name with its password hash; null when there is none or it is switched off. */
 export async function findForSignIn(
   username: string,
-): Promise<{ me: Me; user: SessionUser; passwordHash: string } | null> {
-  const [row] = await rows<MeRow & { session_number: number }>(
+): Promise<{ me: Me; user: SessionUser; passwordHash: string; codeSecret: string | null } | null> {
+  const [row] = await rows<MeRow & { session_number: number; code_secret: string | null }>(
     database(),
-    `SELECT ${ME_COLUMNS}, session_number FROM account WHERE username = ? AND active`,
+    `SELECT ${ME_COLUMNS}, session_number, code_secret FROM account WHERE username = ? AND active`,
     [username],
   )
   if (!row) return null
@@ -81,6 +86,7 @@ export async function findForSignIn(
     me: toMe(row),
     user: { id: row.id, number: row.session_number },
     passwordHash: row.password_hash,
+    codeSecret: row.code_secret,
   }
 }
 
@@ -114,7 +120,7 @@ async function insertAccount(
     ],
   )
   await tie(on, id, fields.sectionIds)
-  return { id, ...fields }
+  return { id, ...fields, codes: false }
 }
 
 /** Ties an account to these sections and no others. */

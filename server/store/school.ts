@@ -18,6 +18,11 @@ export const schoolZone = async (): Promise<string> => (await findSchool())?.tim
 /** Which class day it is where the school stands. */
 export const schoolDay = async (moment: Date): Promise<ClassDay> => classDayAt(moment, await schoolZone())
 
+/** Whether leads and instructors must sign in with one-time codes. */
+export async function wantStaffCodes(wanted: boolean): Promise<void> {
+  await run(database(), 'UPDATE school SET staff_codes = ?', [wanted])
+}
+
 export async function moveSchool(timeZone: string): Promise<void> {
   await run(database(), 'UPDATE school SET time_zone = ?', [timeZone])
 }

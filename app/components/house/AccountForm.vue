@@ -8,6 +8,7 @@ import {
   type Student,
 } from '~~/contract/people'
 import { useFieldErrors } from '~/composables/fieldErrors'
+import { useOneTimeCodes } from '~/stores/oneTimeCodes'
 import { usePeople } from '~/stores/people'
 
 /** Adds or changes an account. The password stays as it is unless a new one is typed. */
@@ -18,6 +19,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ done: []; close: [] }>()
 const people = usePeople()
+const codes = useOneTimeCodes()
 const { errors, message, busy, attempt } = useFieldErrors()
 const form = reactive({
   name: props.account?.name ?? '',
@@ -30,6 +32,10 @@ const form = reactive({
   password: '',
 })
 const students = computed(() => props.students.map(student => ({ value: student.id, title: student.name })))
+
+async function takeCodesOff() {
+  if (await attempt(() => codes.takeOff(props.account!.id))) emit('done')
+}
 
 async function save() {
   const { password, tied, ...rest } = form
@@ -99,5 +105,6 @@ async function save() {
       :error-messages="errors.password"
     />
     <v-checkbox v-model="form.active" label="May sign in" />
+    <v-btn v-if="account?.codes" variant="outlined" @click="takeCodesOff">Phone lost: take one-time codes off</v-btn>
   </FormDialog>
 </template>

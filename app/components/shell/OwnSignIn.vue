@@ -3,12 +3,13 @@ import { ownPasswordSchema, type OwnPassword } from '~~/contract/people'
 import { useFieldErrors } from '~/composables/fieldErrors'
 import { useSession } from '~/stores/session'
 
-/** One's own sign-in: another password, or out everywhere. */
+/** One's own sign-in: another password, codes from a phone, or out everywhere. */
 const emit = defineEmits<{ close: [] }>()
 const session = useSession()
 const { errors, message, busy, attempt } = useFieldErrors()
 const form = ref<OwnPassword>({ current: '', next: '' })
 const changed = ref(false)
+const codes = ref(false)
 
 async function save() {
   if (changed.value) return emit('close')
@@ -25,7 +26,9 @@ const leaveEverywhere = () =>
 </script>
 
 <template>
+  <OwnCodes v-if="codes" @close="emit('close')" />
   <FormDialog
+    v-else
     :heading="session.me?.name ?? 'Your sign-in'"
     :save="changed ? 'Close' : 'Change password'"
     leave="Close"
@@ -38,6 +41,7 @@ const leaveEverywhere = () =>
     <template v-else>
       <OwnPasswordFields v-model="form" :errors="errors" had="Password you have" />
     </template>
+    <v-btn v-if="session.isStaff" variant="outlined" @click="codes = true">One-time codes</v-btn>
     <v-btn variant="outlined" @click="leaveEverywhere">Sign out everywhere</v-btn>
   </FormDialog>
 </template>

@@ -139,7 +139,10 @@ async function done(said: string) {
           </tbody>
         </table>
       </section>
-      <SchoolClock v-if="session.isLead" />
+      <template v-if="session.isLead">
+        <SchoolClock />
+        <StaffCodes />
+      </template>
     </template>
     <StudentForm
       v-if="form?.is === 'student' && sections.current"

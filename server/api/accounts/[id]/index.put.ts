@@ -1,12 +1,12 @@
-import { accountSchema } from '../../../contract/people'
-import { lead } from '../../http/access'
-import { defineRoute } from '../../http/defineRoute'
-import { mustBeHardToGuess } from '../../http/hardToGuess'
-import { nameTaken } from '../../http/nameTaken'
-import { notFound, refuse } from '../../http/refuse'
-import { requireTies } from '../../http/requireTies'
-import { changeAccount } from '../../store/accounts'
-import { forgetTurns } from '../../store/turns'
+import { accountSchema } from '../../../../contract/people'
+import { lead } from '../../../http/access'
+import { defineRoute } from '../../../http/defineRoute'
+import { mustBeHardToGuess } from '../../../http/hardToGuess'
+import { nameTaken } from '../../../http/nameTaken'
+import { notFound, refuse } from '../../../http/refuse'
+import { requireTies } from '../../../http/requireTies'
+import { changeAccount } from '../../../store/accounts'
+import { forgetTurns } from '../../../store/turns'
 
 export default defineRoute(
   { who: lead, did: 'changed an account', id: 'account', takes: accountSchema },

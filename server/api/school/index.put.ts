@@ -1,7 +1,7 @@
-import { schoolPlaceSchema, type SchoolPlace } from '../../contract/people'
-import { lead } from '../http/access'
-import { defineRoute } from '../http/defineRoute'
-import { moveSchool } from '../store/school'
+import { schoolPlaceSchema, type SchoolPlace } from '../../../contract/people'
+import { lead } from '../../http/access'
+import { defineRoute } from '../../http/defineRoute'
+import { moveSchool } from '../../store/school'
 
 /** Says where the school stands: its class days begin at midnight there. */
 export default defineRoute(
