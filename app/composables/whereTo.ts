@@ -1,4 +1,3 @@
-import type { LocationQuery } from 'vue-router'
-
-/** Where somebody was going before the door; only ever a page of our own. */
-export const whereTo = ({ to }: LocationQuery): string => (typeof to === 'string' && /^\/(?![/\\])/.test(to) ? to : '/')
+/** Where somebody was going before the door, by the address they stand at; only ever a page of our own. */
+export const whereTo = ({ to }: Readonly<Record<string, unknown>>): string =>
+  typeof to === 'string' && /^\/(?![/\\])/.test(to) ? to : '/'
