@@ -6,7 +6,7 @@ import { changeFor } from './change'
 import { drillFor } from './drill'
 import { posterior, shows } from './network'
 import { NOTHING_KNOWN, priorsFor, type Known } from './priors'
-import { gainOf } from './gain'
+import { gainOf, takenAwayMore } from './gain'
 import { bestQuestion, type Question } from './question'
 import { signsOf, type SeenSigns, type Sign } from './signs'
 import { signOf, type SignId } from './signTable'
@@ -30,6 +30,8 @@ export interface Diagnosis {
   readonly clear: boolean
   /** The cause whose change is expected to help most; null when nothing is to be changed. */
   readonly change: RankedCause | null
+  /** Why the change is not for the likeliest cause, in words; null where it is, or there is none. */
+  readonly notLikeliest: string | null
   /** The one change for the next run, in one sentence. */
   readonly nextRun: string
   /** Why nothing can be read off this coupon; null when it can. */
@@ -71,7 +73,7 @@ export function diagnoseSigns(
   known: Known = NOTHING_KNOWN,
 ): Diagnosis {
   const { odds } = posterior(priorsOn(document, rules, known, seen), seen)
-  const nothing = { seen, causes: [], clear: true, change: null, unreadable: null }
+  const nothing = { seen, causes: [], clear: true, change: null, notLikeliest: null, unreadable: null }
   const setUp = CAUSES.findIndex(
     (cause, index) => (cause.id === 'polarity' || cause.id === 'rod unfit') && odds[index]! > 0.5,
   )
@@ -105,6 +107,7 @@ export function diagnoseSigns(
     causes,
     clear,
     change,
+    notLikeliest: change === first ? null : whyNot(first, change, seen, odds, setUp >= 0),
     unreadable: null,
     nextRun: `${advice(change, document, rules, clear && change === first)}. Then ${drillFor(change.cause, document)}.`,
   }
@@ -137,6 +140,21 @@ const priorsOn = (document: CouponDocument, rules: HouseRules, known: Known, { s
 
 const advice = (change: RankedCause, document: CouponDocument, rules: HouseRules, strong: boolean) =>
   changeFor({ cause: change.cause, document, markIds: change.speaksFor.flatMap(sign => sign.markIds), strong }, rules)
+
+/** Why something else is changed than what is likeliest. */
+function whyNot(
+  first: RankedCause,
+  change: RankedCause,
+  seen: SeenSigns,
+  odds: readonly number[],
+  setUpFirst: boolean,
+): string {
+  const likeliest = `${first.cause.name} is likelier`
+  if (setUpFirst) return `${likeliest}, but machine and rod come first: nothing else can be judged before`
+  const [chosen, likelier] = [change, first].map(row => CAUSES.indexOf(row.cause)) as [number, number]
+  const more = takenAwayMore(seen, odds, { chosen, likelier })
+  return `${likeliest}, but this takes away more of ${more.map(id => signOf(id).says).join(' and ')}`
+}
 
 /** A sound coupon is run again as it was; one that fails for something no cause is known of says what failed. */
 function sameAgain(document: CouponDocument, rules: HouseRules): string {

@@ -50,6 +50,7 @@ const all = CAUSES.map(({ id, name }) => ({ value: id, title: name }))
           </dl>
         </li>
       </ol>
+      <p v-if="reading.notLikeliest" class="why">{{ reading.notLikeliest }}.</p>
       <ul v-if="answered.length > 0" class="answered" aria-label="Answered">
         <li v-for="one in answered" :key="one.sign">
           <span>{{ signOf(one.sign).says }}: {{ one.said }}</span
@@ -158,6 +159,10 @@ dt {
 }
 .answered button {
   min-height: 40px;
+  color: var(--quiet);
+}
+.why {
+  font-size: 0.9rem;
   color: var(--quiet);
 }
 .unreadable {
