@@ -48,15 +48,17 @@ const meetings = computed(
   () => sections.current?.meetings.map(one => `${one.weekday} ${one.from}–${one.to}`).join(', ') ?? '',
 )
 const others = computed(() => floor.longestAgo.filter(student => !floor.waitOf(student.id)))
-const refusedReady = ref('')
-async function setReady(studentId: string, ready: boolean) {
-  refusedReady.value = ''
+const remarking = ref(false)
+const refusedHere = ref('')
+async function tryTo(act: () => Promise<void>) {
+  refusedHere.value = ''
   try {
-    await floor.setReady(studentId, ready)
+    await act()
   } catch (error) {
-    refusedReady.value = messageOf(error)
+    refusedHere.value = messageOf(error)
   }
 }
+const setReady = (studentId: string, ready: boolean) => tryTo(() => floor.setReady(studentId, ready))
 const toldLast = (studentId: string) => floor.students.find(one => one.id === studentId)?.last?.nextRun ?? ''
 const toBench = (studentId: string) => ({ path: '/bench', query: { student: studentId } })
 
@@ -67,7 +69,7 @@ usePageKeys(
       if (floor.next) void navigateTo(toBench(floor.next.id))
     },
   },
-  () => handing.value,
+  () => handing.value || remarking.value,
 )
 function askToHandOver() {
   handing.value = true
@@ -83,6 +85,7 @@ function askToHandOver() {
         <p>{{ meetings }}</p>
       </div>
       <div class="push"><SectionChooser /></div>
+      <v-btn v-if="floor.next" variant="text" @click="remarking = true">Remark</v-btn>
       <v-btn v-if="floor.next" variant="outlined" @click="askToHandOver">Hand over tablet</v-btn>
       <v-btn v-if="floor.next" color="primary" :to="toBench(floor.next.id)">Next coupon <kbd class="key">N</kbd></v-btn>
     </header>
@@ -99,7 +102,7 @@ function askToHandOver() {
       ><v-btn color="primary" to="/house">Fill the roster</v-btn></PageState
     >
     <template v-else>
-      <p v-if="refusedReady" role="alert" class="alert">{{ refusedReady }}</p>
+      <p v-if="refusedHere" role="alert" class="alert">{{ refusedHere }}</p>
       <FloorQueue
         v-if="floor.queue.waiting.length > 0"
         :queue="floor.queue"
@@ -107,6 +110,10 @@ function askToHandOver() {
         :told="toldLast"
         @not-ready="setReady($event, false)"
       />
+      <section v-if="floor.remarks.length > 0" class="panel for-next" aria-label="For next time">
+        <h2>For next time</h2>
+        <RemarkList :remarks="floor.remarks" about @tick="tryTo(() => floor.tick($event))" />
+      </section>
       <p class="quiet count">
         {{ readToday }} of {{ floor.students.length }} read today{{
           floor.queue.waiting.length > 0 ? '' : '; nobody waits'
@@ -122,6 +129,12 @@ function askToHandOver() {
         </li>
       </ul>
     </template>
+    <RemarkForm
+      v-if="remarking && floor.sectionId"
+      :section-id="floor.sectionId"
+      :students="floor.students"
+      @close="remarking = false"
+    />
     <FormDialog
       v-if="handing"
       heading="Hand this tablet over?"
@@ -139,6 +152,15 @@ function askToHandOver() {
 </template>
 
 <style scoped>
+.for-next {
+  padding: 12px 16px 8px;
+  margin-bottom: 16px;
+}
+.for-next h2 {
+  font-size: 1.1rem;
+  font-weight: 700;
+  margin-bottom: 4px;
+}
 .count {
   margin-bottom: 10px;
 }

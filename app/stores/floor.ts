@@ -2,6 +2,7 @@ import { v7 as uuid } from 'uuid'
 import { defineStore } from 'pinia'
 import type { FloorQueue, QueuePlace, WaitingStudent } from '~~/contract/floor'
 import type { FloorStudent } from '~~/contract/people'
+import type { Remark, RemarkSave } from '~~/contract/remarks'
 import { request } from './request'
 import { useSession } from './session'
 
@@ -12,25 +13,43 @@ export const useFloor = defineStore('floor', () => {
   const session = useSession()
   const students = ref<FloorStudent[]>([])
   const queue = shallowRef<FloorQueue>(NOBODY_WAITS)
+  const remarks = shallowRef<Remark[]>([])
   const sectionId = ref<string | null>(null)
 
   async function load(id: string): Promise<void> {
-    const [found, waits] = await Promise.all([
+    const [found, waits, left] = await Promise.all([
       request<FloorStudent[]>('GET', `/api/sections/${id}/floor`),
       request<FloorQueue>('GET', `/api/sections/${id}/queue`),
+      remarksOf(id),
     ])
     students.value = found
     queue.value = waits
+    remarks.value = left
     sectionId.value = id
   }
 
-  /** What changes while a class goes on: the queue, and the students when a coupon of theirs was read. */
+  /** What changes while a class goes on: queue and remarks, and the students when a coupon of theirs was read. */
   async function follow(): Promise<void> {
     const id = sectionId.value
     if (!id) return
-    const now = await request<FloorQueue>('GET', `/api/sections/${id}/queue`)
+    const [now, left] = await Promise.all([request<FloorQueue>('GET', `/api/sections/${id}/queue`), remarksOf(id)])
+    remarks.value = left
     if (now.readings !== queue.value.readings) await load(id)
     else queue.value = now
+  }
+
+  const remarksOf = (id: string) => request<Remark[]>('GET', `/api/sections/${id}/remarks`)
+  /** What was to be remembered of one student. */
+  const remarksAbout = (studentId: string) => remarks.value.filter(one => one.studentId === studentId)
+
+  /** Leaves a remark for next time. @throws RequestFailure with the field that is wrong */
+  async function remark(id: string, save: RemarkSave): Promise<void> {
+    await request('PUT', `/api/remarks/${id}`, save)
+    await follow()
+  }
+  async function tick(id: string): Promise<void> {
+    await request('POST', `/api/remarks/${id}/tick`)
+    remarks.value = remarks.value.filter(one => one.id !== id)
   }
 
   const waitOf = (studentId: string): WaitingStudent | null =>
@@ -72,6 +91,10 @@ export const useFloor = defineStore('floor', () => {
   return {
     students,
     queue,
+    remarks,
+    remarksAbout,
+    remark,
+    tick,
     sectionId,
     load,
     follow,

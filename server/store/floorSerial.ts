@@ -10,6 +10,15 @@ export async function noteFloor(on: Queries, studentId: string): Promise<void> {
   )
 }
 
+/** The same, where the section itself is known. */
+export async function noteSection(on: Queries, sectionId: string): Promise<void> {
+  await run(
+    on,
+    'INSERT INTO floor_serial (section_id, serial) VALUES (?, 1) ON DUPLICATE KEY UPDATE serial = serial + 1',
+    [sectionId],
+  )
+}
+
 /** How often each section's floor has changed; 0 where it never did. */
 export async function floorSerials(sectionIds: readonly string[]): Promise<Map<string, number>> {
   const found = await rows<{ section_id: string; serial: number }>(

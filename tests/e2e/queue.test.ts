@@ -3,15 +3,17 @@ import type { Browser } from 'playwright-core'
 import type { Section, Student } from '../../contract/people'
 import { addClass, foundTestSchool, type School } from '../school'
 import { ADDRESS } from '../session'
-import { openBrowser, signedIn, teaching } from './browser'
+import { choose, openBrowser, signedIn, teaching } from './browser'
 
 let browser: Browser
 let school: School
 let section: Section
+let student: Student
 beforeAll(async () => {
   school = await foundTestSchool()
   const made = await addClass(school, 'Evening W floor', 'Signe Tarrow')
   section = made.section
+  student = made.student
   await school.lead.ask<Student>('POST', '/api/students', {
     ...made.student,
     id: undefined,
@@ -73,5 +75,32 @@ describe('the queue', () => {
     await page.getByRole('button', { name: 'My coupon is ready' }).waitFor()
     expect(await page.getByText(/^You are/).count()).toBe(0)
     await page.context().close()
+  })
+})
+
+describe('remarks for next time', () => {
+  it('are left on the Floor, stand on another’s Floor and on the Bench, and are ticked off there', async () => {
+    const one = await teaching(browser, 'tobias', section.id)
+    const other = await teaching(browser, 'maren', section.id)
+    for (const page of [one, other]) {
+      await page.goto(`${ADDRESS}/`)
+      await page.getByRole('button', { name: 'Remark' }).click()
+      await page.getByRole('dialog', { name: 'For next time' }).waitFor()
+    }
+    await other.keyboard.press('Escape')
+    const dialog = one.getByRole('dialog', { name: 'For next time' })
+    await dialog.getByRole('button', { name: 'Save' }).click()
+    await dialog.getByText('What to remember is missing').waitFor()
+    await choose(one, dialog.locator('.v-autocomplete'), 'Signe Tarrow')
+    await dialog.getByLabel('What to remember').fill('left glove wears through')
+    await dialog.getByRole('button', { name: 'Save' }).click()
+    const strip = other.getByRole('region', { name: 'For next time' })
+    await strip.getByText('Signe Tarrow: left glove wears through').waitFor()
+    await one.goto(`${ADDRESS}/bench?student=${student.id}`)
+    await one.getByRole('heading', { name: 'Signe Tarrow' }).waitFor()
+    await one.getByRole('button', { name: 'Tick off: left glove wears through' }).click()
+    await expect.poll(() => strip.count()).toBe(0)
+    await one.context().close()
+    await other.context().close()
   })
 })

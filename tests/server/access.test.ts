@@ -63,6 +63,9 @@ const ROUTES: Readonly<Record<string, Who>> = {
   'PUT /api/sign-offs/[id]': 'staff',
   'POST /api/sign-offs/[id]/take-back': 'staff',
   'POST /api/kiosk': 'staff',
+  'GET /api/sections/[id]/remarks': 'staff',
+  'PUT /api/remarks/[id]': 'staff',
+  'POST /api/remarks/[id]/tick': 'staff',
   'GET /api/blind-readings/agreement': 'staff',
   'GET /api/coupons/[id]/blind': 'staff',
   'PUT /api/students/[id]/code': 'staff',
@@ -133,8 +136,8 @@ it('knows every route there is, and no other', () => expect([...found].sort()).t
 
 const LOOKS_ONLY = ['GET']
 /** Routes that take no body, and have nothing to say. */
-/** What the matrix names is no account. */
-const NOT_THERE = ['DELETE /api/accounts/[id]/codes']
+/** What the matrix names is no account, and no remark. */
+const NOT_THERE = ['DELETE /api/accounts/[id]/codes', 'POST /api/remarks/[id]/tick']
 const TAKES_NOTHING = ['PUT /api/students/[id]/hold', 'DELETE /api/students/[id]/hold']
 describe.each(Object.entries(ROUTES).filter(([, who]) => who !== 'anyone' && who !== 'tablet'))(
   '%s is for: %s',

@@ -1,11 +1,16 @@
 <script setup lang="ts">
 import type { LengthUnit } from '~~/core/units'
 import { useBench } from '~/stores/bench'
+import { useFloor } from '~/stores/floor'
 
 /** Whose coupon lies on the Bench, and how it was run. */
 defineProps<{ unit: LengthUnit }>()
 defineEmits<{ student: []; ticket: [] }>()
 const bench = useBench()
+const floor = useFloor()
+const remarks = computed(() => (bench.open ? floor.remarksAbout(bench.open.student.id) : []))
+/** A remark that cannot be ticked off now stays where it is. */
+const tick = (id: string) => void floor.tick(id).catch(() => {})
 </script>
 
 <template>
@@ -19,6 +24,7 @@ const bench = useBench()
         }}{{ bench.isRegrade ? ' · graded again' : '' }}
       </p>
     </div>
+    <RemarkList v-if="remarks.length > 0" class="remarks" :remarks="remarks" @tick="tick" />
     <BenchTicket :document="bench.coupon" :remarks="bench.remarks" :unit="unit" @edit="$emit('ticket')" />
   </header>
 </template>
@@ -33,6 +39,9 @@ const bench = useBench()
   padding: 12px 18px;
   background: rgb(var(--v-theme-surface));
   border-bottom: 1px solid var(--line);
+}
+.remarks {
+  flex: 1 1 240px;
 }
 .who h1 {
   font-size: 1.4rem;

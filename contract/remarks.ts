@@ -1,0 +1,42 @@
+import { number, object } from 'yup'
+import { label, uuid } from './fields'
+
+/** What a remark is about: one student, one booth, or the whole section where both are null. */
+export interface RemarkAbout {
+  readonly sectionId: string
+  readonly studentId: string | null
+  readonly booth: number | null
+}
+
+/** The body of `PUT /api/remarks/:id`. */
+export interface RemarkSave extends RemarkAbout {
+  readonly says: string
+}
+
+/** Something to be remembered next time. */
+export interface Remark extends RemarkSave {
+  readonly id: string
+  /** The student's name; null where it is about nobody. */
+  readonly student: string | null
+  readonly by: string
+  /** ISO 8601. */
+  readonly at: string
+}
+
+export const MOST_SAID = 200
+
+export const remarkSchema = object({
+  sectionId: uuid().required('${path} is missing'),
+  studentId: uuid().nullable().defined('${path} is missing: null where it is about nobody'),
+  booth: number()
+    .strict()
+    .nullable()
+    .defined('${path} is missing: null where it is about none')
+    .integer('${path} is a whole number')
+    .min(1, '${path} is 1 or more')
+    .max(999, '${path} is at most 999')
+    .test('one', 'A remark is about a student or a booth, not both', function (booth) {
+      return booth === null || this.parent.studentId === null
+    }),
+  says: label(MOST_SAID).label('What to remember'),
+}).exact()
