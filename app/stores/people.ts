@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia'
 import type { Account, AccountFields, RosterImport, Student, StudentFields } from '~~/contract/people'
+import type { Erasure } from '~~/contract/personData'
 import { request } from './request'
 
 /** Students of a section, and the school's accounts. */
@@ -13,6 +14,11 @@ export const usePeople = defineStore('people', () => {
 
   async function saveStudent(id: string | null, fields: StudentFields): Promise<void> {
     await request(id ? 'PUT' : 'POST', id ? `/api/students/${id}` : '/api/students', fields)
+  }
+
+  /** Erases a person for good. @throws RequestFailure with the field that is wrong */
+  async function erase(id: string, why: Erasure): Promise<void> {
+    await request('POST', `/api/students/${id}/erase`, why)
   }
 
   async function setCode(id: string, code: string): Promise<void> {
@@ -30,5 +36,5 @@ export const usePeople = defineStore('people', () => {
     await loadAccounts()
   }
 
-  return { students, accounts, loadStudents, saveStudent, setCode, importRoster, loadAccounts, saveAccount }
+  return { students, accounts, loadStudents, saveStudent, erase, setCode, importRoster, loadAccounts, saveAccount }
 })

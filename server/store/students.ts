@@ -34,14 +34,19 @@ export async function listStudents(sectionId: string): Promise<Student[]> {
   return (
     await rows<StudentRow>(
       database(),
-      `SELECT ${COLUMNS} FROM student WHERE section_id = ? ORDER BY active DESC, name`,
+      `SELECT ${COLUMNS} FROM student WHERE section_id = ? AND erased_at IS NULL ORDER BY active DESC, name`,
       [sectionId],
     )
   ).map(toStudent)
 }
 
+/** A student; one who was erased is nobody. */
 export async function findStudent(id: string): Promise<Student | null> {
-  const [row] = await rows<StudentRow>(database(), `SELECT ${COLUMNS} FROM student WHERE id = ?`, [id])
+  const [row] = await rows<StudentRow>(
+    database(),
+    `SELECT ${COLUMNS} FROM student WHERE id = ? AND erased_at IS NULL`,
+    [id],
+  )
   return row ? toStudent(row) : null
 }
 
@@ -57,7 +62,11 @@ export async function addStudent(fields: StudentFields): Promise<Student> {
 
 export async function changeStudent(id: string, fields: StudentFields): Promise<boolean> {
   return inTransaction(database(), async on => {
-    const [before] = await rows<{ hand: string }>(on, 'SELECT hand FROM student WHERE id = ? FOR UPDATE', [id])
+    const [before] = await rows<{ hand: string }>(
+      on,
+      'SELECT hand FROM student WHERE id = ? AND erased_at IS NULL FOR UPDATE',
+      [id],
+    )
     if (!before) return false
     await run(
       on,

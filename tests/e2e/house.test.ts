@@ -6,7 +6,7 @@ import { aCoupon } from '../../core/coupon/example'
 import type { Section } from '../../contract/people'
 import { addClass, foundTestSchool, type School } from '../school'
 import { ADDRESS, GIVEN, PASSWORD, Visitor } from '../session'
-import { choose, listOf, openBrowser, signedIn } from './browser'
+import { choose, listOf, openBrowser, signedIn, teaching } from './browser'
 
 let browser: Browser
 let school: School
@@ -221,6 +221,24 @@ it('one’s own password is changed from any room, and what is wrong is said at 
   await dialog.getByRole('button', { name: 'Close' }).first().click()
   await page.reload()
   await page.getByRole('navigation', { name: 'Rooms' }).waitFor()
+  await page.context().close()
+})
+
+it('a lead erases a person, with the name typed again, and the roster has one row less', async () => {
+  const { section } = await addClass(school, 'Person Y', 'Tove Ermin')
+  const page = await teaching(browser, 'maren', section.id)
+  await page.goto(`${ADDRESS}/house`)
+  await page.getByRole('button', { name: 'Change Tove Ermin' }).click()
+  await page.getByRole('button', { name: 'Erase this person' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Erase Tove Ermin?' })
+  await dialog.getByLabel('Name, typed again').fill('Tove')
+  await dialog.getByLabel('Why').fill('asked for it')
+  await dialog.getByRole('button', { name: 'Erase for good' }).click()
+  await dialog.getByText('That is not this student’s name').first().waitFor()
+  await dialog.getByLabel('Name, typed again').fill('Tove Ermin')
+  await dialog.getByRole('button', { name: 'Erase for good' }).click()
+  await page.getByText('The person is erased').waitFor()
+  await page.getByText('Nobody is in this section yet.').waitFor()
   await page.context().close()
 })
 

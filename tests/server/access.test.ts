@@ -63,6 +63,8 @@ const ROUTES: Readonly<Record<string, Who>> = {
   'PUT /api/sign-offs/[id]': 'staff',
   'POST /api/sign-offs/[id]/take-back': 'staff',
   'POST /api/kiosk': 'staff',
+  'GET /api/students/[id]/export': 'own',
+  'POST /api/students/[id]/erase': 'lead',
   'GET /api/sections/[id]/remarks': 'staff',
   'PUT /api/remarks/[id]': 'staff',
   'POST /api/remarks/[id]/tick': 'staff',

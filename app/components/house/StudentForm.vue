@@ -4,11 +4,13 @@ import { studentCodeSchema } from '~~/contract/blindReadings'
 import { today } from '~/composables/shopClock'
 import { useFieldErrors } from '~/composables/fieldErrors'
 import { usePeople } from '~/stores/people'
+import { useSession } from '~/stores/session'
 
 /** Adds or changes a student; moving to another section or archiving is a change like any other. */
 const props = defineProps<{ student: Student | null; sections: readonly Section[]; sectionId: string }>()
-const emit = defineEmits<{ done: []; close: [] }>()
+const emit = defineEmits<{ done: []; close: []; erase: [student: Student] }>()
 const people = usePeople()
+const session = useSession()
 const { errors, message, busy, attempt } = useFieldErrors()
 const code = ref('')
 const form = reactive({
@@ -68,5 +70,8 @@ async function save() {
       :error-messages="errors.code"
     />
     <v-checkbox v-model="form.active" label="Still here" hint="Archived students keep their record" persistent-hint />
+    <v-btn v-if="student && session.isLead" variant="text" color="error" @click="emit('erase', student)"
+      >Erase this person</v-btn
+    >
   </FormDialog>
 </template>

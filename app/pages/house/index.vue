@@ -16,6 +16,7 @@ type Form =
   | { is: 'section'; section: Section | null }
   | { is: 'account'; account: Account | null }
   | { is: 'import' }
+  | { is: 'erase'; student: Student }
   | null
 const form = shallowRef<Form>(null)
 const notice = ref('')
@@ -150,6 +151,13 @@ async function done(said: string) {
       :sections="sections.all"
       :section-id="sections.current.id"
       @done="done('Student saved')"
+      @erase="form = { is: 'erase', student: $event }"
+      @close="form = null"
+    />
+    <ErasePerson
+      v-if="form?.is === 'erase'"
+      :student="form.student"
+      @done="done('The person is erased')"
       @close="form = null"
     />
     <SectionForm

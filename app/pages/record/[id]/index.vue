@@ -95,7 +95,12 @@ const print = () => window.print()
           :name="record.student.name"
           @more="page(true)"
         />
-        <p class="quiet">A school’s training record. Intervals are exact binomial, 95 %. It certifies nothing.</p>
+        <p class="quiet">
+          A school’s training record. Intervals are exact binomial, 95 %. It certifies nothing.
+          <a class="no-print all" :href="`/api/students/${studentId}/export`" download="person.json"
+            >All that is kept, as a file (JSON)</a
+          >
+        </p>
       </div>
     </template>
   </div>
@@ -114,6 +119,11 @@ const print = () => window.print()
 }
 .common {
   padding: 16px;
+}
+.all {
+  color: inherit;
+  display: inline-block;
+  padding: 12px 0;
 }
 
 .common h2 + ol + h2,

@@ -1,0 +1,12 @@
+import { setResponseHeader } from 'h3'
+import { recordOf } from '../../../http/access'
+import { defineRoute } from '../../../http/defineRoute'
+import { found } from '../../../http/refuse'
+import { exportPerson } from '../../../store/personExport'
+
+/** All that is kept about a student, as a file: for whoever may see the record, the student first of all. */
+export default defineRoute({ who: recordOf, did: 'exported a person’s data', id: 'student' }, async ({ id, event }) => {
+  const all = found(await exportPerson(id, new Date()), 'student')
+  setResponseHeader(event, 'content-disposition', 'attachment; filename="person.json"')
+  return all
+})

@@ -1,0 +1,52 @@
+import { database, inTransaction, rows, run, toDateTime } from './database'
+import { noteFloor } from './floorSerial'
+
+/** What is left of a name. */
+export const ERASED = 'erased'
+
+/** What goes with a person: words about them, the way in, and what was only for the day. */
+const GOES = [
+  'DELETE coupon_revision FROM coupon_revision JOIN coupon ON coupon.id = coupon_id WHERE student_id = ?',
+  'DELETE test_revision FROM test_revision JOIN test_record ON test_record.id = test_id WHERE student_id = ?',
+  `UPDATE coupon SET next_run = IF(JSON_VALUE(document, '$.nextRun') IS NULL, next_run, ''),
+    document = JSON_SET(document, '$.notes', '', '$.nextRun', NULL) WHERE student_id = ?`,
+  `UPDATE test_record SET document = JSON_SET(document, '$.notes', '', '$.stamp', '') WHERE student_id = ?`,
+  `UPDATE blind_reading SET document = JSON_SET(document, '$.notes', '') WHERE student_id = ?`,
+  `UPDATE sign_off SET why = '', taken_back_why = IF(taken_back_why IS NULL, NULL, '') WHERE student_id = ?`,
+  'DELETE FROM remark WHERE student_id = ?',
+  'DELETE FROM waiting WHERE student_id = ?',
+  'DELETE FROM reading_hold WHERE student_id = ?',
+  'DELETE recovery_code FROM recovery_code JOIN account ON account.id = account_id WHERE student_id = ?',
+  `UPDATE account SET name = '${ERASED}', username = CONCAT('gone-', REPLACE(id, '-', '')), password_hash = '',
+    code_secret = NULL, active = FALSE, session_number = session_number + 1 WHERE student_id = ?`,
+] as const
+
+/**
+ * Erases a person: name, words and sign-in go; what was counted, which other numbers rest on, stays without a person.
+ * It cannot be taken back. Backups made before still hold it, for as long as they are kept.
+ * @param name as typed; another name than the student's erases nobody
+ */
+export async function erasePerson(
+  id: string,
+  { name, why }: { readonly name: string; readonly why: string },
+  by: { readonly name: string; readonly now: Date },
+): Promise<'erased' | 'not found' | 'another name'> {
+  return inTransaction(database(), async on => {
+    const [row] = await rows<{ name: string }>(
+      on,
+      'SELECT name FROM student WHERE id = ? AND erased_at IS NULL FOR UPDATE',
+      [id],
+    )
+    if (!row) return 'not found'
+    if (row.name !== name) return 'another name'
+    await noteFloor(on, id)
+    for (const sql of GOES) await run(on, sql, [id])
+    await run(
+      on,
+      `UPDATE student SET name = ?, booth = NULL, active = FALSE, code_hash = NULL, session_number = session_number + 1,
+        erased_at = ?, erased_by = ?, erased_why = ? WHERE id = ?`,
+      [ERASED, toDateTime(by.now), by.name, why, id],
+    )
+    return 'erased'
+  })
+}
