@@ -33,8 +33,8 @@ async function answers(address) {
   }
 }
 
-/** Starts the built server and waits until it answers. */
-export async function serve({ dir, url, port, host = '127.0.0.1', env = {} }) {
+/** Starts the built server and waits until it answers. With `show` its log goes on to our own output. */
+export async function serve({ dir, url, port, host = '127.0.0.1', env = {}, show = false }) {
   await needPort(port, host)
   const server = spawn(process.execPath, ['.output/server/index.mjs'], {
     cwd: ROOT,
@@ -54,6 +54,7 @@ export async function serve({ dir, url, port, host = '127.0.0.1', env = {} }) {
   let log = ''
   const keep = chunk => {
     log = (log + chunk).slice(-8000)
+    if (show) process.stdout.write(chunk)
   }
   server.stdout.on('data', keep)
   server.stderr.on('data', keep)
@@ -87,12 +88,15 @@ export async function serve({ dir, url, port, host = '127.0.0.1', env = {} }) {
   }
 }
 
+/** Settles when somebody asks us to stop. */
+export const stopAsked = () =>
+  new Promise(resolve => {
+    for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.once(signal, () => resolve('asked'))
+  })
+
 /** Waits for Ctrl-C or the server's own end, then stops everything in order. */
 export async function untilStopped(server, ...stops) {
-  const asked = new Promise(resolve => {
-    for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.once(signal, resolve)
-  })
-  const code = await Promise.race([asked, server.ended])
+  const code = await Promise.race([stopAsked(), server.ended])
   process.stdout.write('\nStopping … ')
   await server.stop()
   for (const stop of stops) await stop()

@@ -1,11 +1,13 @@
 #!/usr/bin/env node
 import { existsSync } from 'node:fs'
+import { setTimeout } from 'node:timers/promises'
 import { dumpTo, stamp } from './dump.mjs'
 import { startMariadb } from './mariadb.mjs'
 import { needDebian } from './packages.mjs'
 import { ROOT, runTask } from './run.mjs'
 import { main, step } from './say.mjs'
-import { serve, untilStopped } from './serve.mjs'
+import { serve, stopAsked } from './serve.mjs'
+import { supervise } from './supervise.mjs'
 
 /** What an update changes is written to a file first, so that it can be undone: `npm run restore -- FILE`. */
 async function dumpBeforeUpdate(dir, url) {
@@ -35,16 +37,24 @@ await main(async () => {
     await step('Bringing the database up to date', () =>
       runTask('migrate', [], { env: { FUSILIS_DB_URL: database.url } }),
     )
-    const server = await serve({
-      dir,
-      url: database.url,
-      port: Number(process.env.PORT ?? 3000),
-      host: process.env.HOST ?? '127.0.0.1',
+    const begin = async () => {
+      const server = await serve({
+        dir,
+        url: database.url,
+        port: Number(process.env.PORT ?? 3000),
+        host: process.env.HOST ?? '127.0.0.1',
+        show: true,
+      })
+      console.log(`\n  ${server.address}\n  The first visit creates the first lead instructor.\n  Ctrl-C stops it.`)
+      return server
+    }
+    await supervise({
+      begin,
+      asked: stopAsked(),
+      wait: (seconds, signal) => setTimeout(seconds * 1000, undefined, { signal }),
+      say: line => console.error(`  ${line}`),
     })
-    console.log(`\n  ${server.address}\n  The first visit creates the first lead instructor.\n  Ctrl-C stops it.`)
-    await untilStopped(server, database.stop)
-  } catch (error) {
+  } finally {
     await database.stop()
-    throw error
   }
 })

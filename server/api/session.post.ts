@@ -4,6 +4,7 @@ import { anyone } from '../http/access'
 import { addressOf } from '../http/addressOf'
 import { beginSession } from '../http/beginSession'
 import { defineRoute } from '../http/defineRoute'
+import { log } from '../http/log'
 import { stepOf } from '../http/oneTimeCode'
 import { refuse } from '../http/refuse'
 import { tooManyTries } from '../http/tooManyTries'
@@ -22,6 +23,8 @@ export default defineRoute(
     if (wait > 0) throw tooManyTries(event, wait, 'ask a lead instructor for a new password')
     const found = await findForSignIn(username)
     const right = await verifyPassword(found?.passwordHash ?? (await NOBODY), password)
+    // The name is not logged: whoever is in a hurry types the password there.
+    if (!found || !right) log.warn({ requestId: event.context.requestId, account: found?.me.id }, 'sign-in failed')
     if (!found || !right) throw refuse(401, 'Not signed in', 'User name and password do not match.')
     if (found.codeSecret !== null) await mustHaveCode(found.me.id, found.codeSecret, code)
     await giveTurnBack(subjects)

@@ -2,11 +2,22 @@ import { send, setResponseHeader, setResponseStatus } from 'h3'
 import { defineNitroErrorHandler } from 'nitropack/runtime'
 import type { Problem } from '../../contract/problem'
 import { databaseTrouble } from '../store/databaseTrouble'
+import { log } from './log'
+import { routeOf } from './routeOf'
 
 /** Every error leaves the server in one shape: problem+json. What went wrong inside is logged, not shown. */
 export default defineNitroErrorHandler((error, event) => {
   const problem = toProblem(error)
-  if (problem.status >= 500) console.error(error)
+  if (problem.status >= 500)
+    log.error(
+      {
+        requestId: event.context.requestId,
+        method: event.method,
+        route: routeOf(event.path),
+        err: error.cause ?? error,
+      },
+      problem.title,
+    )
   setResponseStatus(event, problem.status)
   setResponseHeader(event, 'content-type', 'application/problem+json')
   return send(event, JSON.stringify(problem))

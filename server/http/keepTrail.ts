@@ -1,6 +1,7 @@
 import { getRouterParam, type H3Event } from 'h3'
 import { addToTrail, type Doer } from '../store/trail'
 import { isUuid } from './isUuid'
+import { log } from './log'
 
 /** Who a request comes from, by its session. */
 export async function doerOf(event: H3Event): Promise<Doer> {
@@ -32,9 +33,14 @@ export async function keepTrail(
 ): Promise<void> {
   const id = getRouterParam(event, 'id') ?? ''
   const subjectId = isUuid(id) ? id : null
+  const doer = isNobody(before) ? await doerOf(event) : before
+  log.info(
+    { requestId: event.context.requestId, account: doer.accountId, tablet: doer.tabletId, subject: subjectId },
+    did,
+  )
   const ofStudent = event.path.startsWith('/api/students/') ? subjectId : null
   await addToTrail({
-    ...(isNobody(before) ? await doerOf(event) : before),
+    ...doer,
     did,
     subjectId,
     studentId: ofStudent ?? studentIn(body) ?? studentIn(answer),

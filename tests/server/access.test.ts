@@ -48,6 +48,7 @@ const ROUTES: Readonly<Record<string, Who>> = {
   'GET /api/recalibration': 'staff',
   'GET /api/causes/told': 'staff',
   'GET /api/trail': 'lead',
+  'GET /api/metrics': 'lead',
   'GET /api/tests/[id]': 'staff',
   'PUT /api/tests/[id]': 'staff',
   'POST /api/tests/[id]/call-off': 'staff',

@@ -1,0 +1,86 @@
+import { describe, expect, it } from 'vitest'
+import { supervise } from '../../bin/supervise.mjs'
+
+const NEVER = new Promise<never>(() => {})
+
+/** A promise that is settled from outside. */
+function settled() {
+  let resolve = () => {}
+  const promise = new Promise<void>(done => {
+    resolve = done
+  })
+  return { promise, resolve }
+}
+
+/** Servers that each end with a code after so long, ms; the last one stands. */
+function run(lives: readonly (readonly [code: number, ms: number])[], asked: Promise<unknown> = NEVER) {
+  let clock = 0
+  let begun = 0
+  let stopped = 0
+  const pauses: number[] = []
+  const said: string[] = []
+  const stood = settled()
+  const work = supervise({
+    begin: async () => {
+      const life = lives[begun++]
+      if (!life) stood.resolve()
+      else clock += life[1]
+      return {
+        ended: life ? Promise.resolve(life[0]) : NEVER,
+        stop: async () => {
+          stopped++
+        },
+        log: () => 'its last words',
+      }
+    },
+    asked,
+    wait: async seconds => {
+      pauses.push(seconds)
+    },
+    say: line => said.push(line),
+    now: () => clock,
+  })
+  return { work, stood: stood.promise, pauses, said, begun: () => begun, stopped: () => stopped }
+}
+
+describe('a server that ends', () => {
+  it('is started again, after pauses that grow', async () => {
+    const school = run([
+      [1, 0],
+      [137, 0],
+      [1, 0],
+    ])
+    await school.stood
+    expect(school.pauses).toEqual([1, 2, 4])
+    expect(school.said[1]).toBe('The server ended with 137. It is started again in 2 s.')
+    expect(school.begun()).toBe(4)
+  })
+
+  it('begins with the shortest pause again, once it has stood for ten minutes', async () => {
+    const school = run([
+      [1, 0],
+      [1, 0],
+      [1, 10 * 60_000],
+    ])
+    await school.stood
+    expect(school.pauses).toEqual([1, 2, 1])
+  })
+
+  it('is given up when it cannot stand, with what it said last', async () => {
+    const school = run(Array.from({ length: 9 }, () => [3, 0] as const))
+    await expect(school.work).rejects.toMatchObject({
+      message: 'The server ended 6 times in a row, at last with 3',
+      output: 'its last words',
+    })
+    expect(school.begun()).toBe(6)
+  })
+
+  it('is stopped, and not started again, when that is asked', async () => {
+    const asked = settled()
+    const school = run([], asked.promise)
+    await school.stood
+    asked.resolve()
+    await school.work
+    expect([school.begun(), school.stopped()]).toEqual([1, 1])
+  })
+})
