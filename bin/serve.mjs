@@ -60,9 +60,9 @@ export async function serve({ dir, url, port, host = '127.0.0.1', env = {}, show
   server.stderr.on('data', keep)
   let over = false
   const ended = new Promise(resolve =>
-    server.on('close', code => {
+    server.on('close', (code, signal) => {
       over = true
-      resolve(code)
+      resolve(code ?? signal)
     }),
   )
   const address = `http://${host === '0.0.0.0' ? '127.0.0.1' : host}:${port}`

@@ -18,6 +18,7 @@ import { fitHere, keepCurves } from '../../server/store/schoolCurves'
 import { addSignOff } from '../../server/store/signOffs'
 import { keepBeadAnswer } from '../../server/store/readingRoom'
 import { setReady } from '../../server/store/queue'
+import { addRemark } from '../../server/store/remarks'
 import { addSection } from '../../server/store/sections'
 import { keepBlindReading, type Reader } from '../../server/store/blindReadings'
 import { setStudentCode } from '../../server/store/studentCodes'
@@ -83,6 +84,11 @@ export async function fillDemo(seed: number, lastDay: string): Promise<void> {
       ),
     )
   await fillTests(enrolled, lastDay, teacher)
+  const left = new Date(`${lastDay}T20:10:00Z`)
+  for (const { place, booth, says } of REMARKS) {
+    const studentId = place === null ? null : enrolled[place]!.id
+    await addRemark(idAt(left, random), { sectionId: sections[0]!, studentId, booth, says }, { ...teacher, now: left })
+  }
   await atOnce(
     enrolled.slice(0, WAIT_MINUTES.length).map(({ id }, n) => () => {
       const since = new Date(Date.now() - WAIT_MINUTES[n]! * 60_000)
@@ -90,6 +96,12 @@ export async function fillDemo(seed: number, lastDay: string): Promise<void> {
     }),
   )
 }
+
+/** What the instructor of the first section wants to remember of the last evening. */
+const REMARKS = [
+  { place: 3, booth: null, says: 'left glove wears through at the thumb' },
+  { place: null, booth: 7, says: 'lead clamp runs hot: clean it before class' },
+] as const
 
 /** So long have some of the first section waited when the demo opens, as in the middle of a class. */
 const WAIT_MINUTES = [14, 9, 6, 2]

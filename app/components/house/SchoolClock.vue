@@ -20,8 +20,7 @@ async function choose(zone: string | null) {
 </script>
 
 <template>
-  <section class="panel clock" aria-label="The shop’s clock">
-    <h2>The shop’s clock</h2>
+  <HouseSetting name="The shop’s clock">
     <v-autocomplete
       label="Time zone of the school"
       :items="zones"
@@ -33,27 +32,8 @@ async function choose(zone: string | null) {
       hide-details="auto"
       @update:model-value="choose"
     />
-    <p class="quiet" role="status">
+    <template #means>
       {{ notice || 'A class day begins at midnight here, whatever zone a tablet or the server thinks it is in.' }}
-    </p>
-  </section>
+    </template>
+  </HouseSetting>
 </template>
-
-<style scoped>
-.clock {
-  padding: 16px 20px;
-  display: grid;
-  grid-template-columns: max-content minmax(220px, 360px) minmax(0, 1fr);
-  gap: 8px 20px;
-  align-items: center;
-}
-h2 {
-  font-size: 1.05rem;
-  font-weight: 700;
-}
-@media (max-width: 900px) {
-  .clock {
-    grid-template-columns: minmax(0, 1fr);
-  }
-}
-</style>

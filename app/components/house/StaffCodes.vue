@@ -11,8 +11,7 @@ const choose = (wanted: boolean | null) => attempt('', () => codes.wantOfStaff(w
 </script>
 
 <template>
-  <section class="panel codes" aria-label="Signing in">
-    <h2>Signing in</h2>
+  <HouseSetting name="Signing in">
     <v-checkbox
       label="Leads and instructors sign in with a one-time code"
       :model-value="session.me?.staffCodes"
@@ -21,28 +20,8 @@ const choose = (wanted: boolean | null) => attempt('', () => codes.wantOfStaff(w
       hide-details="auto"
       @update:model-value="choose"
     />
-    <p class="quiet">
+    <template #means>
       Whoever has none yet sets them up at the next click. A lost phone: take them off at the account.
-    </p>
-  </section>
+    </template>
+  </HouseSetting>
 </template>
-
-<style scoped>
-.codes {
-  margin-top: 18px;
-  padding: 16px 20px;
-  display: grid;
-  grid-template-columns: max-content minmax(220px, 460px) minmax(0, 1fr);
-  gap: 8px 20px;
-  align-items: center;
-}
-h2 {
-  font-size: 1.05rem;
-  font-weight: 700;
-}
-@media (max-width: 900px) {
-  .codes {
-    grid-template-columns: minmax(0, 1fr);
-  }
-}
-</style>
