@@ -226,6 +226,12 @@ export const schoolPlaceSchema = object({
     .test('zone', '${value} is no time zone that is known, like Europe/Lisbon', value => isTimeZone(value ?? '')),
 }).exact()
 
+/** What `GET /api/school` answers a lead. */
+export interface SchoolState {
+  /** When the last good backup was made, ISO 8601; null where none was. */
+  readonly lastBackup: string | null
+}
+
 /** A student on the floor: who, where, and how the last coupon came out. */
 export interface FloorStudent extends Student {
   readonly last:

@@ -8,10 +8,14 @@ export const ERASED = 'erased'
 const GOES = [
   'DELETE coupon_revision FROM coupon_revision JOIN coupon ON coupon.id = coupon_id WHERE student_id = ?',
   'DELETE test_revision FROM test_revision JOIN test_record ON test_record.id = test_id WHERE student_id = ?',
-  `UPDATE coupon SET next_run = IF(JSON_VALUE(document, '$.nextRun') IS NULL, next_run, ''),
-    document = JSON_SET(document, '$.notes', '', '$.nextRun', NULL) WHERE student_id = ?`,
-  `UPDATE test_record SET document = JSON_SET(document, '$.notes', '', '$.stamp', '') WHERE student_id = ?`,
-  `UPDATE blind_reading SET document = JSON_SET(document, '$.notes', '') WHERE student_id = ?`,
+  // Own words are emptied, not taken away: what was told stays told, for whoever counts it again.
+  `UPDATE coupon SET next_run = '', document = JSON_REPLACE(document, '$.nextRun', '')
+    WHERE student_id = ? AND JSON_VALUE(document, '$.nextRun') IS NOT NULL`,
+  `UPDATE coupon SET document = JSON_REPLACE(document, '$.notes', '', '$.overrule.reason', '', '$.toldBefore.says', '')
+    WHERE student_id = ?`,
+  `UPDATE test_record SET document = JSON_REPLACE(document, '$.notes', '', '$.stamp', '') WHERE student_id = ?`,
+  `UPDATE blind_reading SET document = JSON_REPLACE(document, '$.notes', '', '$.nextRun', '', '$.overrule.reason', '',
+    '$.toldBefore.says', '') WHERE student_id = ?`,
   `UPDATE sign_off SET why = '', taken_back_why = IF(taken_back_why IS NULL, NULL, '') WHERE student_id = ?`,
   'DELETE FROM remark WHERE student_id = ?',
   'DELETE FROM waiting WHERE student_id = ?',

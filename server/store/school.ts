@@ -1,5 +1,5 @@
 import { classDayAt, type ClassDay } from '../../core/calendar'
-import { database, rows, run } from './database'
+import { database, rows, run, toDateTime, toIso } from './database'
 
 /** The school itself: its name, and where it stands (IANA zone; empty where it has not said). */
 export interface School {
@@ -17,6 +17,16 @@ export const schoolZone = async (): Promise<string> => (await findSchool())?.tim
 
 /** Which class day it is where the school stands. */
 export const schoolDay = async (moment: Date): Promise<ClassDay> => classDayAt(moment, await schoolZone())
+
+/** When the last good backup was made, ISO 8601; null where none was. */
+export async function lastBackup(): Promise<string | null> {
+  const [row] = await rows<{ at: string | null }>(database(), 'SELECT last_backup_at AS at FROM school')
+  return row?.at ? toIso(row.at) : null
+}
+
+export async function noteBackup(now: Date): Promise<void> {
+  await run(database(), 'UPDATE school SET last_backup_at = ?', [toDateTime(now)])
+}
 
 /** Whether leads and instructors must sign in with one-time codes. */
 export async function wantStaffCodes(wanted: boolean): Promise<void> {

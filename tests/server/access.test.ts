@@ -49,6 +49,7 @@ const ROUTES: Readonly<Record<string, Who>> = {
   'GET /api/causes/told': 'staff',
   'GET /api/trail': 'lead',
   'GET /api/metrics': 'lead',
+  'GET /api/school': 'lead',
   'GET /api/tests/[id]': 'staff',
   'PUT /api/tests/[id]': 'staff',
   'POST /api/tests/[id]/call-off': 'staff',

@@ -9,6 +9,7 @@ import { v7 as uuid } from 'uuid'
 import { aCoupon } from '../../core/coupon/example'
 import { closeDatabase, database, openDatabase, rows, run } from '../../server/store/database'
 import { migrate, pendingMigrations } from '../../server/store/migrate'
+import type { SchoolState } from '../../contract/people'
 import { foundTestSchool, type School } from '../school'
 
 const home = process.env.FUSILIS_DB_URL!
@@ -56,7 +57,10 @@ describe('a backup', () => {
     const document = { ...aCoupon({ studentId: school.mine.id }), notes: 'Restarts — “high”, 3⁄32 in, ÅØß 溶接' }
     expect((await school.lead.ask('PUT', `/api/coupons/${id}`, { baseVersion: 0, why: '', document })).status).toBe(200)
     const file = `${folder}/all.sql.gz`
+    const began = Date.now()
     await script('backup', file)
+    const { lastBackup } = (await school.lead.ask<SchoolState>('GET', '/api/school')).body
+    expect(Date.parse(lastBackup!)).toBeGreaterThanOrEqual(began)
     expect((await stat(file)).mode & 0o077).toBe(0)
     expect(gunzipSync(await readFile(file)).toString('utf8')).toMatch(/-- Dump completed/)
     await script('restore', file, elsewhere)

@@ -34,15 +34,15 @@ beforeAll(async () => {
       ...aCoupon({ studentId: student.id, beadCount: 3 }),
       notes: SECRET,
       nextRun: `${SECRET}: rest it`,
+      overrule: { verdict: 'move on', reason: SECRET },
+      ...(n > 0 ? { toldBefore: { couponId: coupons[0], says: SECRET, cause: null, done: 'yes' } } : {}),
     }
-    const save = (baseVersion: number, why: string) =>
-      school.instructor.ask('PUT', `/api/coupons/${id}`, { baseVersion, why, document: { ...document, mock: n > 0 } })
-    expect((await save(0, '')).status).toBe(200)
-    await school.instructor.ask('PUT', `/api/coupons/${id}`, {
-      baseVersion: 1,
-      why: 'looked again',
-      document: { ...document, notes: `${SECRET}, still` },
-    })
+    const save = async (baseVersion: number, why: string, notes: string) => {
+      const sent = { baseVersion, why, document: { ...document, notes } }
+      expect((await school.instructor.ask('PUT', `/api/coupons/${id}`, sent)).status).toBe(200)
+    }
+    await save(0, '', SECRET)
+    await save(1, 'looked again', `${SECRET}, still`)
   }
   const test = { ...aTest(student.id), notes: SECRET }
   expect((await school.instructor.ask('PUT', `/api/tests/${uuid()}`, { baseVersion: 0, document: test })).status).toBe(

@@ -2,6 +2,7 @@
 import { mdiCheck } from '@mdi/js'
 import { spokenDay } from '~~/core/calendar'
 import type { Remark } from '~~/contract/remarks'
+import { dayOf } from '~/composables/shopClock'
 
 /** What was to be remembered; whoever has seen to it ticks it off. */
 defineProps<{
@@ -21,7 +22,7 @@ const aboutOf = ({ student, booth }: Remark) => student ?? (booth === null ? 'ev
       </button>
       <p>
         <b v-if="about">{{ aboutOf(remark) }}: </b>{{ remark.says }}
-        <span class="quiet">{{ remark.by }}, {{ spokenDay(remark.at.slice(0, 10)) }}</span>
+        <span class="quiet">{{ remark.by }}, {{ spokenDay(dayOf(remark.at)) }}</span>
       </p>
     </li>
   </ul>
