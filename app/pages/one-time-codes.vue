@@ -1,24 +1,18 @@
 <script setup lang="ts">
-import { useFieldErrors } from '~/composables/fieldErrors'
 import { whereTo } from '~/composables/whereTo'
 import { useSession } from '~/stores/session'
 
 /** The school wants one-time codes of its staff: they are set up before anything else. */
 const session = useSession()
 const route = useRoute()
-const { attempt } = useFieldErrors()
 useHead({ title: 'One-time codes · Fusilis' })
 
-const setUp = useTemplateRef<{ turnOn: () => Promise<boolean> }>('setUp')
+const setUp = useTemplateRef<{ turnOn: () => Promise<void>; busy: boolean }>('setUp')
 const recovery = ref<readonly string[]>([])
 async function save() {
-  if (recovery.value.length === 0) return void (await setUp.value?.turnOn())
+  if (recovery.value.length === 0) return setUp.value?.turnOn()
   await session.askAgain()
   await navigateTo(whereTo(route.query))
-}
-async function leave() {
-  await attempt(() => session.signOut())
-  await navigateTo('/sign-in')
 }
 </script>
 
@@ -26,7 +20,9 @@ async function leave() {
   <GateForm heading="Set up one-time codes" @submit="save">
     <p v-if="recovery.length === 0">{{ session.me?.name }}, this school asks its staff for a code from a phone.</p>
     <SetUpCodes ref="setUp" v-model:recovery="recovery" />
-    <v-btn type="submit" color="primary" block>{{ recovery.length > 0 ? 'I have kept them' : 'Turn on' }}</v-btn>
-    <v-btn v-if="recovery.length === 0" variant="text" block @click="leave">Sign out</v-btn>
+    <v-btn type="submit" color="primary" block :loading="setUp?.busy">{{
+      recovery.length > 0 ? 'I have kept them' : 'Turn on'
+    }}</v-btn>
+    <GateLeave v-if="recovery.length === 0" />
   </GateForm>
 </template>

@@ -16,10 +16,6 @@ async function save() {
   if (!(await attempt(() => session.changePassword(value), { schema: ownPasswordSchema, value }))) return
   await navigateTo(whereTo(route.query))
 }
-async function leave() {
-  await attempt(() => session.signOut())
-  await navigateTo('/sign-in')
-}
 </script>
 
 <template>
@@ -28,7 +24,7 @@ async function leave() {
     <OwnPasswordFields v-model="form" :errors="errors" had="Password you were given" />
     <p v-if="message" role="alert" class="alert">{{ message }}</p>
     <v-btn type="submit" color="primary" block :loading="busy">Keep it</v-btn>
-    <v-btn variant="text" block @click="leave">Sign out</v-btn>
+    <GateLeave />
   </GateForm>
 </template>
 

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import type { Me, OwnPassword } from '~~/contract/people'
+import type { Me, OwnPassword, SchoolState } from '~~/contract/people'
 import type { Welcome } from '~~/contract/record'
 import { setShopZone } from '~/composables/shopClock'
 import { request, RequestFailure } from './request'
@@ -60,6 +60,8 @@ export const useSession = defineStore('session', () => {
     me.value = null
   }
 
+  const schoolState = () => request<SchoolState>('GET', '/api/school')
+
   /** Changes one's own password; every other device is signed out. @throws RequestFailure */
   const changePassword = async (save: OwnPassword): Promise<void> => {
     await request('PUT', '/api/session/password', save)
@@ -85,5 +87,6 @@ export const useSession = defineStore('session', () => {
     signOutEverywhere,
     changePassword,
     moveSchool,
+    schoolState,
   }
 })

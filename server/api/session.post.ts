@@ -10,7 +10,7 @@ import { refuse } from '../http/refuse'
 import { tooManyTries } from '../http/tooManyTries'
 import { findForSignIn } from '../store/accounts'
 import { useRecoveryCode, useStep } from '../store/oneTimeCodes'
-import { giveTurnBack, passwordSubjects, takeTurn } from '../store/turns'
+import { giveSharedBack, giveTurnBack, passwordSubjects, takeTurn } from '../store/turns'
 
 /** Verified when there is no such account, so that the answer takes as long either way. */
 const NOBODY = hashPassword('no account has this password')
@@ -24,9 +24,15 @@ export default defineRoute(
     const found = await findForSignIn(username)
     const right = await verifyPassword(found?.passwordHash ?? (await NOBODY), password)
     // The name is not logged: whoever is in a hurry types the password there.
-    if (!found || !right) log.warn({ requestId: event.context.requestId, account: found?.me.id }, 'sign-in failed')
-    if (!found || !right) throw refuse(401, 'Not signed in', 'User name and password do not match.')
-    if (found.codeSecret !== null) await mustHaveCode(found.me.id, found.codeSecret, code)
+    if (!found || !right) {
+      log.warn({ requestId: event.context.requestId, account: found?.me.id }, 'sign-in failed')
+      throw refuse(401, 'Not signed in', 'User name and password do not match.')
+    }
+    if (found.codeSecret !== null && !code) {
+      await giveSharedBack(subjects)
+      throw codeRefused('Type the six digits that your phone shows, or a recovery code')
+    }
+    if (found.codeSecret !== null) await mustHaveCode(found.me.id, found.codeSecret, code!)
     await giveTurnBack(subjects)
     await beginSession(event, { user: found.user })
     return found.me
@@ -34,8 +40,7 @@ export default defineRoute(
 )
 
 /** A code of now that was not used yet, or a recovery code. The turn is spent until it is right. */
-async function mustHaveCode(accountId: string, secret: string, code: string | undefined): Promise<void> {
-  if (!code) throw codeRefused('Type the six digits that your phone shows, or a recovery code')
+async function mustHaveCode(accountId: string, secret: string, code: string): Promise<void> {
   const step = stepOf(code, secret, new Date())
   if (step !== null ? await useStep(accountId, step) : await useRecoveryCode(accountId, code)) return
   throw codeRefused('That code does not let in: wait for the next one, or use a recovery code')

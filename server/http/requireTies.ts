@@ -1,12 +1,11 @@
 import type { AccountFields } from '../../contract/people'
-import { listSections } from '../store/sections'
+import { sectionExists } from '../store/sections'
 import { findStudent } from '../store/students'
 import { wrongField } from './refuse'
 
 /** Refuses an account for a student, or tied to a section, that is not there. */
 export async function requireTies({ studentId, sectionIds }: AccountFields): Promise<void> {
   if (studentId !== null && !(await findStudent(studentId))) throw wrongField('studentId', 'There is no such student')
-  if (sectionIds === null || sectionIds.length === 0) return
-  const known = new Set((await listSections(null)).map(section => section.id))
-  if (!sectionIds.every(id => known.has(id))) throw wrongField('sectionIds', 'There is no such section')
+  if ((await Promise.all((sectionIds ?? []).map(sectionExists))).includes(false))
+    throw wrongField('sectionIds', 'There is no such section')
 }

@@ -84,8 +84,13 @@ async function takeOne(subject: Subject): Promise<number> {
  * The try was right: its own subject is forgotten, and the turn it took of tablet and address is given back, so that a
  * class behind one address never waits for being right.
  */
-export async function giveTurnBack([own, ...shared]: readonly Subject[]): Promise<void> {
-  await forgetTurns(own!.name)
+export async function giveTurnBack(subjects: readonly Subject[]): Promise<void> {
+  await forgetTurns(subjects[0]!.name)
+  await giveSharedBack(subjects)
+}
+
+/** Right so far, and more is asked for: only what it took of tablet and address is given back. */
+export async function giveSharedBack([, ...shared]: readonly Subject[]): Promise<void> {
   for (const { name } of shared)
     await run(
       database(),

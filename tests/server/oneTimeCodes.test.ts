@@ -1,8 +1,9 @@
 import { Secret, TOTP } from 'otpauth'
-import { beforeAll, describe, expect, it } from 'vitest'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { CodesOffer, OwnCodes, RecoveryCodes } from '../../contract/oneTimeCodes'
 import type { Account, Me } from '../../contract/people'
 import type { Problem } from '../../contract/problem'
+import { closeDatabase, database, rows } from '../../server/store/database'
 import { foundTestSchool, type School } from '../school'
 import { GIVEN, PASSWORD, Visitor } from '../session'
 
@@ -12,6 +13,8 @@ let school: School
 beforeAll(async () => {
   school = await foundTestSchool()
 })
+
+afterAll(closeDatabase)
 
 /** An instructor of this test alone. */
 async function somebody(username: string): Promise<{ visitor: Visitor; id: string }> {
@@ -66,6 +69,20 @@ describe('one-time codes', () => {
     expect((await signIn('coded', used)).status).toBe(401)
     expect((await signIn('coded', `${now.slice(0, 3)} ${now.slice(3)}`)).status).toBe(200)
     expect((await signIn('coded', now)).status).toBe(401)
+  })
+
+  it('being asked for one costs the shared address nothing, and the account a turn', async () => {
+    const { visitor } = await somebody('two-steps')
+    const { secret } = await turnOn(visitor)
+    const failures = async (subject: string) => {
+      const sql = 'SELECT COALESCE(SUM(failures), 0) AS n FROM sign_in_turn WHERE subject LIKE ?'
+      return Number((await rows<{ n: number }>(database(), sql, [subject]))[0]!.n)
+    }
+    const before = await failures('passwords from %')
+    await signIn('two-steps')
+    expect([await failures('passwords from %'), await failures('account two-steps')]).toEqual([before, 1])
+    expect((await signIn('two-steps', codesOf(secret)[1])).status).toBe(200)
+    expect([await failures('passwords from %'), await failures('account two-steps')]).toEqual([before, 0])
   })
 
   it('are no way round the password', async () => {

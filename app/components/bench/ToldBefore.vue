@@ -10,7 +10,7 @@ const ANSWERS = ['yes', 'no'] as const
 <template>
   <section class="told" aria-label="Told last time">
     <div class="done" role="group" aria-label="Was it done?">
-      <span>Last time: done? <kbd class="key">4</kbd></span>
+      <span>Done last time? <kbd class="key">4</kbd></span>
       <button
         v-for="one in ANSWERS"
         :key="one"
@@ -48,9 +48,10 @@ p {
 .done span {
   margin-right: auto;
   font-weight: 600;
+  white-space: nowrap;
 }
 button {
-  min-width: 56px;
+  min-width: 48px;
   min-height: 44px;
   border: 1px solid var(--line);
   border-radius: 10px;

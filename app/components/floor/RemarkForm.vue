@@ -6,7 +6,7 @@ import { useFieldErrors } from '~/composables/fieldErrors'
 import { useFloor } from '~/stores/floor'
 
 /** Leaves a remark for next time: of a student, a booth, or everybody. */
-const props = defineProps<{ sectionId: string; students: readonly FloorStudent[]; studentId?: string }>()
+const props = defineProps<{ sectionId: string; students: readonly FloorStudent[] }>()
 const emit = defineEmits<{ close: [] }>()
 const floor = useFloor()
 const { errors, message, busy, attempt } = useFieldErrors()
@@ -20,7 +20,7 @@ const choices: { title: string; value: RemarkAbout }[] = [
   ...props.students.map(({ id: studentId, name }) => ({ title: name, value: { ...EVERYBODY, studentId } })),
   ...booths.map(booth => ({ title: `booth ${booth}`, value: { ...EVERYBODY, booth } })),
 ]
-const about = ref(choices.find(one => one.value.studentId === (props.studentId ?? null))?.value ?? EVERYBODY)
+const about = ref(EVERYBODY)
 
 async function save() {
   const value = { ...about.value, says: says.value }

@@ -3,13 +3,14 @@ import { differenceInCalendarDays } from 'date-fns'
 import type { SchoolState } from '~~/contract/people'
 import { spokenDay } from '~~/core/calendar'
 import { dayOf, today } from '~/composables/shopClock'
-import { request } from '~/stores/request'
+import { useSession } from '~/stores/session'
 
 /** When the school's records were last copied: whoever leads sees it before it is needed. */
 const LONG_AGO_DAYS = 2
+const session = useSession()
 const state = shallowRef<SchoolState | null>(null)
 onMounted(async () => {
-  state.value = await request<SchoolState>('GET', '/api/school').catch(() => null)
+  state.value = await session.schoolState().catch(() => null)
 })
 const day = computed(() => (state.value?.lastBackup ? dayOf(state.value.lastBackup) : null))
 const ago = computed(() => (day.value ? differenceInCalendarDays(today(), day.value) : Infinity))

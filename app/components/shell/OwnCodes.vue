@@ -8,19 +8,19 @@ const emit = defineEmits<{ close: [] }>()
 const codes = useOneTimeCodes()
 const { errors, message, busy, attempt } = useFieldErrors()
 const own = shallowRef<OwnCodes | null>(null)
-const load = () =>
+onMounted(() =>
   attempt(async () => {
     own.value = await codes.own()
-  })
-onMounted(load)
+  }),
+)
 
-const setUp = useTemplateRef<{ turnOn: () => Promise<boolean> }>('setUp')
+const setUp = useTemplateRef<{ turnOn: () => Promise<void>; busy: boolean }>('setUp')
 const recovery = ref<readonly string[]>([])
 const password = ref('')
 
 async function save() {
   if (recovery.value.length > 0) return emit('close')
-  if (!own.value?.on) return void (await setUp.value?.turnOn())
+  if (!own.value?.on) return setUp.value?.turnOn()
   const value = { password: password.value }
   if (await attempt(() => codes.turnOff(value.password), { schema: turnOffCodesSchema, value })) emit('close')
 }
@@ -33,7 +33,7 @@ const act = computed(() => (recovery.value.length > 0 ? 'Close' : own.value?.on 
     :save="act"
     leave="Leave it"
     :message="message"
-    :busy="busy"
+    :busy="busy || setUp?.busy"
     :danger="own?.on && recovery.length === 0"
     @submit="save"
     @close="$emit('close')"

@@ -21,11 +21,11 @@ onMounted(() =>
 )
 const spelled = computed(() => offer.value?.secret.match(/.{4}/g)?.join(' ') ?? '')
 
-/** True once it is on. */
-async function turnOn(): Promise<boolean> {
-  if (!offer.value) return false
+/** Turns them on, once however often it is asked: the codes that are shown are those that count. */
+async function turnOn(): Promise<void> {
+  if (!offer.value || busy.value) return
   const value = { ...form, secret: offer.value.secret }
-  return attempt(
+  await attempt(
     async () => {
       recovery.value = await codes.turnOn(value)
     },
