@@ -9,7 +9,7 @@ import { WORLDS } from './worlds'
 const TESTS = 24
 const STUDENTS = 12
 const trial = (world: number, seed: number) =>
-  tryReadiness({ world: WORLDS[world]!, seed, students: STUDENTS, tests: TESTS, attempts: 400, recorded: 40 })
+  tryReadiness({ world: WORLDS[world]!, seed, students: STUDENTS, tests: TESTS, attempts: 400, recorded: 40, times: 3 })
 
 describe('what is said of tests comes true', () => {
   let pairs: ReadinessPair[]
@@ -41,10 +41,12 @@ describe('what is said of tests comes true', () => {
 })
 
 describe('a school whose tests go better than its coupons say', () => {
-  it('is forecast better once it has recorded forty of them', () => {
+  it('is forecast better than by its average before it has a test, and better still with forty of them', () => {
     const pairs = trial(1, 11)
     const [before, after] = [scoreOf(pairs, 'before', TESTS), scoreOf(pairs, 'after', TESTS)]
     expect(before.truth - before.said).toBeGreaterThan(0.06)
+    expect(before.brier).toBeLessThan(before.brierOfAverage - 0.008)
+    expect(before.held).toBeGreaterThan(0.75)
     expect(after.brier).toBeLessThan(before.brier)
     expect(Math.abs(after.said - after.truth)).toBeLessThan(Math.abs(before.said - before.truth) - 0.02)
   }, 120_000)

@@ -38,7 +38,8 @@ const NOBODY = '00000000-0000-7000-8000-000000000001'
 export interface ReadinessPair {
   readonly piece: string
   readonly before: Outlook
-  readonly after: Outlook
+  /** For each time that the school recorded tests, by itself: which forty they were is luck. */
+  readonly after: readonly Outlook[]
   /** Share of the tests taken that passed. */
   readonly truth: number
 }
@@ -51,8 +52,9 @@ export interface ReadinessTrial {
   /** Tests that each pair takes, and attempts that its odds rest on. */
   readonly tests: number
   readonly attempts: number
-  /** Tests that the school records before it is asked again. */
+  /** Tests that the school records before it is asked again, and how often it is begun anew with others. */
   readonly recorded: number
+  readonly times: number
 }
 
 interface Taken {
@@ -61,7 +63,8 @@ interface Taken {
 }
 
 /** Goes through a school: what is said of its students’ tests, and what comes of them. One seed, one answer. */
-export function tryReadiness({ world, seed, students, tests, attempts, recorded }: ReadinessTrial): ReadinessPair[] {
+export function tryReadiness(trial: ReadinessTrial): ReadinessPair[] {
+  const { world, seed, students, tests, attempts, recorded, times } = trial
   const school = growSchool(seed, LAST_DAY, world.practice)
     .flatMap(section => section.students)
     .slice(0, students)
@@ -83,7 +86,7 @@ export function tryReadiness({ world, seed, students, tests, attempts, recorded 
   const before = pairs.map(pair => say(pair, recalibrate([])))
   const taken = pairs.map(pair => take(world, pair, tests))
   const random = seededRandom(seed)
-  const told = Array.from({ length: recorded }, (): ToldOutcome => {
+  const record = (): ToldOutcome => {
     const n = Math.floor(random.uniform() * pairs.length)
     const visual = random.chance(taken[n]!.visual)
     const bends = random.chance(taken[n]!.passed / Math.max(taken[n]!.visual, 1e-9))
@@ -93,12 +96,12 @@ export function tryReadiness({ world, seed, students, tests, attempts, recorded 
       visual: { said: before[n]!.byCoupons.visual, passed: visual },
       bends: visual ? { said: before[n]!.byCoupons.bends, passed: bends } : null,
     }
-  })
-  const recalibration = recalibrate(told)
+  }
+  const recalibrations = Array.from({ length: times }, () => recalibrate(Array.from({ length: recorded }, record)))
   return pairs.map((pair, n) => ({
     piece: pair.piece,
     before: before[n]!,
-    after: say(pair, recalibration),
+    after: recalibrations.map(recalibration => say(pair, recalibration)),
     truth: taken[n]!.passed,
   }))
 }
@@ -179,34 +182,38 @@ export interface ReadinessScore {
 const held = (odds: number) => Math.min(0.99, Math.max(0.01, odds))
 
 export function scoreOf(pairs: readonly ReadinessPair[], when: 'before' | 'after', tests: number): ReadinessScore {
-  const brierOf = (said: (pair: ReadinessPair) => number) =>
-    mean(pairs.map(pair => pair.truth * (1 - said(pair)) ** 2 + (1 - pair.truth) * said(pair) ** 2))
-  const truth = mean(pairs.map(pair => pair.truth))
+  const said = pairs.flatMap(({ piece, truth, before, after }) =>
+    (when === 'before' ? [before] : after).map(outlook => ({ piece, truth, ...outlook })),
+  )
+  type Said = (typeof said)[number]
+  const brierOf = (odds: (one: Said) => number) =>
+    mean(said.map(one => one.truth * (1 - odds(one)) ** 2 + (1 - one.truth) * odds(one) ** 2))
+  const truth = mean(said.map(one => one.truth))
   const [brier, brierOfAverage, brierOfTruth] = [
-    brierOf(pair => pair[when].odds),
+    brierOf(one => one.odds),
     brierOf(() => truth),
-    brierOf(pair => pair.truth),
+    brierOf(one => one.truth),
   ]
   const fit = fitLogistic(
-    pairs.map(pair => ({ x: [1, logit(held(pair[when].odds))], tried: tests, sound: tests * pair.truth })),
+    said.map(one => ({ x: [1, logit(held(one.odds))], tried: tests, sound: tests * one.truth })),
     [
       { mean: 0, deviation: 10 },
       { mean: 1, deviation: 10 },
     ],
   )
-  const pieces = [...new Set(pairs.map(pair => pair.piece))].map(piece => pairs.filter(pair => pair.piece === piece))
+  const pieces = [...new Set(said.map(one => one.piece))].map(piece => said.filter(one => one.piece === piece))
   return {
     pairs: pairs.length,
-    said: mean(pairs.map(pair => pair[when].odds)),
+    said: mean(said.map(one => one.odds)),
     truth,
     brier,
     brierOfAverage,
     brierOfTruth,
     way: (brierOfAverage - brier) / (brierOfAverage - brierOfTruth),
     slope: fit.mean[1]!,
-    held: mean(pairs.map(pair => (pair.truth >= pair[when].low && pair.truth <= pair[when].high ? 1 : 0))),
+    held: mean(said.map(one => (one.truth >= one.low && one.truth <= one.high ? 1 : 0))),
     worstPiece: Math.max(
-      ...pieces.map(own => Math.abs(mean(own.map(pair => pair[when].odds)) - mean(own.map(pair => pair.truth)))),
+      ...pieces.map(own => Math.abs(mean(own.map(one => one.odds)) - mean(own.map(one => one.truth)))),
     ),
   }
 }

@@ -1,4 +1,5 @@
 import { isFlaw, isTry, setDegree, type CouponDocument, type FlawMark, type Mark } from '../core/coupon'
+import { unitFor } from '../core/qualification'
 import { errorAfter, KNACKS, weldCoupon, type Knack, type Learner } from '../core/simulate'
 import { seededRandom, type Random } from '../core/statistics'
 import type { Weld } from './gannetQuay'
@@ -69,13 +70,13 @@ function mildly(document: CouponDocument, random: Random): CouponDocument {
 }
 
 /** Bends open where something is buried: any slag or fusion that a strip was cut through, half the time too far. */
-function byWhatIsBuried({ test, coupon, specimen }: BendCase, random: Random): ReturnType<TestHands['bend']> {
+function byWhatIsBuried({ test, book, coupon, specimen }: BendCase, random: Random): ReturnType<TestHands['bend']> {
   const buried = coupon.marks
     .filter(isFlaw)
     .filter(mark => ['slag', 'incomplete fusion', 'porosity'].includes(mark.flaw))
     .filter(mark => mark.toMm >= specimen.fromMm && mark.atMm <= specimen.toMm)
   const opened = buried.some(() => random.chance(0.35))
-  const length = test.test.unit === 'in' ? 3 / 16 : 4
+  const length = unitFor(book, test.test) === 'in' ? 3 / 16 : 4
   return {
     openings: opened
       ? [

@@ -46,7 +46,10 @@ const standing = standingOf({}, withHistory(rows!), rules.halfLifeDays)
 const wanted = (id: string): OutlookCase => ({
   plan: testPlan(testPieceOf(id), rules),
   candidate: { standing, curves: {}, today: rows!.at(-1)!.day, more: 0 },
-  habits: habitsOf({ own: standing.wrong, school: standing.wrong, bends: NONE, schoolBends: NONE }, 'd1.1 welder'),
+  habits: habitsOf(
+    { own: standing.wrong, school: standing.wrong, bends: NONE, schoolBends: NONE },
+    { criteriaId: 'd1.1 welder', work: 'plate' },
+  ),
   recalibration: recalibrate([]),
   seed: 1,
 })

@@ -1,5 +1,6 @@
 import type { ElementId } from '../grading'
 import { fitLogistic } from '../statistics'
+import type { Work } from '../trade'
 import { LIES, type Trial, type SkillCell } from './trials'
 
 /** What had been practised when something is tried. */
@@ -25,6 +26,9 @@ export interface SchoolCurve {
 /** Rest of up to a week is class rhythm; beyond it, skill goes with the logarithm of weeks. */
 const REST_DAYS = 7
 
+/** What is welded together, each a little apart from the rest. */
+const WELDED: readonly Work[] = ['joint', 'fillet', 'groove', 'pipe']
+
 /**
  * What the chance of a sound try depends on: where the pool lies, the work, the rod, the hand and way, practice in
  * all and here, and rest.
@@ -36,6 +40,7 @@ export function features(cell: SkillCell, { before, beforeHere, restDays }: When
     1,
     ...LIES.slice(1).map(lie => (cell.lie === lie ? 1 : 0)),
     cell.work === 'plate' ? 0 : 1,
+    ...WELDED.map(work => (cell.work === work ? 1 : 0)),
     cell.rodFamily === 'cellulosic' ? 1 : 0,
     cell.otherHand ? 1 : 0,
     cell.otherWay ? 1 : 0,
@@ -53,6 +58,7 @@ const BEFORE: readonly { readonly mean: number; readonly deviation: number }[] =
   { mean: 0, deviation: 1 },
   ...[-0.2, -0.4, -0.4, -0.6].map(mean => ({ mean, deviation: 0.5 })),
   { mean: 0, deviation: 0.5 },
+  ...WELDED.map(() => ({ mean: 0, deviation: 0.5 })),
   { mean: 0, deviation: 0.3 },
   { mean: -0.5, deviation: 0.4 },
   { mean: -0.2, deviation: 0.4 },

@@ -1,47 +1,53 @@
 import type { ElementId } from '../grading'
+import type { Work } from '../trade'
 import type { Trial, Tried } from './trials'
 
-/** Amounts by element, in tries or their like. */
-export type ByElement = Readonly<Partial<Record<ElementId, number>>>
+/** What was wrong with one element on one kind of work. Amounts in tries or their like: a length of bead is one. */
+export interface WrongRow {
+  readonly element: ElementId
+  readonly work: Work
+  readonly tried: number
+  readonly unsound: number
+  /**
+   * Marks that a test would have rejected, by the id of its visual criteria, and under `BURIED` what lay inside and
+   * might open in a bend.
+   */
+  readonly rejected: Readonly<Record<string, number>>
+}
 
 /**
- * What was not sound, and how much of it a test would have rejected: marks by element, for each set of visual criteria
- * by its id, and under `BURIED` what lay inside and might open in a bend.
+ * What was not sound, and how much of it a test would have rejected. Kept apart by the kind of work: what lies on a
+ * pad runs along the whole of a bead, and a gauge reads other things on a fillet than on a groove.
  */
-export interface Wrong {
-  readonly unsound: ByElement
-  readonly rejected: Readonly<Record<string, ByElement>>
-  /** Lengths of bead, each as long as a try counts. */
-  readonly beads: number
-}
+export type Wrong = readonly WrongRow[]
 
 /** The name under which what may open in a bend is counted beside the sets of criteria. */
 export const BURIED = 'buried'
 
-export const NOTHING_WRONG: Wrong = { unsound: {}, rejected: {}, beads: 0 }
-
-const plus = (sums: ByElement, element: ElementId, amount: number): ByElement => ({
-  ...sums,
-  [element]: (sums[element] ?? 0) + amount,
-})
+export const NOTHING_WRONG: Wrong = []
 
 /**
  * Adds up what was wrong.
  * @param weightOf what a row counts for
- * @example wrongOf(rows).unsound.restart // 12
+ * @example wrongOf(rows).find(row => row.element === 'restart' && row.work === 'groove')?.unsound // 12
  */
 export function wrongOf<Row extends Tried>(rows: readonly Row[], weightOf: (row: Row) => number = () => 1): Wrong {
-  const unsound: Partial<Record<ElementId, number>> = {}
-  const rejected: Record<string, ByElement> = {}
-  let beads = 0
+  const sums = new Map<string, WrongRow>()
   for (const row of rows) {
+    const { element, work } = row
+    const key = `${element} ${work}`
     const weight = weightOf(row)
-    unsound[row.element] = (unsound[row.element] ?? 0) + weight * (row.tried - row.sound)
-    if (row.element === 'run') beads += weight * row.tried
-    for (const [set, count] of Object.entries(row.rejected ?? {}))
-      rejected[set] = plus(rejected[set] ?? {}, row.element, weight * count)
+    const before = sums.get(key) ?? { element, work, tried: 0, unsound: 0, rejected: {} }
+    const rejected = { ...before.rejected }
+    for (const [set, count] of Object.entries(row.rejected ?? {})) rejected[set] = (rejected[set] ?? 0) + weight * count
+    sums.set(key, {
+      ...before,
+      tried: before.tried + weight * row.tried,
+      unsound: before.unsound + weight * (row.tried - row.sound),
+      rejected,
+    })
   }
-  return { unsound, rejected, beads }
+  return [...sums.values()]
 }
 
 /** Recent work counts more, and a mock test double, as in a student's skill. @param today days since 1970 began */

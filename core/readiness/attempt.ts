@@ -8,7 +8,7 @@ export interface Hand {
   readonly logits: ArrayLike<number>
   /** Marks that the test rejects for each unsound try, one a task. */
   readonly rejects: ArrayLike<number>
-  /** How likely a strip opens beyond the limit, 0 to 1. */
+  /** Openings beyond the limit for each length of bead that a bend stretches. */
   readonly opens: number
   /** How far one day is off another, logit. */
   readonly day: number
@@ -46,15 +46,31 @@ const expected = (task: TestTask, unsound: number, rejects: number) => {
 }
 const MOST = 0.98
 
+/** Days that stand for all: where they lie, in deviations, and what each weighs. Gauss and Hermite, five points. */
+const DAYS = [
+  [0, 0.5333333333333333],
+  [1.355626179974266, 0.2220759220056126],
+  [-1.355626179974266, 0.2220759220056126],
+  [2.856970013872806, 0.01125741132772069],
+  [-2.856970013872806, 0.01125741132772069],
+] as const
+const ONE_DAY = [[0, 1]] as const
+
 /**
- * How likely nothing on the finished piece is rejected, on an ordinary day: no single try rejected, and a Poisson
- * count of nought along every length.
+ * How likely nothing on the finished piece is rejected, over days good and bad: no single try rejected, and a Poisson
+ * count of nought along every length. What a day spoils it spoils together, so this is no product of means.
  */
-export function visualOdds(plan: TestPlan, { logits, rejects }: Hand): number {
+export function visualOdds(plan: TestPlan, hand: Hand): number {
+  const days = hand.day > 0 ? DAYS : ONE_DAY
+  return days.reduce((sum, [at, weighs]) => sum + weighs * visualOddsOn(hand.day * at, plan, hand), 0)
+}
+
+function visualOddsOn(today: number, plan: TestPlan, { logits, rejects, day }: Hand): number {
+  const slope = steeper(day)
   let log = 0
   plan.tasks.forEach((task, n) => {
     if (!isSeen(plan, task)) return
-    const marks = expected(task, 1 - logistic(logits[n]!), rejects[n]!)
+    const marks = expected(task, 1 - logistic(logits[n]! * slope + today), rejects[n]!)
     log += isSingle(task) ? Math.log1p(-marks) : -marks
   })
   return Math.exp(log)
@@ -95,9 +111,16 @@ function stretched(plan: TestPlan, { bend, fromMm, toMm }: BendStrip): { n: numb
   return half.length > 0 ? half : inside
 }
 
+/** How likely no strip of a piece opens beyond the limit: a Poisson count of nought along what is stretched. */
+export const bendOdds = (strips: readonly BendStrip[], opens: number): number => Math.exp(-opens * stretchedIn(strips))
+
+/** Lengths of bead that the bends of all strips stretch. */
+export const stretchedIn = (strips: readonly BendStrip[]): number =>
+  strips.reduce((sum, strip) => sum + strip.lengths, 0)
+
 /** A strip is bent: it opens as often as this student's do, where the unsound work in it lies. */
 function bent(plan: TestPlan, strip: BendStrip, hand: Hand, spared: Spared, random: Random): Failure | null {
-  if (!random.chance(hand.opens)) return null
+  if (random.chance(bendOdds([strip], hand.opens))) return null
   const weighed = stretched(plan, strip).map(({ n, task }) => ({
     task,
     from: Math.max(strip.fromMm, task.fromMm),

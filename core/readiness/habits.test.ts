@@ -1,55 +1,76 @@
 import { describe, expect, it } from 'vitest'
 import { BURIED, NOTHING_WRONG, wrongOf, type Tried, type Wrong } from '../progress'
 import { logistic, logit } from '../statistics'
+import type { Work } from '../trade'
 import { habitsOf, recalibrate, rejectedOf, sayBefore, saySure, shiftOf, straysOfSchool, type ToldOutcome } from '.'
 
 const NONE = { bent: 0, opened: 0 }
 const SET = 'd1.1 welder'
-const wrong = (unsound: number, rejected: number, beads = 100, buried = 0): Wrong => ({
-  unsound: { ends: unsound },
-  rejected: { [SET]: { ends: rejected }, [BURIED]: { run: buried } },
-  beads,
-})
+const TEST = { criteriaId: SET, work: 'groove' } as const
+const wrong = (unsound: number, rejected: number, beads = 100, buried = 0, work: Work = 'groove'): Wrong => [
+  { element: 'ends', work, tried: 2 * unsound, unsound, rejected: { [SET]: rejected } },
+  { element: 'run', work, tried: beads, unsound: 0, rejected: { [BURIED]: buried } },
+]
 const known = (own: Wrong, school: Wrong = NOTHING_WRONG) => ({ own, school, bends: NONE, schoolBends: NONE })
 
 describe('what becomes of unsound work under test terms', () => {
   it('is three of ten where nobody has welded anything', () => {
-    const habits = habitsOf(known(NOTHING_WRONG), SET)
+    const habits = habitsOf(known(NOTHING_WRONG), TEST)
     expect(rejectedOf(habits, 'ends')).toBe(0.3)
-    expect([habits.opens, habits.day]).toEqual([0.12, 0.6])
+    expect([habits.opens, habits.day]).toEqual([0.1, 0.6])
   })
   it('is the school’s while a student has shown little, and the student’s own the more there is', () => {
     const school = wrong(997, 697.9)
-    const share = (own: Wrong) => habitsOf(known(own, school), SET).rejected.ends!
-    // (697.9 + 3 × 0.3) / (997 + 3) of the school.
-    expect(share(NOTHING_WRONG)).toBeCloseTo(0.6988, 12)
-    expect(share(wrong(10, 0))).toBeCloseTo(6.988 / 20, 12)
-    expect(share(wrong(1000, 100))).toBeCloseTo((100 + 6.988) / 1010, 12)
+    const share = (own: Wrong) => habitsOf(known(own, school), TEST).rejected.ends!
+    // (697.9 + 3 × 0.3) / (997 + 3) of the school on all work; on grooves (697.9 + 10 × 0.6988) / 1007.
+    const usual = (697.9 + 10 * 0.6988) / 1007
+    expect(share(NOTHING_WRONG)).toBeCloseTo(usual, 12)
+    expect(share(wrong(10, 0))).toBeCloseTo((usual * 5) / (10 * usual + 5), 12)
+    expect(share(wrong(1000, 100))).toBeCloseTo((usual * 105) / (1000 * usual + 5), 12)
+  })
+  it('is that of the work the piece is: marks on pads say little of a groove where the school has grooves', () => {
+    const school = [...wrong(1000, 900, 100, 0, 'plate'), ...wrong(500, 50)]
+    const share = (work: Work, own: Wrong = NOTHING_WRONG) =>
+      habitsOf(known(own, school), { criteriaId: SET, work }).rejected.ends!
+    const all = (950 + 0.9) / 1503
+    expect(share('groove')).toBeCloseTo((50 + 10 * all) / 510, 12)
+    expect(share('plate')).toBeCloseTo((900 + 10 * all) / 1010, 12)
+    // Nobody has run a pipe: as all work goes.
+    expect(share('pipe')).toBeCloseTo(all, 12)
+    // Half as many as usual on pads: half as many on a groove too.
+    const careful = wrong(1000, share('plate') * 1000 * 0.5, 100, 0, 'plate')
+    expect(share('groove', careful) / share('groove')).toBeCloseTo(0.5, 2)
   })
   it('is what the criteria of that test reject, and not of another', () => {
     const own = wrong(100, 80)
-    expect(habitsOf(known(own), 'ix visual').rejected.ends).toBeLessThan(0.05)
-    expect(habitsOf(known(own), SET).rejected.ends).toBeGreaterThan(0.7)
+    expect(habitsOf(known(own, own), { ...TEST, criteriaId: 'ix visual' }).rejected.ends).toBeLessThan(0.05)
+    expect(habitsOf(known(own, own), TEST).rejected.ends).toBeGreaterThan(0.7)
   })
-  it('strips open the oftener, the more is buried beside what is usual here, up to three in five', () => {
+  it('strips open the oftener, the more is buried beside what is usual here', () => {
     const school = wrong(1000, 500, 10_000, 500)
-    const opens = (buried: number, beads = 400) => habitsOf(known(wrong(50, 20, beads, buried), school), SET).opens
-    // (20 + 20 × 0.05) / (400 + 20) of the usual 0.05: as usual.
-    expect(opens(20)).toBeCloseTo(0.12, 4)
-    expect(opens(60)).toBeCloseTo(0.12 * ((60 + 1) / 420 / 0.05), 3)
-    expect(opens(4)).toBeLessThan(0.05)
-    expect(opens(4000)).toBe(0.6)
+    const opens = (buried: number, beads = 400) => habitsOf(known(wrong(50, 20, beads, buried), school), TEST).opens
+    // 400 lengths at the usual 0.05 are 20.
+    expect(opens(20)).toBeCloseTo(0.1, 4)
+    expect(opens(60)).toBeCloseTo((0.1 * (60 + 5)) / (20 + 5), 3)
+    expect(opens(0)).toBeCloseTo((0.1 * 5) / (20 + 5), 3)
+    expect(opens(4000)).toBe(1.8)
+  })
+  it('what is buried is held against what is usual on the same work', () => {
+    const school = [...wrong(10, 5, 10_000, 2000, 'plate'), ...wrong(10, 5, 10_000, 500)]
+    const opens = (own: Wrong) => habitsOf(known(own, school), TEST).opens
+    expect(opens(wrong(50, 20, 400, 80, 'plate'))).toBeCloseTo(0.1, 3)
+    expect(opens(wrong(50, 20, 400, 80))).toBeGreaterThan(0.25)
   })
   it('a student whose bends opened more than the school’s is likelier to open again, whose held less', () => {
     const opens = (bent: number, opened: number, schoolBends = { bent: 1000, opened: 150 }) =>
-      habitsOf({ ...known(wrong(50, 20)), bends: { bent, opened }, schoolBends }, SET).opens
+      habitsOf({ ...known(wrong(50, 20)), bends: { bent, opened }, schoolBends }, TEST).opens
     const usual = opens(0, 0)
     expect(opens(10, 0)).toBeCloseTo(usual * (1.5 / 20 / 0.15), 2)
     expect(opens(10, 5)).toBeCloseTo(usual * (6.5 / 20 / 0.15), 2)
     // Where a third of all bends show something, three of ten are nothing out of the ordinary.
     expect(opens(10, 3, { bent: 1000, opened: 300 })).toBeCloseTo(usual, 2)
   })
-  it('adds up rows by element and set, what counts less by its weight', () => {
+  it('adds up rows by element, work and set, what counts less by its weight', () => {
     const row: Tried = {
       couponId: 'c',
       day: 0,
@@ -65,11 +86,11 @@ describe('what becomes of unsound work under test terms', () => {
       rejected: { [BURIED]: 3 },
     }
     const rows = [row, { ...row, element: 'ends' as const, tried: 4, sound: 2, rejected: { [SET]: 1 } }]
-    expect(wrongOf(rows, () => 0.5)).toEqual({
-      unsound: { run: 1, ends: 1 },
-      rejected: { [BURIED]: { run: 1.5 }, [SET]: { ends: 0.5 } },
-      beads: 3,
-    })
+    expect(wrongOf([...rows, row, { ...row, work: 'groove' as const }], () => 0.5)).toEqual([
+      { element: 'run', work: 'plate', tried: 6, unsound: 2, rejected: { [BURIED]: 3 } },
+      { element: 'ends', work: 'plate', tried: 2, unsound: 1, rejected: { [SET]: 0.5 } },
+      { element: 'run', work: 'groove', tried: 3, unsound: 1, rejected: { [BURIED]: 1.5 } },
+    ])
   })
 })
 
@@ -89,7 +110,7 @@ describe('what happened moves the odds', () => {
     // School 0.35, book 0.15, piece 0.2.
     expect(shift.deviation).toBeCloseTo(Math.hypot(0.35, 0.15, 0.2), 12)
     expect(shift.student).toBe(0.45)
-    expect(shiftOf(recalibrate([]), 'bends', here).deviation).toBeCloseTo(Math.hypot(0.5, 0.1, 0.1), 12)
+    expect(shiftOf(recalibrate([]), 'bends', here).deviation).toBeCloseTo(Math.hypot(0.6, 0.1, 0.2), 12)
   })
   it('by as much as so many tests show, further for what was tested than for what was not', () => {
     const eight = Array.from({ length: 40 }, (_, n) => told(n % 10 !== 0))

@@ -1,6 +1,6 @@
 import { drawSkill, SKILL_OFFSETS, skillOf, whenNext, type SchoolCurves, type Standing, type When } from '../progress'
 import { logistic, logit, type Random } from '../statistics'
-import { steeper, visualOdds, type Hand } from './attempt'
+import { bendOdds, steeper, stretchedIn, visualOdds, type Hand } from './attempt'
 import { rejectedOf, restsOnOf, type TestHabits } from './habits'
 import { shiftOf, type Recalibration, type Shift } from './recalibration'
 import type { TestPlan } from './testTasks'
@@ -63,17 +63,18 @@ export function handsOf({ plan, candidate, habits, recalibration }: HandsWanted)
         Array.from({ length: SKILL_OFFSETS }, () => random.normal()),
       ),
     )
-    // A share that rests on so many marks strays by about their root.
-    const shares = elements.map(
-      element => rejectedOf(habits, element) * Math.exp(random.normal() / Math.sqrt(1 + restsOnOf(habits, element))),
-    )
+    const shares = elements.map(element => {
+      // A share that rests on so many marks strays by about their root, and is right on average.
+      const strays = 1 / Math.sqrt(1 + restsOnOf(habits, element))
+      return rejectedOf(habits, element) * Math.exp(strays * random.normal() - strays ** 2 / 2)
+    })
     const logits = Float64Array.from(plan.tasks, (task, n) => drawn[place[n]!]!(task.cell, when))
     const rejects = Float64Array.from(plan.tasks, (_, n) => shares[place[n]!]!)
     const hand: Hand = { logits, rejects, opens: habits.opens * buriedThen(drawn), day: habits.day }
     const byCoupons = stageOdds(plan, hand)
     const visual = shiftDrawn(shifts.visual, random)(byCoupons.visual)
     const bends = plan.strips.length === 0 ? 1 : shiftDrawn(shifts.bends, random)(byCoupons.bends)
-    return { hand: movedTo(plan, hand, { visual, bends }), byCoupons }
+    return { hand: movedTo(plan, hand, byCoupons, { visual, bends }), byCoupons }
   }
 }
 
@@ -83,7 +84,7 @@ export function handsOf({ plan, candidate, habits, recalibration }: HandsWanted)
  */
 function shiftDrawn({ mean: middle, deviation, student }: Shift, random: Random): (odds: number) => number {
   const by = middle + Math.hypot(deviation, student) * random.normal()
-  return odds => logistic(logit(odds) * steeper(deviation) + by)
+  return odds => logistic(logit(odds) * steeper(Math.hypot(deviation, student)) + by)
 }
 
 /** Nothing is certain, nor hopeless: odds are held off nought and one, where no shift would move them. */
@@ -93,16 +94,23 @@ const held = (odds: number) => Math.min(MOST_CERTAIN, Math.max(1 - MOST_CERTAIN,
 /** The odds of a hand at each stage, as its coupons say. */
 const stageOdds = (plan: TestPlan, hand: Hand): StageOdds => ({
   visual: held(visualOdds(plan, hand)),
-  bends: plan.strips.length === 0 ? 1 : held((1 - hand.opens) ** plan.strips.length),
+  bends: plan.strips.length === 0 ? 1 : held(bendOdds(plan.strips, hand.opens)),
 })
 
-/** The hand with other odds at each stage: all that is rejected by as much more or less, and each strip alike. */
-function movedTo(plan: TestPlan, hand: Hand, { visual, bends }: StageOdds): Hand {
-  const times = Math.log(visual) / Math.log(stageOdds(plan, hand).visual)
+/**
+ * The hand with other odds at each stage: all that is rejected by as much more or less, and each strip alike.
+ * @param before its odds as they are
+ */
+function movedTo(plan: TestPlan, hand: Hand, before: StageOdds, { visual, bends }: StageOdds): Hand {
+  const by = ({ rejects }: Hand, odds: number) => {
+    const times = Math.log(visual) / Math.log(odds)
+    return { ...hand, rejects: Float64Array.from(rejects, share => share * times) }
+  }
+  // On one day the logarithm of the odds goes with what is rejected; over days nearly so: a second step finds it.
+  const near = by(hand, before.visual)
   return {
-    ...hand,
-    rejects: Float64Array.from(hand.rejects as Float64Array, share => share * times),
-    opens: plan.strips.length === 0 ? 0 : 1 - bends ** (1 / plan.strips.length),
+    ...by(near, held(visualOdds(plan, near))),
+    opens: plan.strips.length === 0 ? 0 : -Math.log(bends) / stretchedIn(plan.strips),
   }
 }
 

@@ -3,7 +3,7 @@ import { habitsOf, type Bends } from './habits'
 import type { OutlookCase } from './outlook'
 import type { SaidBefore } from './sayOdds'
 import type { Recalibration } from './recalibration'
-import type { TestPlan } from './testTasks'
+import { testedBy, type TestPlan } from './testTasks'
 
 /** Everything that odds of one student are made from, as a school keeps it. */
 export interface ReadinessKnown {
@@ -36,7 +36,7 @@ export const outlookCase = (
 ): OutlookCase => ({
   plan,
   candidate: { standing, curves, today, more: 0 },
-  habits: habitsOf({ own: standing.wrong, school: school.wrong, bends, schoolBends: school.bends }, plan.criteriaId),
+  habits: habitsOf({ own: standing.wrong, school: school.wrong, bends, schoolBends: school.bends }, testedBy(plan)),
   recalibration: school.recalibration,
   seed,
 })

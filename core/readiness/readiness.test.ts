@@ -18,6 +18,7 @@ import { inches } from '../units'
 import {
   attempt,
   beginOutlook,
+  bendOdds,
   classDayAfter,
   forecastCoupons,
   gainPerHour,
@@ -117,15 +118,23 @@ describe('against closed forms', () => {
     expect(share(plan, hand)).toBeCloseTo(Math.exp(-0.05 * 2 * 3), 1.7)
     expect(visualOdds(plan, hand)).toBeCloseTo(Math.exp(-0.05 * 2 * 3), 12)
   })
-  it('four strips that each open one time in eight all hold as often as the product', () => {
-    const plan = {
-      ...testPlan(testPieceOf('pipe-6-6g'), rules),
-      tasks: testPlan(testPieceOf('pipe-6-6g'), rules).tasks,
-    }
+  it('four strips hold as often as a Poisson count of nought along all that they stretch', () => {
+    const plan = testPlan(testPieceOf('pipe-6-6g'), rules)
     const never = plan.tasks.map(() => 20)
     expect(plan.strips).toHaveLength(4)
-    expect(share(plan, handAt(never, { opens: 0.125 }), 8000)).toBeCloseTo(0.875 ** 4, 1.7)
+    const lengths = plan.strips.reduce((sum, strip) => sum + strip.lengths, 0)
+    expect(share(plan, handAt(never, { opens: 0.125 }), 8000)).toBeCloseTo(Math.exp(-0.125 * lengths), 1.7)
+    expect(bendOdds(plan.strips, 0.125)).toBeCloseTo(Math.exp(-0.125 * lengths), 12)
   })
+  // What a test is held against later must be what its attempts come to, or the school's tests would seem easier.
+  it.each([0.3, 0.6, 0.85])(
+    'odds by eye over good and bad days are what attempts come to: twenty restarts at %d',
+    p => {
+      const hand = handAt(Array<number>(20).fill(logit(0.9)), { rejects: Array<number>(20).fill(1 - p), day: 0.6 })
+      expect(visualOdds(onlyRestarts(20), hand)).toBeCloseTo(share(onlyRestarts(20), hand, 40_000), 1.9)
+      expect(visualOdds(onlyRestarts(20), hand)).toBeGreaterThan(visualOdds(onlyRestarts(20), { ...hand, day: 0 }))
+    },
+  )
   it('what strays from day to day averages to the same rate', () =>
     expect(share(onlyRestarts(1), handAt([logit(0.8)], { day: 0.6 }))).toBeCloseTo(0.8, 1.7))
 })
@@ -137,19 +146,21 @@ describe('where an attempt ends', () => {
     tasks: [{ ...onlyRestarts(1).tasks[0]!, depth: 'inside', role: 'fill', faceHalf, fromMm: atMm, toMm: atMm }],
   })
   const bad = [logit(1e-9)]
+  /** Openings a length: so many that a strip never holds. */
+  const ALWAYS = 100
   it('what is buried is not seen, and opens where a strip is cut', () => {
     const [face] = inside(true, 0).strips
     const middle = (face!.fromMm + face!.toMm) / 2
     expect(share(inside(true, middle), handAt(bad), 50)).toBe(1)
-    const failure = attempt(inside(true, middle), handAt(bad, { opens: 1 }), seededRandom(1))
+    const failure = attempt(inside(true, middle), handAt(bad, { opens: ALWAYS }), seededRandom(1))
     expect(failure).toMatchObject({ stage: 'bend', atMm: middle })
-    expect(share(inside(true, face!.fromMm - 1), handAt(bad, { opens: 1 }), 50)).toBe(1)
+    expect(share(inside(true, face!.fromMm - 1), handAt(bad, { opens: ALWAYS }), 50)).toBe(1)
   })
   it('what is spared does not open either', () => {
     const plan = inside(true, (inside(true, 0).strips[0]!.fromMm + inside(true, 0).strips[0]!.toMm) / 2)
     const random = seededRandom(4)
     const ends = Array.from({ length: 4000 }, () =>
-      attempt(plan, handAt(bad, { opens: 1 }), random, { restart: 0.25 }),
+      attempt(plan, handAt(bad, { opens: ALWAYS }), random, { restart: 0.25 }),
     ).filter(failure => failure !== null).length
     expect(ends / 4000).toBeCloseTo(0.25, 1.7)
   })
@@ -173,6 +184,7 @@ describe('test pieces', () => {
       ])
       expect(plan.rootSeen).toBe(elements.has('root'))
       for (const strip of plan.strips) {
+        expect(strip.lengths).toBeGreaterThan(0.5)
         expect(strip.fromMm).toBeGreaterThanOrEqual(0)
         expect(strip.toMm).toBeLessThanOrEqual(plan.seamMm)
       }
@@ -265,7 +277,7 @@ describe('the outlook', () => {
     const [before, after] = [look(wanted), look(harder)]
     expect(after.visual).toBeLessThan(before.visual - 0.15)
     expect(after.byCoupons).toEqual(before.byCoupons)
-    expect(before.byCoupons.visual).toBeCloseTo(before.visual, 1)
+    expect(before.byCoupons.visual).toBeCloseTo(before.visual, 1.7)
   })
   it('counts what ended the rest: as many as did not go well', () => {
     const { attempts, odds, failures } = look(caseOf(0.7, 20))

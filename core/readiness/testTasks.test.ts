@@ -35,6 +35,23 @@ describe('where a test is laid open, by the book it is taken by', () => {
   })
 })
 
+describe('how much of the bead a strip puts to the proof', () => {
+  it('half of what lies in a face or a root bend, all of a side bend or a nick-break, and half a length of its own', () => {
+    const lengths = (piece: string, book: CodeBook) => {
+      const plan = testPlan(testPieceOf(piece), rules, book)
+      const beads = plan.tasks.filter(task => task.cell.element === 'run').length
+      return plan.strips.map(strip => ({
+        own: strip.lengths - 0.5,
+        full: (beads * (strip.toMm - strip.fromMm)) / 152.4,
+      }))
+    }
+    for (const { own, full } of lengths('plate-3g', STRUCTURAL)) expect(own).toBeCloseTo(full / 2, 9)
+    for (const { own, full } of lengths('thick-3g', STRUCTURAL)) expect(own).toBeCloseTo(full, 9)
+    // A face bend of 1 1/2 in from four passes: 0.5 and half of one.
+    expect(testPlan(testPieceOf('plate-3g'), rules).strips[0]!.lengths).toBeCloseTo(1, 9)
+  })
+})
+
 describe('what a test asks of the hand', () => {
   const families = (piece: string) =>
     new Set(testPlan(testPieceOf(piece), rules).tasks.map(task => `${task.role} ${task.cell.rodFamily}`))

@@ -12,6 +12,7 @@ import {
 } from '../qualification'
 import { couponOf, isBend, NOBODY, specimenPlan } from '../welderTest'
 import { familyOf, pieceOf } from '../trade'
+import type { TestedBy } from './habits'
 
 /**
  * A strip that is cut from a test piece and bent: face or root outward, or a slice on its side. Places along the
@@ -21,6 +22,8 @@ export interface BendStrip {
   readonly bend: BendKind
   readonly fromMm: number
   readonly toMm: number
+  /** Lengths of bead that lie in it where it is stretched: half of them in a face or a root bend, all in a side. */
+  readonly lengths: number
 }
 
 /** Where something lies in a joint: seen on the face at the end, seen at the root, or buried. */
@@ -89,9 +92,25 @@ export function testPlan(piece: TestPiece, rules: HouseRules, book: CodeBook = S
   if (gauged) tasks.push({ ...gauged, cell: { ...gauged.cell, element: 'size' }, tries: 1 })
   const { specimens } = specimenPlan(book, takenWith(piece, document.passes!, rules.unit), seamMm)
   const strips = specimens.flatMap(({ kind, fromMm, toMm }) =>
-    opensAs(kind) ? [{ bend: opensAs(kind)!, fromMm, toMm }] : [],
+    opensAs(kind) ? [bendStrip(opensAs(kind)!, { fromMm, toMm }, tasks)] : [],
   )
   return { piece, bookId: book.id, criteriaId: book.criteriaId, seamMm, rootSeen, tasks, strips }
+}
+
+/** What a strip's own edges and how it was dressed add to what lies in it, lengths of bead. Rough, common practice. */
+const STRIP_ITSELF = 0.5
+
+/** Which test a plan's piece is judged by. */
+export const testedBy = ({ piece, criteriaId }: TestPlan): TestedBy => ({
+  criteriaId,
+  work: pieceOf(piece.piece.kind).work,
+})
+
+function bendStrip(bend: BendKind, cut: Pick<BendStrip, 'fromMm' | 'toMm'>, tasks: readonly TestTask[]): BendStrip {
+  const within = ({ fromMm, toMm }: TestTask) =>
+    Math.max(0, Math.min(cut.toMm, toMm) - Math.max(cut.fromMm, fromMm)) / MM_PER_TRY
+  const inside = tasks.filter(one => one.cell.element === 'run').reduce((sum, one) => sum + within(one), 0)
+  return { bend, ...cut, lengths: STRIP_ITSELF + (bend === 'side' ? inside : inside / 2) }
 }
 
 /**
