@@ -212,6 +212,8 @@ export interface Me {
   readonly codesWanted: boolean
   /** The school wants one-time codes of its staff. */
   readonly staffCodes: boolean
+  /** Minutes after which a screen that nobody touches is signed out; null for never. */
+  readonly idleMinutes: number | null
 }
 
 /** The body of `PUT /api/school`: where the school stands. */

@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import { useLeftAlone } from '~/composables/leftAlone'
 import { useSession } from '~/stores/session'
 
 const route = useRoute()
 const session = useSession()
+useLeftAlone()
 /** Pages at the door: no room is open to whoever stands there. */
 const BARE = ['/sign-in', '/own-password', '/one-time-codes', '/away']
 const bare = computed(() => BARE.includes(route.path) || !session.me)

@@ -1,4 +1,6 @@
 import type { FieldError, Problem } from '~~/contract/problem'
+import { UNTOUCHED } from '~~/contract/signIns'
+import { secondsUntouched } from './lastTouch'
 
 /** A request that was refused or never arrived, in words for the person at the screen. */
 export class RequestFailure extends Error {
@@ -27,7 +29,13 @@ type Method = 'GET' | 'POST' | 'PUT' | 'DELETE'
 /** Asks the server; every failure comes back as a `RequestFailure`. */
 export async function request<T>(method: Method, path: string, body?: unknown): Promise<T> {
   try {
-    return (await $fetch<T>(path, { method, body: body as Record<string, unknown> | undefined, retry: 0 })) as T
+    const headers = { [UNTOUCHED]: String(secondsUntouched()) }
+    return (await $fetch<T>(path, {
+      method,
+      body: body as Record<string, unknown> | undefined,
+      headers,
+      retry: 0,
+    })) as T
   } catch (error) {
     throw toFailure(error as { statusCode?: number; data?: Problem })
   }

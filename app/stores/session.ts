@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import type { Me, OwnPassword, SchoolState } from '~~/contract/people'
 import type { Welcome } from '~~/contract/record'
+import type { SignIn } from '~~/contract/signIns'
 import { setShopZone } from '~/composables/shopClock'
 import { request, RequestFailure } from './request'
 
@@ -60,12 +61,22 @@ export const useSession = defineStore('session', () => {
     me.value = null
   }
 
+  const signIns = () => request<SignIn[]>('GET', '/api/sessions')
+  /** Signs out of one other place. */
+  const endSignIn = (id: string) => request<undefined>('DELETE', `/api/sessions/${id}`)
+
   const schoolState = () => request<SchoolState>('GET', '/api/school')
 
   /** Changes one's own password; every other device is signed out. @throws RequestFailure */
   const changePassword = async (save: OwnPassword): Promise<void> => {
     await request('PUT', '/api/session/password', save)
     if (me.value) me.value = { ...me.value, passwordGiven: false }
+  }
+
+  /** Says after how many minutes a screen that nobody touches is signed out; null for never. */
+  async function signOutIdle(minutes: number | null): Promise<void> {
+    await request('PUT', '/api/school/idle', { minutes })
+    if (me.value) me.value = { ...me.value, idleMinutes: minutes }
   }
 
   /** Says where the school stands. */
@@ -86,6 +97,9 @@ export const useSession = defineStore('session', () => {
     signOut,
     signOutEverywhere,
     changePassword,
+    signIns,
+    endSignIn,
+    signOutIdle,
     moveSchool,
     schoolState,
   }

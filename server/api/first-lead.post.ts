@@ -25,6 +25,7 @@ export default defineRoute(
       passwordGiven: false,
       codesWanted: false,
       staffCodes: false,
+      idleMinutes: null,
     }
   },
 )

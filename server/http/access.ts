@@ -1,13 +1,16 @@
 import type { H3Event } from 'h3'
 import type { Me } from '../../contract/people'
 import { findMe } from '../store/accounts'
+import { seeSignIn } from '../store/signIns'
 import { refuse } from './refuse'
+import { somebodyActs } from './somebodyActs'
 
 declare module '#auth-utils' {
-  /** What a sealed session holds: who, and the number that ends it when it is raised. */
+  /** What a sealed session holds: who, the number that ends it when it is raised, and which sign-in it is. */
   interface User {
     id: string
     number: number
+    signIn: string
   }
 }
 
@@ -18,9 +21,16 @@ declare module 'h3' {
   }
 }
 
+/** A sign-in is seen anew at most so often. */
+const SEEN_EVERY_SECONDS = 30
+
 /** Whose session it is, looked up anew at each request: an account switched off is out at its next click. */
 function lookUp(event: H3Event): Promise<Me | null> {
-  event.context.me ??= getUserSession(event).then(({ user }) => (user ? findMe(user) : null))
+  event.context.me ??= getUserSession(event).then(async ({ user }) => {
+    const found = user ? await findMe(user) : null
+    if (found && found.seenSeconds >= SEEN_EVERY_SECONDS && somebodyActs(event)) await seeSignIn(user!.signIn)
+    return found?.me ?? null
+  })
   return event.context.me
 }
 

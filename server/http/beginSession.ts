@@ -1,5 +1,7 @@
 import type { H3Event } from 'h3'
 import type { User, UserSession } from '#auth-utils'
+import { beginSignIn } from '../store/signIns'
+import { deviceOf } from './deviceOf'
 
 /**
  * Puts one session in place of whatever was there: a person signed in, or a tablet handed over, never both.
@@ -7,7 +9,8 @@ import type { User, UserSession } from '#auth-utils'
  */
 export async function beginSession(
   event: H3Event,
-  session: { readonly user: User } | { readonly kiosk: NonNullable<UserSession['kiosk']> },
+  session: { readonly user: Omit<User, 'signIn'> } | { readonly kiosk: NonNullable<UserSession['kiosk']> },
 ): Promise<void> {
-  await replaceUserSession(event, { user: undefined, kiosk: undefined, ...session })
+  const begun = 'user' in session ? { user: await beginSignIn(session.user, deviceOf(event)) } : session
+  await replaceUserSession(event, { user: undefined, kiosk: undefined, ...begun })
 }

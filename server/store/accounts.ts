@@ -1,6 +1,7 @@
 import { v7 as uuid } from 'uuid'
 import type { Account, AccountFields, Me, Role } from '../../contract/people'
 import { database, inTransaction, rows, run, type Queries } from './database'
+import type { SessionUser } from './signIns'
 
 interface AccountRow {
   id: string
@@ -21,8 +22,9 @@ const COLUMNS = `id, name, username, role, student_id, tied, password_hash, pass
 
 /** With where the school stands: a page that is signed in tells its days. */
 const ME_COLUMNS = `${COLUMNS}, (SELECT time_zone FROM school WHERE id = 1) AS time_zone,
-  (SELECT staff_codes FROM school WHERE id = 1) AS staff_codes`
-type MeRow = AccountRow & { time_zone: string | null; staff_codes: number | null }
+  (SELECT staff_codes FROM school WHERE id = 1) AS staff_codes,
+  (SELECT idle_minutes FROM school WHERE id = 1) AS idle_minutes`
+type MeRow = AccountRow & { time_zone: string | null; staff_codes: number | null; idle_minutes: number | null }
 
 /** The sections that an account is tied to; null for one that teaches all. */
 const tiesOf = (row: AccountRow): string[] | null => (row.tied ? (row.section_ids?.split(',') ?? []) : null)
@@ -37,6 +39,7 @@ const toMe = (row: MeRow): Me => ({
   passwordGiven: row.password_given === 1,
   codesWanted: row.staff_codes === 1 && row.role !== 'student' && row.has_codes === 0,
   staffCodes: row.staff_codes === 1,
+  idleMinutes: row.idle_minutes,
 })
 
 function toAccount(row: AccountRow): Account {
@@ -56,26 +59,31 @@ export async function listAccounts(): Promise<Account[]> {
   return (await rows<AccountRow>(database(), `SELECT ${COLUMNS} FROM account ORDER BY role, name`)).map(toAccount)
 }
 
-/** Who a session stands for today; null when the account is gone or switched off, or the session was ended. */
-export async function findMe({ id, number }: SessionUser): Promise<Me | null> {
-  const [row] = await rows<MeRow>(
+/**
+ * Who a session stands for today, and how long ago somebody last acted at it; null when the account is gone or
+ * switched off, the session was ended, or nobody touched its screen for as long as the school allows.
+ */
+export async function findMe({
+  id,
+  number,
+  signIn,
+}: SessionUser): Promise<{ readonly me: Me; readonly seenSeconds: number } | null> {
+  const [row] = await rows<MeRow & { seen_seconds: number }>(
     database(),
-    `SELECT ${ME_COLUMNS} FROM account WHERE id = ? AND session_number = ? AND active`,
-    [id, number],
+    `SELECT ${ME_COLUMNS},
+      (SELECT TIMESTAMPDIFF(SECOND, seen_at, UTC_TIMESTAMP(3)) FROM sign_in
+        WHERE sign_in.id = ? AND account_id = account.id) AS seen_seconds
+    FROM account WHERE id = ? AND session_number = ? AND active
+    HAVING seen_seconds IS NOT NULL AND (idle_minutes IS NULL OR seen_seconds < 60 * idle_minutes)`,
+    [signIn, id, number],
   )
-  return row ? toMe(row) : null
-}
-
-/** What a session holds of an account: who, and under which number it was begun. */
-export interface SessionUser {
-  readonly id: string
-  readonly number: number
+  return row ? { me: toMe(row), seenSeconds: row.seen_seconds } : null
 }
 
 /** The account of a user name with its password hash; null when there is none or it is switched off. */
 export async function findForSignIn(
   username: string,
-): Promise<{ me: Me; user: SessionUser; passwordHash: string; codeSecret: string | null } | null> {
+): Promise<{ me: Me; user: Omit<SessionUser, 'signIn'>; passwordHash: string; codeSecret: string | null } | null> {
   const [row] = await rows<MeRow & { session_number: number; code_secret: string | null }>(
     database(),
     `SELECT ${ME_COLUMNS}, session_number, code_secret FROM account WHERE username = ? AND active`,

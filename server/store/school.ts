@@ -33,6 +33,11 @@ export async function wantStaffCodes(wanted: boolean): Promise<void> {
   await run(database(), 'UPDATE school SET staff_codes = ?', [wanted])
 }
 
+/** Has screens signed out that nobody touched for so many minutes; null for never. */
+export async function signOutIdle(minutes: number | null): Promise<void> {
+  await run(database(), 'UPDATE school SET idle_minutes = ?', [minutes])
+}
+
 export async function moveSchool(timeZone: string): Promise<void> {
   await run(database(), 'UPDATE school SET time_zone = ?', [timeZone])
 }

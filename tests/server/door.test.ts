@@ -1,6 +1,7 @@
 import { v7 as uuid } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import type { Account } from '../../contract/people'
+import type { Account, Me } from '../../contract/people'
+import { UNTOUCHED, type SignIn } from '../../contract/signIns'
 import { closeDatabase, database, run } from '../../server/store/database'
 import { giveTurnBack, takeTurn, waitAfter } from '../../server/store/turns'
 import { foundTestSchool, type School } from '../school'
@@ -271,5 +272,86 @@ describe('a password that a lead gave', () => {
     const again = await new Visitor().signIn('by-hand', `${GIVEN}, again`)
     expect((await again.ask('GET', '/api/sections')).status).toBe(403)
     await forgetAll()
+  })
+})
+
+describe('where one is signed in', () => {
+  const PHONE = 'Mozilla/5.0 (Linux; Android 14; Pixel 8) AppleWebKit/537.36 Chrome/126.0.0.0 Mobile Safari/537.36'
+  const places = async (visitor: Visitor) => (await visitor.ask<SignIn[]>('GET', '/api/sessions')).body
+  const isIn = async (visitor: Visitor) => (await visitor.ask('GET', '/api/session')).status === 200
+  const phone = async (username: string) => {
+    const visitor = new Visitor()
+    await visitor.ask('POST', '/api/session', { username, password: PASSWORD }, { 'user-agent': PHONE })
+    return visitor
+  }
+
+  it('is listed with what it is, and one place is signed out from another; nobody else’s is', async () => {
+    await account('two-places')
+    const [here, there] = [await new Visitor().signIn('two-places'), await phone('two-places')]
+    const listed = await places(here)
+    expect(listed.filter(place => place.here)).toHaveLength(1)
+    expect(listed.find(place => place.device === 'Chrome on Android')).toMatchObject({ here: false })
+    const theirs = listed.find(place => !place.here && place.device === 'Chrome on Android')!
+    expect((await school.lead.ask('DELETE', `/api/sessions/${theirs.id}`)).status).toBe(404)
+    expect(await isIn(there)).toBe(true)
+    expect((await here.ask('DELETE', `/api/sessions/${theirs.id}`)).status).toBe(204)
+    expect([await isIn(here), await isIn(there)]).toEqual([true, false])
+    expect((await places(here)).some(place => place.id === theirs.id)).toBe(false)
+  })
+  it('a cookie that was kept is worth nothing once it was signed out', async () => {
+    await account('signs-out')
+    const visitor = await new Visitor().signIn('signs-out')
+    const kept = { ...visitor.headers }
+    await visitor.ask('DELETE', '/api/session')
+    expect((await new Visitor().ask('GET', '/api/session', undefined, kept)).status).toBe(401)
+  })
+  it('another password leaves only the place where it was changed', async () => {
+    await account('one-place')
+    const [here] = [await new Visitor().signIn('one-place'), await phone('one-place')]
+    await here.ask('PUT', '/api/session/password', { current: PASSWORD, next: 'bead on plate in 4G' })
+    expect((await places(here)).map(place => place.here)).toEqual([true])
+  })
+
+  describe('a screen that nobody touches', () => {
+    const idle = (minutes: number | null) => school.lead.ask('PUT', '/api/school/idle', { minutes })
+    const later = (minutes: number) =>
+      run(
+        database(),
+        `UPDATE sign_in JOIN account ON account.id = account_id SET seen_at = seen_at - INTERVAL ? MINUTE
+        WHERE username = 'left-alone'`,
+        [minutes],
+      )
+    const untouched = { [UNTOUCHED]: '700' }
+    beforeAll(async () => {
+      await account('left-alone')
+    })
+    afterAll(() => idle(null))
+
+    it('stays in where the school does not mind', async () => {
+      const visitor = await new Visitor().signIn('left-alone')
+      await later(11)
+      expect(await isIn(visitor)).toBe(true)
+    })
+    it('is out after as long as the school allows, though it goes on asking by itself; not one that is used', async () => {
+      expect((await idle(10)).status).toBe(204)
+      const visitor = await new Visitor().signIn('left-alone')
+      expect((await visitor.ask<Me>('GET', '/api/session')).body.idleMinutes).toBe(10)
+      await later(6)
+      // It follows what others do: nobody is there.
+      expect((await visitor.ask('GET', '/api/session', undefined, untouched)).status).toBe(200)
+      await later(6)
+      expect((await visitor.ask('GET', '/api/session', undefined, untouched)).status).toBe(401)
+      const used = await new Visitor().signIn('left-alone')
+      for (let n = 0; n < 3; n++) {
+        await later(6)
+        expect(await isIn(used)).toBe(true)
+      }
+    })
+    it('only as the form offers, and only by a lead', async () => {
+      expect((await idle(7)).body.errors).toEqual([
+        { path: 'minutes', message: 'minutes is 10, 30, 60 or 240, or null for never' },
+      ])
+      expect((await school.instructor.ask('PUT', '/api/school/idle', { minutes: 10 })).status).toBe(403)
+    })
   })
 })

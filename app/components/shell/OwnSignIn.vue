@@ -3,7 +3,7 @@ import { ownPasswordSchema, type OwnPassword } from '~~/contract/people'
 import { useFieldErrors } from '~/composables/fieldErrors'
 import { useSession } from '~/stores/session'
 
-/** One's own sign-in: another password, codes from a phone, or out everywhere. */
+/** One's own sign-in: another password, codes from a phone, where it is open, or out everywhere. */
 const emit = defineEmits<{ close: [] }>()
 const session = useSession()
 const { errors, message, busy, attempt } = useFieldErrors()
@@ -40,6 +40,7 @@ const leaveEverywhere = () =>
     <p v-if="changed" role="status">Your password is changed. Every other device is signed out.</p>
     <template v-else>
       <OwnPasswordFields v-model="form" :errors="errors" had="Password you have" />
+      <OwnPlaces />
     </template>
     <v-btn v-if="session.isStaff" variant="outlined" @click="codes = true">One-time codes</v-btn>
     <v-btn variant="outlined" @click="leaveEverywhere">Sign out everywhere</v-btn>

@@ -143,6 +143,7 @@ async function done(said: string) {
       <template v-if="session.isLead">
         <SchoolClock />
         <StaffCodes />
+        <IdleScreens />
         <LastBackup />
       </template>
     </template>

@@ -1,0 +1,15 @@
+import { getHeader, type H3Event } from 'h3'
+import { UNTOUCHED } from '../../contract/signIns'
+
+/** A screen that was touched within so many seconds has somebody before it. */
+const LATELY_SECONDS = 60
+
+/**
+ * Whether somebody is there, and the screen does not merely follow what others do: an open Floor asks by itself, and
+ * its stream of events comes back by itself.
+ */
+export function somebodyActs(event: H3Event): boolean {
+  if (getHeader(event, 'accept')?.includes('text/event-stream')) return false
+  const untouched = Number(getHeader(event, UNTOUCHED) ?? 0)
+  return Number.isFinite(untouched) && untouched < LATELY_SECONDS
+}
