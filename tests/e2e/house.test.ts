@@ -281,6 +281,42 @@ it('signs out everywhere from the rail: a page left open elsewhere is signed out
   await page.context().close()
 })
 
+it('signs out one other place from the rail', async () => {
+  const made = await school.lead.ask('POST', '/api/accounts', {
+    name: 'Two Places',
+    username: 'two-places-seen',
+    role: 'instructor',
+    studentId: null,
+    sectionIds: null,
+    active: true,
+    password: GIVEN,
+  })
+  expect([201, 422]).toContain(made.status)
+  const elsewhere = await new Visitor().takeUp('two-places-seen')
+  const page = await house('two-places-seen')
+  await page.getByRole('button', { name: 'Your sign-in' }).click()
+  const places = page.getByRole('region', { name: 'Where you are signed in' })
+  await places.getByText('this one').waitFor()
+  await places.getByRole('button', { name: /^Sign out something that is no browser/ }).click()
+  await expect.poll(() => places.getByRole('listitem').count()).toBe(1)
+  expect((await elsewhere.ask('GET', '/api/session')).status).toBe(401)
+  await page.context().close()
+})
+
+it('a screen that nobody touches goes back to the door, and on from there to where it was', async () => {
+  const page = await house('maren')
+  await page.clock.install()
+  await page.goto(`${ADDRESS}/house`)
+  await choose(page, page.locator('.v-select', { hasText: 'Signed out where nobody touches them' }), 'After 10 minutes')
+  try {
+    await page.clock.runFor('11:00')
+    await page.waitForURL(`${ADDRESS}/sign-in?to=%2Fhouse`)
+  } finally {
+    expect((await school.lead.ask('PUT', '/api/school/idle', { minutes: null })).status).toBe(204)
+  }
+  await page.context().close()
+})
+
 it('a phone’s codes are turned on from the rail; then signing in asks for one', async () => {
   const made = await school.lead.ask('POST', '/api/accounts', {
     name: 'Coded Door',
