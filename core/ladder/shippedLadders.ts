@@ -4,8 +4,15 @@ import { knownRungs } from '../setup'
 import type { Ladder, LadderRung } from './ladder'
 import type { SignOffRule } from './signOffRule'
 
+/*
+ * What each rule lets through is in the table of shippedLadders.test.ts: somebody whose work is good half of the time
+ * is signed off by luck. Three in a row (common practice) does so to one in four over five coupons, and to one in two
+ * over ten: long rungs that a test follows want four.
+ */
 /** As many good coupons in a row as the house rules say. */
 const IN_A_ROW: SignOffRule = { by: 'in a row', good: null }
+const FOUR_IN_A_ROW: SignOffRule = { by: 'in a row', good: 4 }
+/** Practice beside the way: no rung but its own rests on it. */
 const TWO_IN_A_ROW: SignOffRule = { by: 'in a row', good: 2 }
 
 const PLATE: readonly ElementId[] = ['start', 'run', 'overlap', 'straightness']
@@ -45,7 +52,7 @@ const STUBS = (pad: string): LadderRung =>
   rung(pad, [pad], 4, ['restart'], {
     name: `${pad}, stubs`,
     rods: 'stubs',
-    signOff: { by: 'LC-CUSUM', element: 'restart', acceptable: 0.1, unacceptable: 0.3, limit: 1.25 },
+    signOff: { by: 'LC-CUSUM', element: 'restart', acceptable: 0.1, unacceptable: 0.3, limit: 2.25 },
   })
 const OTHER_HAND = (pad: string): LadderRung =>
   rung(pad, [pad], 3, ['run'], { name: `${pad}, other hand`, hand: 'other', signOff: TWO_IN_A_ROW })
@@ -55,14 +62,14 @@ export const FULL_LADDER: Ladder = {
   name: 'Arc strikes to pipe in 6G',
   rungs: [
     rung('arc strikes', [], 2, ['start'], {
-      signOff: { by: 'enough evidence', element: 'start', rate: 0.6, sure: 0.8 },
+      signOff: { by: 'enough evidence', element: 'start', rate: 0.6, sure: 0.9 },
     }),
     rung('flat pad', ['arc strikes'], 8, PLATE),
     STUBS('flat pad'),
     OTHER_HAND('flat pad'),
     rung('restart strip', ['flat pad'], 4, ['restart'], {
       rods: 'stubs',
-      signOff: { by: 'enough evidence', element: 'restart', rate: 0.7, sure: 0.8 },
+      signOff: { by: 'enough evidence', element: 'restart', rate: 0.7, sure: 0.9 },
     }),
     rung('horizontal pad', ['flat pad'], 6, PLATE),
     STUBS('horizontal pad'),
@@ -70,8 +77,8 @@ export const FULL_LADDER: Ladder = {
     STUBS('vertical pad'),
     rung('overhead pad', ['vertical pad'], 7, PLATE),
     STUBS('overhead pad'),
-    rung('square butt', ['flat pad'], 3, ['run'], { signOff: TWO_IN_A_ROW }),
-    rung('lap 2F', ['horizontal pad'], 3, FILLET, { signOff: TWO_IN_A_ROW }),
+    rung('square butt', ['flat pad'], 3, ['run']),
+    rung('lap 2F', ['horizontal pad'], 3, FILLET),
     rung('outside corner', ['square butt'], 2, ['run'], { signOff: TWO_IN_A_ROW }),
     rung('T fillet 1F', ['flat pad'], 4, FILLET),
     rung('T fillet 2F', ['lap 2F'], 5, FILLET),
@@ -83,11 +90,11 @@ export const FULL_LADDER: Ladder = {
     rung('V with backing 4G', ['V with backing 3G', 'T fillet 4F'], 6, ['run', 'restart']),
     rung('open root 1G', ['V with backing 1G'], 5, ROOT),
     rung('open root 2G', ['open root 1G', 'V with backing 2G'], 6, ROOT),
-    rung('open root 3G', ['open root 2G', 'V with backing 3G'], 7, ROOT),
+    rung('open root 3G', ['open root 2G', 'V with backing 3G'], 7, ROOT, { signOff: FOUR_IN_A_ROW }),
     rung('open root 4G', ['open root 3G', 'V with backing 4G'], 6, ROOT),
     rung('pipe 2G', ['open root 2G'], 6, ROOT),
-    rung('pipe 5G', ['pipe 2G', 'open root 3G'], 8, ROOT),
-    rung('pipe 6G', ['pipe 5G'], 10, ROOT),
+    rung('pipe 5G', ['pipe 2G', 'open root 3G'], 8, ROOT, { signOff: FOUR_IN_A_ROW }),
+    rung('pipe 6G', ['pipe 5G'], 10, ROOT, { signOff: FOUR_IN_A_ROW }),
   ],
 }
 

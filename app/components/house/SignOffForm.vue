@@ -9,8 +9,8 @@ const emit = defineEmits<{ change: [rule: SignOffRule] }>()
 const FRESH: Readonly<Record<SignOffRule['by'], SignOffRule>> = {
   'in a row': { by: 'in a row', good: null },
   'of the last': { by: 'of the last', good: 4, last: 5 },
-  'enough evidence': { by: 'enough evidence', element: 'restart', rate: 0.8, sure: 0.8 },
-  'LC-CUSUM': { by: 'LC-CUSUM', element: 'restart', acceptable: 0.1, unacceptable: 0.3, limit: 1.25 },
+  'enough evidence': { by: 'enough evidence', element: 'restart', rate: 0.7, sure: 0.9 },
+  'LC-CUSUM': { by: 'LC-CUSUM', element: 'restart', acceptable: 0.1, unacceptable: 0.3, limit: 2.25 },
 }
 const NAMES: readonly { value: SignOffRule['by']; title: string }[] = [
   { value: 'in a row', title: 'good coupons in a row' },
