@@ -99,7 +99,7 @@ export const BENCH_KEYS: readonly BenchKey[] = [
   own('- / +', 'fewer or more beads; a pass less or more', { '-': 'bead less', '+': 'bead more', '=': 'bead more' }),
   row('0', 'one pass, all passes', { 0: 'view' }),
   own('7', 'hold it against codes', { 7: 'codes' }),
-  own('6', 'what the student says', { 6: 'told' }),
+  row('6', 'what the student says', { 6: 'told' }, 'what you saw and heard'),
   own('8 / 9', 'yes, no: what was asked', { 8: 'yes', 9: 'no' }),
   own('4', 'was it done, what was told last: yes, no', { 4: 'done' }),
   own(';', 'log the pass', { ';': 'pass' }),

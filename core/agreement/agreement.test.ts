@@ -3,7 +3,7 @@ import { isTry, setDegree, type CouponDocument, type Mark, type TryMark } from '
 import { aCoupon, aFlaw, exampleRead } from '../coupon/example'
 import { DEFAULT_HOUSE_RULES } from '../house'
 import { inches } from '../units'
-import { addTallies, blindCopy, compareReadings, tallyOf } from '.'
+import { addTallies, blindCopy, compareReadings, ownCopy, tallyOf } from '.'
 import { kappa, sayKappa, type AgreementTable } from '../statistics'
 
 const COHEN: AgreementTable = [
@@ -237,4 +237,8 @@ it('a blind copy keeps the coupon and nothing that was said of it', () => {
   expect(copy.marks.map(mark => mark.id)).toEqual(document.marks.filter(isTry).map(mark => mark.id))
   expect(copy.marks.every(mark => isTry(mark) && mark.degree === 'sound' && mark.fault === null)).toBe(true)
   expect(JSON.stringify(copy)).not.toMatch(/slow down|hot"|arc long|wide/)
+  // What its own student saw and heard is no judgement: it goes on to whoever reads next, and nothing else does.
+  const answers = { 'rod glows': 'yes' } as const
+  expect(ownCopy({ ...document, answers })).toEqual({ ...copy, answers })
+  expect(ownCopy(copy)).toEqual(copy)
 })

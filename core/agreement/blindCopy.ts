@@ -17,3 +17,13 @@ export function blindCopy(document: CouponDocument): CouponDocument {
     marks: document.marks.filter(isTry).map(mark => ({ ...mark, degree: 'sound', fault: null })),
   }
 }
+
+/**
+ * A coupon that its student has read, as it lies for the next reader: what the student saw and heard is a fact of the
+ * run, and stays; what the student marked does not.
+ * @example ownCopy(read).answers // { 'rod stuck': 'yes' }
+ */
+export const ownCopy = (document: CouponDocument): CouponDocument => ({
+  ...blindCopy(document),
+  ...(document.answers ? { answers: document.answers } : {}),
+})

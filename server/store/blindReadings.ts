@@ -1,5 +1,13 @@
 import { daysAfter, type ClassDay } from '../../core/calendar'
-import { addTallies, blindCopy, compareReadings, tallyOf, type Outcome, type Tally } from '../../core/agreement'
+import {
+  addTallies,
+  blindCopy,
+  compareReadings,
+  ownCopy,
+  tallyOf,
+  type Outcome,
+  type Tally,
+} from '../../core/agreement'
 import { runAgain, type CouponDocument } from '../../core/coupon'
 import type { Me } from '../../contract/people'
 import type {
@@ -159,6 +167,7 @@ export async function openToRead(studentId: string, today: ClassDay): Promise<Op
     at: toIso(row.saved_at),
     document: fromJson<CouponDocument>(row.document),
     read: (row.stages?.split(',') ?? []) as Stage[],
+    own: false,
   }))
   const unread = await rows<{ coupon_id: string; class_day: string; made_at: string; document: unknown }>(
     database(),
@@ -175,13 +184,14 @@ export async function openToRead(studentId: string, today: ClassDay): Promise<Op
     at: toIso(row.made_at),
     document: fromJson<CouponDocument>(row.document),
     read: ['before chipping'] as Stage[],
+    own: true,
   }))
   return {
     student,
     next: coupons[0] ? runAgain(coupons[0].document) : null,
     coupons: [...inHand, ...coupons]
       .filter(({ classDay, read }) => classDay >= since && !read.includes('after chipping'))
-      .map(coupon => ({ ...coupon, document: blindCopy(coupon.document) })),
+      .map(({ own, ...coupon }) => ({ ...coupon, document: (own ? ownCopy : blindCopy)(coupon.document) })),
   }
 }
 

@@ -1,5 +1,5 @@
 import { v7 as uuid } from 'uuid'
-import { blindCopy } from '../../core/agreement'
+import { ownCopy } from '../../core/agreement'
 import { runAgain, type CouponDocument, type Verdict } from '../../core/coupon'
 import type { FloorStudent, RosterImport, Student, StudentFields } from '../../contract/people'
 import { database, fromJson, inTransaction, insertMany, rows, run, toIso } from './database'
@@ -140,5 +140,5 @@ function lastCoupon(couponId: string, row: FloorRow): NonNullable<FloorStudent['
 }
 
 function selfRead({ read_id: couponId, read_document: document }: FloorRow): FloorStudent['selfRead'] {
-  return couponId === null ? null : { couponId, document: blindCopy(fromJson<CouponDocument>(document)) }
+  return couponId === null ? null : { couponId, document: ownCopy(fromJson<CouponDocument>(document)) }
 }

@@ -39,6 +39,12 @@ describe('the tablet that goes round', () => {
     await tablet.getByRole('button', { name: 'Hand in the reading' }).waitFor()
     await tablet.keyboard.press('u')
     await tablet.getByText('1 marked').waitFor()
+    // What leaves no mark: its number, or a tap.
+    await tablet.keyboard.press('6')
+    const heard = tablet.getByRole('dialog', { name: 'What you saw and heard' })
+    await heard.getByRole('button', { name: 'the rod reddened' }).click()
+    await heard.getByRole('button', { name: 'Done' }).click()
+    await tablet.getByRole('list', { name: 'What you saw and heard' }).getByText('the rod reddened').waitFor()
     // A reload loses nothing: the student takes up where the mark was.
     await tablet.reload()
     await tablet.getByRole('button', { name: /The one in my hand/ }).click()
@@ -58,6 +64,10 @@ describe('the tablet that goes round', () => {
     await page.getByText('has read it').waitFor()
     await page.getByRole('link', { name: 'Read a coupon of Isolde Brack' }).click()
     await page.getByText('0 marked').waitFor()
+    // The instructor sees none of the marks, and what the student saw and heard.
+    await page.keyboard.press('6')
+    await page.getByRole('button', { name: 'the rod reddened', pressed: true }).waitFor()
+    await page.getByRole('button', { name: 'Done' }).click()
     await page.keyboard.press('g')
     await page.keyboard.press('Enter')
     await page.getByText('Isolde Brack: saved').waitFor()

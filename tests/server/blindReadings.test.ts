@@ -94,13 +94,15 @@ describe('a student reads the own coupon', () => {
   it('before the instructor, who gets the same coupon without the marks; afterwards both are laid over each other', async () => {
     const visitor = await reader()
     const couponId = uuid()
-    const first = await hand(visitor, couponId, own())
+    const answers = { 'rod glows': 'yes' } as const
+    const first = await hand(visitor, couponId, { ...own(), answers })
     expect(first.status).toBe(200)
     expect(first.body.reference).toBeNull()
     const floor = (await school.instructor.ask<FloorStudent[]>('GET', `/api/sections/${section}/floor`)).body
     const waiting = floor.find(one => one.id === student)!.selfRead!
     expect(waiting.couponId).toBe(couponId)
     expect(waiting.document.marks.every(mark => isTry(mark) && mark.degree === 'sound')).toBe(true)
+    expect(waiting.document.answers).toEqual(answers)
     expect((await school.instructor.ask('GET', `/api/coupons/${couponId}/blind-readings`)).status).toBe(404)
 
     await save(couponId, { ...own(), marks: [...own().marks, aFlaw({ id: 'missed', beadId: 'b5' })] })

@@ -2,12 +2,14 @@
 import { useEventListener } from '@vueuse/core'
 import { toldSigns } from '~~/core/diagnosis'
 import type { CouponDocument } from '~~/core/coupon'
-import { useBench } from '~/stores/bench'
+import { useCouponBench } from '~/composables/couponBench'
 
 /** What the student saw and heard, and no mark shows: the arc went out, the rod reddened. One tap, or its number. */
-const props = defineProps<{ document: CouponDocument }>()
+const props = withDefaults(defineProps<{ document: CouponDocument; heading?: string }>(), {
+  heading: 'What the student says',
+})
 const emit = defineEmits<{ close: [] }>()
-const bench = useBench()
+const bench = useCouponBench()
 
 const rows = computed(() => toldSigns(props.document))
 const told = (id: string) => props.document.answers?.[id] === 'yes'
@@ -23,9 +25,9 @@ useEventListener(window, 'keydown', byNumber)
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="520" aria-label="What the student says" @update:model-value="emit('close')">
+  <v-dialog :model-value="true" max-width="520" :aria-label="heading" @update:model-value="emit('close')">
     <section class="panel told">
-      <h2>What the student says</h2>
+      <h2>{{ heading }}</h2>
       <ul>
         <li v-for="(row, index) in rows" :key="row.id">
           <button type="button" :aria-pressed="told(row.id)" @click="say(row.id)">

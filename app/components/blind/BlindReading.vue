@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { gaugeKinds, standsUpright, type GaugeKind } from '~~/core/coupon'
+import { toldSigns } from '~~/core/diagnosis'
 import type { HandedIn } from '~~/contract/blindReadings'
 import { useBenchActs } from '~/composables/benchActs'
 import { useBenchKeys } from '~/composables/benchKeys'
@@ -20,11 +21,14 @@ const readings = useBlindReadings()
 const hand = useBenchActs(bench)
 const outbox = useOutbox()
 
-type Dialog = 'more' | 'keys' | 'across' | 'over' | null
+type Dialog = 'more' | 'keys' | 'told' | 'across' | 'over' | null
 const dialog = ref<Dialog>(null)
 const problem = ref('')
 const busy = ref(false)
 const unit = computed(() => bench.rules.unit)
+const told = computed(() =>
+  bench.coupon ? toldSigns(bench.coupon).filter(({ id }) => bench.coupon!.answers?.[id] === 'yes') : [],
+)
 const upright = computed(() => bench.coupon !== null && standsUpright(bench.coupon))
 const gauged = computed(() => {
   const bead = bench.coupon?.beads.find(lane => lane.id === bench.cursor.beadId)
@@ -71,6 +75,9 @@ useBenchKeys({
     'more marks': () => {
       dialog.value = 'more'
     },
+    'told': () => {
+      dialog.value = 'told'
+    },
     'keys': () => {
       dialog.value = 'keys'
     },
@@ -99,10 +106,18 @@ useBenchKeys({
       <MarkPalette :face="bench.cursorFace" @drop="drop" @more="dialog = 'more'" />
     </section>
     <aside aria-label="Your reading">
-      <div class="scroll"><MarkList :document="bench.coupon" :unit="unit" /></div>
+      <div class="scroll">
+        <MarkList :document="bench.coupon" :unit="unit" />
+        <ul v-if="told.length > 0" class="told" aria-label="What you saw and heard">
+          <li v-for="sign in told" :key="sign.id">{{ sign.says }}</li>
+        </ul>
+      </div>
       <div class="act">
         <p v-if="keptAt === 'nowhere'" role="alert" class="alert">This browser cannot keep a draft. Hand in soon.</p>
         <p v-if="problem" role="alert" class="alert">{{ problem }}</p>
+        <v-btn variant="outlined" block class="saw" @click="dialog = 'told'"
+          >What you saw and heard <kbd class="key">6</kbd></v-btn
+        >
         <div class="steps">
           <v-btn variant="text" :disabled="!bench.canUndo" @click="bench.undo">Undo</v-btn
           ><v-btn variant="text" :disabled="!bench.canRedo" @click="bench.redo">Redo</v-btn
@@ -114,6 +129,12 @@ useBenchKeys({
       </div>
     </aside>
     <MoreMarks v-if="dialog === 'more'" :face="bench.cursorFace" @drop="drop" @close="dialog = null" />
+    <ToldSigns
+      v-if="dialog === 'told'"
+      :document="bench.coupon"
+      heading="What you saw and heard"
+      @close="dialog = null"
+    />
     <KeyList v-if="dialog === 'keys'" :keys="BLIND_KEYS" @close="dialog = null" />
     <GaugeEntry
       v-if="gauged.length > 0"
@@ -176,6 +197,14 @@ aside {
 .act {
   padding: 6px 16px 14px;
   border-top: 1px solid var(--line);
+}
+.told {
+  margin-top: 12px;
+  padding: 12px 0 0 18px;
+  border-top: 1px solid var(--line);
+}
+.saw {
+  margin: 6px 0;
 }
 .steps {
   display: flex;
