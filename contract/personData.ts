@@ -57,6 +57,16 @@ export interface PersonExport {
     readonly usedOn: string
     readonly witness: string
   }[]
+  readonly attendance: readonly {
+    readonly classDay: string
+    /** On the shop's wall; null where nobody said when. */
+    readonly came: string | null
+    readonly left: string | null
+    readonly absent: boolean
+    readonly why: string
+    readonly by: string
+    readonly at: string
+  }[]
   readonly remarks: readonly { readonly says: string; readonly by: string; readonly at: string }[]
   readonly trail: readonly { readonly at: string; readonly who: string; readonly did: string }[]
 }

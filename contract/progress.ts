@@ -181,11 +181,13 @@ export interface Board {
 /** What a section's report says of one student. Lengths mm, rates 0 to 1. */
 export interface ReportRow {
   readonly student: Student
-  /** Class days on which a coupon was welded, the first and the last of them. */
+  /** Class days on which the student was there, and the first and the last on which a coupon was welded. */
   readonly days: number
   readonly firstDay: string | null
   readonly lastDay: string | null
   readonly coupons: number
+  /** In the booth, over those days. */
+  readonly boothMinutes: number
   /** Length of bead welded, as counted. */
   readonly weldedMm: number
   readonly signedOff: readonly { readonly rung: string; readonly by: string; readonly at: string }[]

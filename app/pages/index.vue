@@ -85,6 +85,7 @@ function askToHandOver() {
         <p>{{ meetings }}</p>
       </div>
       <div class="push"><SectionChooser /></div>
+      <v-btn v-if="floor.next" variant="text" to="/day">The day</v-btn>
       <v-btn v-if="floor.next" variant="text" @click="remarking = true">Remark</v-btn>
       <v-btn v-if="floor.next" variant="outlined" @click="askToHandOver">Hand over tablet</v-btn>
       <v-btn v-if="floor.next" color="primary" :to="toBench(floor.next.id)">Next coupon <kbd class="key">N</kbd></v-btn>

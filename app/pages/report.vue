@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { ReportRow, SectionReport } from '~~/contract/progress'
-import { arcHours, ratesInWords, reportCsv, sayWelded } from '~/papers/reportLines'
+import { arcHours, boothHours, ratesInWords, reportCsv, sayWelded } from '~/papers/reportLines'
 import { reportPdf } from '~/papers/reportPdf'
 import { spokenDay } from '~~/core/calendar'
 import { useLoader } from '~/composables/loader'
@@ -100,7 +100,7 @@ const print = () => window.print()
               <NuxtLink :to="`/record/${row.student.id}`">{{ row.student.name }}</NuxtLink>
             </th>
             <td class="num">
-              {{ row.days }} days<small v-if="row.lastDay"
+              {{ row.days }} days, {{ boothHours(row.boothMinutes) }} h<small v-if="row.lastDay"
                 >{{ row.coupons }} coupons, last {{ spokenDay(row.lastDay) }}</small
               >
             </td>

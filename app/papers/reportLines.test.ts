@@ -14,6 +14,7 @@ const ROW: ReportRow = {
     active: true,
   } as ReportRow['student'],
   days: 12,
+  boothMinutes: 2055,
   firstDay: '2026-09-02',
   lastDay: '2026-10-05',
   coupons: 31,
@@ -34,6 +35,7 @@ it('the spreadsheet reads back as it was, and no name becomes a formula', () => 
   expect(line).toMatchObject({
     'Student': '\'=Isolde "Iz" Brack, née Orme',
     'Class days': '12',
+    'In the booth, h': '34.5',
     'Welded, ft': '100',
     'Arc time reckoned, h': '2.5',
     'Rungs signed off': 'flat pad; restart strip',

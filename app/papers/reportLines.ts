@@ -1,4 +1,5 @@
 import Papa from 'papaparse'
+import { TRAVEL_MM_PER_MINUTE } from '~~/core/floor'
 import { rateInWords } from '~~/core/progress'
 import { formatLength, inches, round, type LengthUnit } from '~~/core/units'
 import type { ReportRow } from '~~/contract/progress'
@@ -6,15 +7,15 @@ import type { ReportRow } from '~~/contract/progress'
 /** Below this many coupons a rate is not told. Common practice. */
 const FEW = 5
 
-/** Travel of a stringer by hand, mm of bead in a minute of arc. Common practice: 8 in a minute. */
-const TRAVEL_MM = inches(8)
-
 /** A long length as it is told: feet, or metres. @example sayWelded(30480, 'in') // '100 ft' */
 export const sayWelded = (mm: number, unit: LengthUnit): string =>
   unit === 'in' ? `${round(mm / inches(12), 0)} ft` : mm < 1000 ? formatLength(mm, 'mm') : `${round(mm / 1000, 0)} m`
 
 /** Arc time reckoned from the length of bead: hours, to a half. */
-export const arcHours = (mm: number): number => Math.round((mm / TRAVEL_MM / 60) * 2) / 2
+export const arcHours = (mm: number): number => Math.round((mm / TRAVEL_MM_PER_MINUTE / 60) * 2) / 2
+
+/** Hours, to a half. */
+export const boothHours = (minutes: number): number => Math.round(minutes / 30) / 2
 
 /** A student's rates, in words. */
 export const ratesInWords = ({ rates }: ReportRow): { element: string; words: string }[] =>
@@ -33,6 +34,7 @@ export function reportCsv(rows: readonly ReportRow[], unit: LengthUnit): string 
         'Hand',
         'Start date',
         'Class days',
+        'In the booth, h',
         'First coupon',
         'Last coupon',
         'Coupons',
@@ -47,6 +49,7 @@ export function reportCsv(rows: readonly ReportRow[], unit: LengthUnit): string 
         row.student.hand,
         row.student.startDate,
         row.days,
+        boothHours(row.boothMinutes),
         row.firstDay ?? '',
         row.lastDay ?? '',
         row.coupons,

@@ -4,7 +4,7 @@ import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
 import type { LengthUnit } from '~~/core/units'
 import type { ReportRow } from '~~/contract/progress'
 import { makePdf } from '~/composables/makePdf'
-import { arcHours, ratesInWords, sayWelded } from './reportLines'
+import { arcHours, boothHours, ratesInWords, sayWelded } from './reportLines'
 
 const QUIET = '#4c585f'
 const fact = (name: string, value: string): Content => ({
@@ -24,7 +24,7 @@ function pageOf(row: ReportRow, { school, section, unit }: ReportHead, first: bo
       { text: school, color: QUIET },
       { text: row.student.name, fontSize: 22, bold: true },
       { text: `Progress in ${section}`, margin: [0, 0, 0, 14] },
-      fact('Class days with a coupon', String(row.days)),
+      fact('Class days', `${row.days}, about ${boothHours(row.boothMinutes)} h in the booth`),
       fact('First and last', `${day(row.firstDay)}, ${day(row.lastDay)}`),
       fact('Coupons read', String(row.coupons)),
       fact('Bead welded', `${sayWelded(row.weldedMm, unit)}, about ${arcHours(row.weldedMm)} h of arc`),

@@ -45,6 +45,9 @@ export const dayNumber = (day: ClassDay): number => daysBetween('1970-01-01', da
 /** The day of the week, 0 for Sunday. @example weekdayOf('2026-10-05') // 1 */
 export const weekdayOf = (day: ClassDay): number => getDay(parseISO(day))
 
+/** The day of the week by its short name. @example weekdayName('2026-10-05') // 'Mon' */
+export const weekdayName = (day: ClassDay): string => format(parseISO(day), 'EEE')
+
 /** The Monday of its week. @example mondayOf('2026-10-08') // '2026-10-05' */
 export const mondayOf = (day: ClassDay): ClassDay => isoDay(startOfISOWeek(parseISO(day)))
 

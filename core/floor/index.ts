@@ -1,2 +1,5 @@
-/** The class as it happens: who waits to be read, in what order, and how long it takes. */
+/** The class as it happens: who is here, who waits to be read, in what order, and what the day came to. */
 export * from './queue'
+export * from './attendance'
+export * from './arcMinutes'
+export * from './demonstration'

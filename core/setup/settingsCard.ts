@@ -1,15 +1,8 @@
 import type { Between, HouseRules } from '../house'
 import { depositionRate, heatInput, rodSeconds, runOut, travelThatLays, type DepositionRate } from '../deposit'
-import {
-  cautionsFor,
-  electrodeOf,
-  positionOf,
-  rodSizeOf,
-  type Caution,
-  type CautionTopic,
-  type Polarity,
-} from '../trade'
+import { cautionsFor, electrodeOf, positionOf, rodSizeOf, type Caution, type Polarity } from '../trade'
 import { arcVolts, type ArcVolts } from './arcVolts'
+import { cautionTopics } from './cautionTopics'
 import { checkTicket, type TicketRemark } from './checkTicket'
 import { beadTarget, designation, type BeadTarget } from './joint'
 import type { SetUpCase } from './setUpCase'
@@ -99,7 +92,7 @@ export function settingsCard(wanted: SetUpCase, rules: HouseRules): SettingsCard
     heatKjPerMm: heatInput(volts.middle, current.startA, travelMmPerMin).kjPerMm,
     watch: watchFor(wanted, rules),
     ways: houseWays(wanted, rules),
-    cautions: cautionsFor(topicsOf(wanted, rules)),
+    cautions: cautionsFor(cautionTopics(wanted, rules)),
     remarks: checkTicket({ ...wanted, currentA: current.startA }, wanted.thicknessMm, rules),
   }
 }
@@ -110,16 +103,4 @@ function polarityWhy({ classification, polarity }: SetUpCase): string {
   if (polarity === 'DCEP') return 'electrode positive: deeper'
   if (polarity === 'DCEN') return 'electrode negative: shallower, for thin sheet'
   return 'where arc blow wins on DC'
-}
-
-function topicsOf({ position, classification, rods, travel, pass }: SetUpCase, { ways }: HouseRules): CautionTopic[] {
-  const topics: CautionTopic[] = []
-  if (position === '4G') topics.push('overhead')
-  if (position === '3G') topics.push(travel === 'down' ? 'drag downhill' : 'vertical')
-  if (electrodeOf(classification).family === 'low hydrogen') topics.push('low hydrogen')
-  if (electrodeOf(classification).fNumber === 5) topics.push('stainless')
-  if (rods === 'stubs') topics.push('stubs')
-  if (ways.cooling === 'quench practice plates') topics.push('quench')
-  if (pass === 'hot' || pass === 'root' || ways.cleaning === 'wheel every bead') topics.push('grinding')
-  return topics
 }

@@ -25,6 +25,7 @@ export async function exportPerson(studentId: string, now: Date): Promise<Person
     answers,
     signOffs,
     uses,
+    attendance,
     left,
     trail,
   ] = await Promise.all([
@@ -65,6 +66,7 @@ export async function exportPerson(studentId: string, now: Date): Promise<Person
     ),
     all('SELECT * FROM sign_off WHERE student_id = ? ORDER BY signed_at', studentId),
     all('SELECT * FROM process_use WHERE student_id = ? ORDER BY used_on', studentId),
+    all('SELECT * FROM attendance_note WHERE student_id = ? ORDER BY class_day, noted_at', studentId),
     all('SELECT says, left_by, left_at FROM remark WHERE student_id = ? ORDER BY left_at', studentId),
     all(
       `SELECT trail.at, trail.did, account.name AS who FROM trail LEFT JOIN account ON account.id = account_id
@@ -121,6 +123,15 @@ export async function exportPerson(studentId: string, now: Date): Promise<Person
       kind: text(row.kind),
       usedOn: text(row.used_on),
       witness: text(row.witness),
+    })),
+    attendance: attendance.map(row => ({
+      classDay: text(row.class_day),
+      came: row.came === null ? null : text(row.came).slice(0, 5),
+      left: row.left_at === null ? null : text(row.left_at).slice(0, 5),
+      absent: row.absent === 1,
+      why: text(row.why),
+      by: text(row.noted_by),
+      at: moment(row.noted_at),
     })),
     remarks: left.map(row => ({ says: text(row.says), by: text(row.left_by), at: moment(row.left_at) })),
     trail: trail.map(row => ({

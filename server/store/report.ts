@@ -1,8 +1,13 @@
+import { classDayAt, wallClockAt } from '../../core/calendar'
+import { attendanceOf } from '../../core/floor'
 import { currentRung } from '../../core/ladder'
 import { elementOf, type ElementId } from '../../core/grading'
 import { LIES, skillOf, skillRate, whenNext, type Lie } from '../../core/progress'
 import type { ReportRow, SectionReport, StudentProgress } from '../../contract/progress'
-import { findSchool } from './school'
+import { daysKnown } from './attendance'
+import { findSchool, schoolZone } from './school'
+import { meetingOn, type Meets } from './sectionDay'
+import { findSection } from './sections'
 import { database, rows } from './database'
 import { progressOfAll } from './progress'
 import { listStudents } from './students'
@@ -10,38 +15,63 @@ import { listStudents } from './students'
 /** What a report tells the rates of. */
 const TOLD: readonly ElementId[] = ['start', 'restart', 'tie-in', 'run', 'root', 'ends']
 
-interface Attendance {
-  days: number
+interface Run {
   first_day: string | null
   last_day: string | null
   coupons: number
   welded: number
 }
-const NEVER_CAME: Attendance = { days: 0, first_day: null, last_day: null, coupons: 0, welded: 0 }
+const NEVER_RAN: Run = { first_day: null, last_day: null, coupons: 0, welded: 0 }
 
 /** A section's report, a row a student; null when there is no such section. */
 export async function reportOf(sectionId: string): Promise<SectionReport | null> {
-  const [section] = await rows<{ name: string }>(database(), 'SELECT name FROM section WHERE id = ?', [sectionId])
+  const section = await findSection(sectionId)
   if (!section) return null
   const students = (await listStudents(sectionId)).filter(student => student.active)
   const ids = students.map(student => student.id)
-  const [progress, attendance] = await Promise.all([progressOfAll(students), attendanceOf(ids)])
+  const now = new Date()
+  const [progress, run, there] = await Promise.all([progressOfAll(students), runBy(ids), thereIn(section, ids, now)])
   return {
     school: (await findSchool())?.name ?? '',
     section: section.name,
-    rows: progress.map(one => rowOf(one, attendance.get(one.student.id) ?? NEVER_CAME)),
+    rows: progress.map(one => rowOf(one, run.get(one.student.id) ?? NEVER_RAN, there.get(one.student.id)!)),
   }
 }
 
-/** Class days, coupons and length of weld, by student. */
-async function attendanceOf(studentIds: readonly string[]): Promise<Map<string, Attendance>> {
+/** Days on which each student was there this term, and for how long. */
+async function thereIn(
+  section: Meets,
+  studentIds: readonly string[],
+  now: Date,
+): Promise<Map<string, { days: number; minutes: number }>> {
+  const zone = await schoolZone()
+  const today = classDayAt(now, zone)
+  const known = await daysKnown(studentIds, { from: section.termFrom, to: today, zone })
+  return new Map(
+    [...known].map(([id, days]) => {
+      const came = [...days]
+        .map(([day, own]) =>
+          attendanceOf({
+            ...own,
+            meeting: meetingOn(section, day),
+            now: day === today ? wallClockAt(now, zone) : null,
+          }),
+        )
+        .filter(one => one.state === 'here')
+      return [id, { days: came.length, minutes: came.reduce((sum, one) => sum + one.minutes, 0) }]
+    }),
+  )
+}
+
+/** Coupons and length of weld, by student. */
+async function runBy(studentIds: readonly string[]): Promise<Map<string, Run>> {
   if (studentIds.length === 0) return new Map()
   const marks = studentIds.map(() => '?').join(', ')
   const [counted, lengths] = await Promise.all([
-    rows<Omit<Attendance, 'welded'> & { student_id: string }>(
+    rows<Omit<Run, 'welded'> & { student_id: string }>(
       database(),
-      `SELECT student_id, COUNT(DISTINCT class_day) AS days, MIN(class_day) AS first_day, MAX(class_day) AS last_day,
-        COUNT(*) AS coupons FROM coupon WHERE student_id IN (${marks}) GROUP BY student_id`,
+      `SELECT student_id, MIN(class_day) AS first_day, MAX(class_day) AS last_day, COUNT(*) AS coupons
+        FROM coupon WHERE student_id IN (${marks}) GROUP BY student_id`,
       studentIds,
     ),
     rows<{ student_id: string; welded: number }>(
@@ -55,17 +85,18 @@ async function attendanceOf(studentIds: readonly string[]): Promise<Map<string, 
   return new Map(counted.map(row => [row.student_id, { ...row, welded: welded.get(row.student_id) ?? 0 }]))
 }
 
-function rowOf(progress: StudentProgress, attendance: Attendance): ReportRow {
+function rowOf(progress: StudentProgress, run: Run, there: { days: number; minutes: number }): ReportRow {
   const { student, ladder, climb, signOffs } = progress
   const nameOf = (rungId: string) => ladder.ladder.rungs.find(rung => rung.id === rungId)?.name ?? rungId
   const current = currentRung(climb)
   return {
     student,
-    days: Number(attendance.days),
-    firstDay: attendance.first_day,
-    lastDay: attendance.last_day,
-    coupons: Number(attendance.coupons),
-    weldedMm: attendance.welded,
+    days: there.days,
+    boothMinutes: there.minutes,
+    firstDay: run.first_day,
+    lastDay: run.last_day,
+    coupons: Number(run.coupons),
+    weldedMm: run.welded,
     signedOff: signOffs.map(row => ({ rung: nameOf(row.rungId), by: row.by, at: row.at })),
     current: current ? nameOf(current.rungId) : null,
     rates: ratesOf(progress),

@@ -10,6 +10,7 @@ const SECTIONS = {
   'coupon': 'SELECT section_id FROM coupon JOIN student ON student.id = coupon.student_id WHERE coupon.id = ?',
   'test': 'SELECT section_id FROM test_record JOIN student ON student.id = student_id WHERE test_record.id = ?',
   'wait': 'SELECT section_id FROM waiting JOIN student ON student.id = waiting.student_id WHERE waiting.id = ?',
+  'demonstration': 'SELECT section_id FROM demonstration WHERE id = ?',
   'remark': 'SELECT section_id FROM remark WHERE id = ?',
   'sign-off': 'SELECT section_id FROM sign_off JOIN student ON student.id = student_id WHERE sign_off.id = ?',
 } as const

@@ -23,14 +23,25 @@ export async function listSections(taught: readonly string[] | null): Promise<Se
     WHERE ${sql} GROUP BY section.id ORDER BY section.name`,
     values,
   )
-  return found.map(row => ({
-    id: row.id,
-    name: row.name,
-    meetings: fromJson(row.meetings),
-    termFrom: row.term_from,
-    termTo: row.term_to,
-    students: row.students,
-  }))
+  return found.map(row => ({ ...toFields(row), students: row.students }))
+}
+
+const toFields = (row: Omit<SectionRow, 'students'>): SectionFields & Pick<Section, 'id'> => ({
+  id: row.id,
+  name: row.name,
+  meetings: fromJson(row.meetings),
+  termFrom: row.term_from,
+  termTo: row.term_to,
+})
+
+/** Null where there is no such section. */
+export async function findSection(id: string): Promise<(SectionFields & Pick<Section, 'id'>) | null> {
+  const [row] = await rows<Omit<SectionRow, 'students'>>(
+    database(),
+    'SELECT id, name, meetings, term_from, term_to FROM section WHERE id = ?',
+    [id],
+  )
+  return row ? toFields(row) : null
 }
 
 export async function addSection(fields: SectionFields, on: Queries = database()): Promise<Section> {

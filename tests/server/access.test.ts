@@ -71,6 +71,10 @@ const ROUTES: Readonly<Record<string, Who>> = {
   'GET /api/students/[id]/export': 'own',
   'POST /api/students/[id]/erase': 'lead',
   'GET /api/sections/[id]/remarks': 'staff',
+  'GET /api/sections/[id]/day': 'staff',
+  'PUT /api/attendance/[id]': 'staff',
+  'PUT /api/demonstrations/[id]': 'staff',
+  'DELETE /api/demonstrations/[id]': 'staff',
   'PUT /api/remarks/[id]': 'staff',
   'POST /api/remarks/[id]/tick': 'staff',
   'GET /api/blind-readings/agreement': 'staff',
@@ -144,7 +148,7 @@ it('knows every route there is, and no other', () => expect([...found].sort()).t
 const LOOKS_ONLY = ['GET']
 /** Routes that take no body, and have nothing to say. */
 /** What the matrix names is no account, and no remark. */
-const NOT_THERE = ['DELETE /api/accounts/[id]/codes', 'POST /api/remarks/[id]/tick']
+const NOT_THERE = ['DELETE /api/accounts/[id]/codes', 'POST /api/remarks/[id]/tick', 'DELETE /api/demonstrations/[id]']
 const TAKES_NOTHING = ['PUT /api/students/[id]/hold', 'DELETE /api/students/[id]/hold']
 describe.each(Object.entries(ROUTES).filter(([, who]) => who !== 'anyone' && who !== 'tablet'))(
   '%s is for: %s',

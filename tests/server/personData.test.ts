@@ -54,6 +54,14 @@ beforeAll(async () => {
     booth: null,
     says: SECRET,
   })
+  await school.instructor.ask('PUT', `/api/attendance/${uuid()}`, {
+    studentId: student.id,
+    classDay: '2026-10-05',
+    came: '18:20',
+    left: null,
+    absent: false,
+    why: SECRET,
+  })
   await own.ask('GET', `/api/students/${student.id}/record`)
 })
 
@@ -79,6 +87,7 @@ describe('a person’s data', () => {
       ])
       expect(body.tests).toHaveLength(1)
       expect(body.remarks.map(one => one.says)).toEqual([SECRET])
+      expect(body.attendance).toMatchObject([{ classDay: '2026-10-05', came: '18:20', left: null, why: SECRET }])
       expect(body.trail.map(one => one.did)).toContain('looked at the record')
     }
     expect((await exported(school.student)).status).toBe(403)

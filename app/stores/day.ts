@@ -1,0 +1,55 @@
+import { v7 as uuid } from 'uuid'
+import { defineStore } from 'pinia'
+import type { AttendanceNote } from '~~/core/floor'
+import type { DayStudent, DemonstrationSave, SectionDay } from '~~/contract/day'
+import { clockNow } from '~/composables/shopClock'
+import { request } from './request'
+
+const NOTHING_NOTED: AttendanceNote = { came: null, left: null, absent: false, why: '' }
+
+/** A section's class day: who was there, what was shown, and what it came to. */
+export const useDay = defineStore('day', () => {
+  const day = shallowRef<SectionDay | null>(null)
+  const sectionId = ref('')
+
+  /** @param classDay another than today's; empty for today */
+  async function load(id: string, classDay: string): Promise<void> {
+    const asked = classDay === '' ? '' : `?day=${encodeURIComponent(classDay)}`
+    day.value = await request<SectionDay>('GET', `/api/sections/${id}/day${asked}`)
+    sectionId.value = id
+  }
+  const again = async () => day.value && load(sectionId.value, day.value.classDay)
+
+  /** Notes something of a student's day; what was noted before stands but for what is said anew. */
+  async function note(student: DayStudent, said: Partial<AttendanceNote>): Promise<void> {
+    const { came, left, absent, why } = student.note ?? NOTHING_NOTED
+    await request('PUT', `/api/attendance/${uuid()}`, {
+      ...{ came, left, absent, why },
+      ...said,
+      studentId: student.id,
+      classDay: day.value!.classDay,
+    })
+    await again()
+  }
+  const cameNow = (student: DayStudent) => note(student, { came: clockNow(), absent: false, why: '' })
+  const leftNow = (student: DayStudent) => note(student, { left: clockNow() })
+
+  /** Keeps that something was shown to whoever is there. */
+  async function show(id: string, what: Pick<DemonstrationSave, 'topic' | 'minutes'>): Promise<void> {
+    const { classDay, students } = day.value!
+    const there = students.filter(student => student.attendance.state === 'here').length
+    await request('PUT', `/api/demonstrations/${id}`, {
+      ...what,
+      sectionId: sectionId.value,
+      classDay,
+      students: there,
+    })
+    await again()
+  }
+  async function takeBack(id: string): Promise<void> {
+    await request('DELETE', `/api/demonstrations/${id}`)
+    await again()
+  }
+
+  return { day, load, again, note, cameNow, leftNow, show, takeBack }
+})

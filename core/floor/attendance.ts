@@ -1,0 +1,89 @@
+/** When a section meets on a day, on the shop's wall: `18:00` to `21:00`. */
+export interface DayMeeting {
+  readonly from: string
+  readonly to: string
+}
+
+/** What somebody noted of a student's day. The newest note stands; those before it keep who noted what. */
+export interface AttendanceNote {
+  /** On the shop's wall; null where nobody said when. */
+  readonly came: string | null
+  readonly left: string | null
+  readonly absent: boolean
+  readonly why: string
+}
+
+/** A student's day: whether the student was there, and for how long. */
+export interface Attendance {
+  readonly state: 'here' | 'absent' | 'not seen'
+  readonly came: string | null
+  readonly left: string | null
+  readonly late: boolean
+  readonly leftEarly: boolean
+  /** In the booth, so far as the day has gone. */
+  readonly minutes: number
+}
+
+export interface StudentDay {
+  /** Null on a day on which the section does not meet. */
+  readonly meeting: DayMeeting | null
+  readonly note: AttendanceNote | null
+  /** When something of the student's happened: a coupon was ready, or was read. Wall clock, in any order. */
+  readonly seen: readonly string[]
+  /** Coupons of that day were read, if only on a later one. */
+  readonly ran: boolean
+  /** The time now; null for a day that is over. */
+  readonly now: string | null
+}
+
+/** Who comes within so many minutes is not late, and who leaves within as many has not left early. Common practice. */
+export const GRACE_MINUTES = 10
+
+const minuteOf = (time: string): number => {
+  const [hours, minutes] = time.split(':').map(Number) as [number, number]
+  return 60 * hours + minutes
+}
+const earliest = (...times: readonly string[]) => [...times].sort()[0]!
+const latest = (...times: readonly string[]) => [...times].sort().at(-1)!
+
+/**
+ * A student's day from what was noted, and else from what was seen. A coupon that was read says that somebody was
+ * there, and not since when: then it is since the class began.
+ * @example attendanceOf({ meeting: { from: '18:00', to: '21:00' }, note: null, seen: ['18:40'], ran: true, now: null })
+ *   .minutes // 180
+ */
+export function attendanceOf({ meeting, note, seen, ran, now }: StudentDay): Attendance {
+  const times = [...seen, ...(meeting && (ran || seen.length > 0) ? [meeting.from] : [])]
+  const began = times.length === 0 ? null : earliest(...times)
+  const came = note?.absent ? null : (note?.came ?? began)
+  const left = note?.absent ? null : (note?.left ?? null)
+  if (came === null)
+    return {
+      state: note?.absent ? 'absent' : ran ? 'here' : 'not seen',
+      came,
+      left,
+      late: false,
+      leftEarly: false,
+      minutes: 0,
+    }
+  const over = meeting ? earliest(meeting.to, now ?? meeting.to) : came
+  const until = left ?? latest(came, over, ...seen)
+  const off = (from: string, to: string) => minuteOf(to) - minuteOf(from)
+  return {
+    state: 'here',
+    came,
+    left,
+    late: meeting !== null && off(meeting.from, came) > GRACE_MINUTES,
+    leftEarly: meeting !== null && left !== null && off(left, meeting.to) > GRACE_MINUTES,
+    minutes: Math.max(0, off(came, until)),
+  }
+}
+
+/** Where a note says what cannot be; null where it can. */
+export function misNoted({ came, left, absent }: AttendanceNote): { path: keyof AttendanceNote; says: string } | null {
+  if (absent && (came !== null || left !== null))
+    return { path: 'absent', says: 'Who is absent neither came nor left: take the times out' }
+  if (came !== null && left !== null && left < came)
+    return { path: 'left', says: 'Left before coming: which is right?' }
+  return null
+}

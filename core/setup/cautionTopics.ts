@@ -1,0 +1,55 @@
+import type { CouponDocument } from '../coupon'
+import type { HouseRules } from '../house'
+import { cautionsFor, ELECTRODES, familyOf, isFixedPipe, runAs, type Caution, type CautionTopic } from '../trade'
+import type { SetUpCase } from './setUpCase'
+
+/** A bare wire of a GTAW root is in no list of covered rods. */
+const isStainless = (classification: string) =>
+  ELECTRODES.some(rod => rod.classification === classification && rod.fNumber === 5)
+
+/**
+ * What calls for a caution where something is to be run: its position, its rod, its way, its pass.
+ * @example cautionTopics({ position: '4G', classification: 'E7018', rods: 'new', travel: 'up', pass: 'bead' }, rules)
+ */
+export function cautionTopics(
+  {
+    position,
+    classification,
+    rods,
+    travel,
+    pass,
+  }: Pick<SetUpCase, 'position' | 'classification' | 'rods' | 'travel' | 'pass'>,
+  { ways }: HouseRules,
+): CautionTopic[] {
+  const topics: CautionTopic[] = []
+  if (position === '4G') topics.push('overhead')
+  if (position === '3G') topics.push(travel === 'down' ? 'drag downhill' : 'vertical')
+  if (familyOf(classification) === 'low hydrogen') topics.push('low hydrogen')
+  if (isStainless(classification)) topics.push('stainless')
+  if (rods === 'stubs') topics.push('stubs')
+  if (ways.cooling === 'quench practice plates') topics.push('quench')
+  if (pass === 'hot' || pass === 'root' || ways.cleaning === 'wheel every bead') topics.push('grinding')
+  return topics
+}
+
+/** A coupon pass by pass, as far as cautions go; one without passes by its ticket. */
+function runsOf({ ticket, passes }: Pick<CouponDocument, 'ticket' | 'passes'>): Parameters<typeof cautionTopics>[0][] {
+  const run = { position: runAs(ticket.position), rods: ticket.rods, travel: ticket.travel }
+  if (!passes) return [{ ...run, classification: ticket.classification, pass: 'bead' }]
+  return passes.map(({ classification, role }) => ({ ...run, classification, pass: role === 'single' ? 'bead' : role }))
+}
+
+/**
+ * The cautions for a class that is going to run coupons like these.
+ * @example cautionsOfClass([overheadPad], rules).some(one => one.topic === 'overhead') // true
+ */
+export function cautionsOfClass(
+  coupons: readonly Pick<CouponDocument, 'ticket' | 'passes'>[],
+  rules: HouseRules,
+): Caution[] {
+  const topics = coupons.flatMap(coupon => [
+    ...runsOf(coupon).flatMap(run => cautionTopics(run, rules)),
+    ...(isFixedPipe(coupon.ticket.position) ? (['fixed pipe'] as const) : []),
+  ])
+  return cautionsFor([...new Set(topics)])
+}

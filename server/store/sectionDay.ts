@@ -1,0 +1,109 @@
+import { classDayAt, daysAfter, wallClockAt, weekdayName, type ClassDay } from '../../core/calendar'
+import type { CouponDocument } from '../../core/coupon'
+import { arcMinutes, attendanceOf, wrongMost, type DayMeeting, type ElementDay } from '../../core/floor'
+import { cautionsOfClass } from '../../core/setup'
+import type { SectionDay } from '../../contract/day'
+import type { Section } from '../../contract/people'
+import { daysKnown, type DayKnown } from './attendance'
+import { database, fromJson, rows } from './database'
+import { demonstrationsOf } from './demonstrations'
+import { currentRules } from './houseRules'
+import { schoolZone } from './school'
+import { findSection } from './sections'
+
+/** What says when a section meets. */
+export type Meets = Pick<Section, 'meetings' | 'termFrom' | 'termTo'>
+
+/** When a section meets on a day: from its first meeting to the end of its last; null where it does not. */
+export function meetingOn({ meetings }: Pick<Meets, 'meetings'>, day: ClassDay): DayMeeting | null {
+  const own = meetings.filter(meeting => meeting.weekday === weekdayName(day))
+  if (own.length === 0) return null
+  return {
+    from: own.map(one => one.from).sort()[0]!,
+    to: own
+      .map(one => one.to)
+      .sort()
+      .at(-1)!,
+  }
+}
+
+const A_FORTNIGHT = 14
+
+/** The nearest class day of the term, a step of days at a time; null where there is none within a fortnight. */
+function nearest(section: Meets, day: ClassDay, step: 1 | -1): ClassDay | null {
+  for (let n = 1; n <= A_FORTNIGHT; n++) {
+    const looked = daysAfter(day, step * n)
+    if (looked >= section.termFrom && looked <= section.termTo && meetingOn(section, looked)) return looked
+  }
+  return null
+}
+
+const NOTHING_KNOWN: DayKnown = { note: null, seen: [], ran: false }
+
+/** A section's class day; null where there is no such section. */
+export async function sectionDay(sectionId: string, classDay: ClassDay, now: Date): Promise<SectionDay | null> {
+  const section = await findSection(sectionId)
+  if (!section) return null
+  const students = await rows<{ id: string; name: string; booth: number | null }>(
+    database(),
+    'SELECT id, name, booth FROM student WHERE section_id = ? AND active ORDER BY booth IS NULL, booth, name',
+    [sectionId],
+  )
+  const ids = students.map(student => student.id)
+  const zone = await schoolZone()
+  const [known, coupons, evidence, demonstrations, { rules }] = await Promise.all([
+    daysKnown(ids, { from: classDay, to: classDay, zone }),
+    newestCoupons(ids, classDay),
+    elementsOf(ids, classDay),
+    demonstrationsOf(sectionId, classDay),
+    currentRules(),
+  ])
+  const meeting = meetingOn(section, classDay)
+  const time = classDayAt(now, zone) === classDay ? wallClockAt(now, zone) : null
+  return {
+    classDay,
+    section: section.name,
+    meeting,
+    before: nearest(section, classDay, -1),
+    after: nearest(section, classDay, 1),
+    students: students.map(student => {
+      const day = known.get(student.id)!.get(classDay) ?? NOTHING_KNOWN
+      const own = coupons.filter(coupon => coupon.studentId === student.id && coupon.classDay === classDay)
+      return {
+        ...student,
+        attendance: attendanceOf({ ...day, meeting, now: time }),
+        note: day.note,
+        coupons: own.length,
+        arcMinutes: own.reduce((sum, coupon) => sum + arcMinutes(coupon), 0),
+      }
+    }),
+    demonstrations,
+    wrongMost: wrongMost(evidence),
+    cautions: cautionsOfClass(coupons, rules),
+  }
+}
+
+/** Coupons of a day, and each student's newest before it where there is none: what that student runs on. */
+async function newestCoupons(studentIds: readonly string[], classDay: ClassDay): Promise<CouponDocument[]> {
+  if (studentIds.length === 0) return []
+  const found = await rows<{ document: unknown }>(
+    database(),
+    `SELECT document FROM coupon WHERE student_id IN (${studentIds.map(() => '?').join(', ')})
+      AND class_day = (
+        SELECT MAX(class_day) FROM coupon AS own WHERE own.student_id = coupon.student_id AND own.class_day <= ?)`,
+    [...studentIds, classDay],
+  )
+  return found.map(row => fromJson<CouponDocument>(row.document))
+}
+
+const elementsOf = async (studentIds: readonly string[], classDay: ClassDay): Promise<ElementDay[]> =>
+  studentIds.length === 0
+    ? []
+    : (
+        await rows<Omit<ElementDay, 'studentId'> & { student_id: string }>(
+          database(),
+          `SELECT student_id, element, tried, sound FROM evidence
+          WHERE student_id IN (${studentIds.map(() => '?').join(', ')}) AND class_day = ?`,
+          [...studentIds, classDay],
+        )
+      ).map(({ student_id: studentId, ...row }) => ({ studentId, ...row }))

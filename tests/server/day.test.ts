@@ -1,0 +1,156 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { v7 as uuid } from 'uuid'
+import { isTry, setDegree } from '../../core/coupon'
+import { aCoupon } from '../../core/coupon/example'
+import type { SectionDay } from '../../contract/day'
+import type { Section, Student } from '../../contract/people'
+import type { Problem } from '../../contract/problem'
+import { closeDatabase, database, rows, run } from '../../server/store/database'
+import { addClass, foundTestSchool, type School } from '../school'
+
+/** A Tuesday of the term, on which the class meets from 18:00 to 21:00, and long over. */
+const DAY = '2026-10-06'
+let school: School
+let section: Section
+let student: Student
+beforeAll(async () => {
+  school = await foundTestSchool()
+  ;({ section, student } = await addClass(school, 'Day Z', 'Hedda Solm'))
+})
+afterAll(closeDatabase)
+
+const dayOf = async (day = DAY) =>
+  (await school.instructor.ask<SectionDay>('GET', `/api/sections/${section.id}/day?day=${day}`)).body
+const note = (more: object = {}, id = uuid(), by = school.instructor) =>
+  by.ask<Problem>('PUT', `/api/attendance/${id}`, {
+    studentId: student.id,
+    classDay: DAY,
+    came: null,
+    left: null,
+    absent: false,
+    why: '',
+    ...more,
+  })
+const own = async (day = DAY) => (await dayOf(day)).students.find(one => one.id === student.id)!
+
+describe('who was there', () => {
+  it('is not known of a day on which nothing happened', async () => {
+    expect(await dayOf()).toMatchObject({
+      section: 'Day Z',
+      meeting: { from: '18:00', to: '21:00' },
+      before: '2026-09-29',
+      after: '2026-10-13',
+      wrongMost: null,
+      demonstrations: [],
+    })
+    expect(await own()).toMatchObject({ attendance: { state: 'not seen', minutes: 0 }, note: null, coupons: 0 })
+  })
+  it('is whoever was noted; the newest note stands, and those before it are kept with who and when', async () => {
+    const id = uuid()
+    for (let n = 0; n < 2; n++) expect((await note({ absent: true, why: '  doctor ' }, id)).status).toBe(204)
+    expect(await own()).toMatchObject({ attendance: { state: 'absent' }, note: { why: 'doctor', by: 'tobias' } })
+    expect((await note({ came: '18:25', left: '20:30', why: 'bus' }, uuid(), school.lead)).status).toBe(204)
+    expect(await own()).toMatchObject({
+      attendance: { state: 'here', came: '18:25', late: true, left: '20:30', leftEarly: true, minutes: 125 },
+      note: { why: 'bus', by: 'Maren Holt' },
+    })
+    const kept = await rows(database(), 'SELECT noted_by FROM attendance_note WHERE student_id = ? ORDER BY noted_at', [
+      student.id,
+    ])
+    expect(kept).toMatchObject([{ noted_by: 'tobias' }, { noted_by: 'Maren Holt' }])
+  })
+  it('is whoever had a coupon read, whenever it was graded, and not longer for it', async () => {
+    const couponId = uuid()
+    const document = { ...aCoupon({ studentId: student.id, beadCount: 4 }), classDay: '2026-10-13' }
+    // Read on another day: it was run, and says nothing of when its student came and went.
+    await school.instructor.ask('PUT', `/api/coupons/${couponId}`, { baseVersion: 0, why: '', document })
+    expect(await own('2026-10-13')).toMatchObject({
+      attendance: { state: 'here', came: '18:00', late: false, minutes: 180 },
+      coupons: 1,
+    })
+    // Read at 21:20 that evening, by the clock on the wall, and graded again next morning.
+    const moved = (table: string, at: string) =>
+      run(database(), `UPDATE ${table} SET saved_at = ? WHERE ${table === 'coupon' ? 'id' : 'coupon_id'} = ?`, [
+        at,
+        couponId,
+      ])
+    const wall = new Date('2026-10-13T21:20:00').toISOString().slice(0, 19).replace('T', ' ')
+    await moved('coupon', wall)
+    expect((await own('2026-10-13')).attendance.minutes).toBe(200)
+    const again = { baseVersion: 1, why: 'looked again', document: { ...document, notes: 'again' } }
+    await school.instructor.ask('PUT', `/api/coupons/${couponId}`, again)
+    await moved('coupon_revision', wall)
+    expect((await own('2026-10-13')).attendance.minutes).toBe(200)
+    // Four beads at eight inches in a minute.
+    const lengths = document.beads.reduce((sum, bead) => sum + bead.toMm - bead.fromMm, 0)
+    expect((await own('2026-10-13')).arcMinutes).toBeCloseTo(lengths / 203.2, 6)
+  })
+  it('is whoever waited to be read', async () => {
+    const made = await addClass(school, 'Day Z waits', 'Ilse Marn')
+    expect((await school.instructor.ask('PUT', `/api/waiting/${uuid()}`, { studentId: made.student.id })).status).toBe(
+      200,
+    )
+    const { body } = await school.instructor.ask<SectionDay>('GET', `/api/sections/${made.section.id}/day`)
+    expect(body.students[0]!.attendance.state).toBe('here')
+  })
+  it.each([
+    ['left', { came: '18:00', left: '17:00' }],
+    ['absent', { came: '18:00', absent: true }],
+    ['came', { came: '25:00' }],
+    ['why', { why: 'x'.repeat(121) }],
+    ['classDay', { classDay: '2026-02-30' }],
+    ['studentId', { studentId: '01900000-0000-7000-8000-00000000dead' }],
+  ])('what cannot be is refused at the field %s, and nothing is kept', async (path, more) => {
+    const before = await own()
+    const { status, body } = await note(more)
+    expect([status, body.errors?.[0]?.path]).toEqual([422, path])
+    expect(await own()).toEqual(before)
+  })
+  it('a day that is none is refused', async () => {
+    const asked = await school.instructor.ask<Problem>('GET', `/api/sections/${section.id}/day?day=today`)
+    expect([asked.status, asked.body.errors?.[0]?.path]).toEqual([422, 'day'])
+  })
+  it('counts on the report: days there, and hours in the booth', async () => {
+    const { body } = await school.instructor.ask<{ rows: { days: number; boothMinutes: number }[] }>(
+      'GET',
+      `/api/sections/${section.id}/report`,
+    )
+    expect(body.rows).toMatchObject([{ days: 2, boothMinutes: 125 + 200 }])
+  })
+})
+
+describe('what the day came to', () => {
+  it('is what the section got wrong most, and the cautions of what was run', async () => {
+    const made = await addClass(school, 'Day Z wrong', 'Jorun Tale')
+    const document = { ...aCoupon({ studentId: made.student.id }), classDay: DAY }
+    const marks = document.marks.map(mark => (isTry(mark) && mark.kind === 'restart' ? setDegree(mark, 3) : mark))
+    const saved = await school.instructor.ask('PUT', `/api/coupons/${uuid()}`, {
+      baseVersion: 0,
+      why: '',
+      document: { ...document, marks },
+    })
+    expect(saved.status).toBe(200)
+    const { body } = await school.instructor.ask<SectionDay>('GET', `/api/sections/${made.section.id}/day?day=${DAY}`)
+    expect(body.wrongMost).toEqual({ element: 'restart', unsound: 1, students: 1, of: 1 })
+    expect(body.cautions.map(one => one.topic)).toContain('low hydrogen')
+  })
+  it('keeps what was shown, once however often it is sent, until it is taken back', async () => {
+    const id = uuid()
+    const shown = { sectionId: section.id, classDay: DAY, topic: ' Restarts ', minutes: 10, students: 9 }
+    for (let n = 0; n < 2; n++)
+      expect((await school.instructor.ask('PUT', `/api/demonstrations/${id}`, shown)).status).toBe(204)
+    expect((await dayOf()).demonstrations).toMatchObject([{ id, topic: 'Restarts', minutes: 10, by: 'tobias' }])
+    expect((await school.lead.ask('DELETE', `/api/demonstrations/${id}`)).status).toBe(204)
+    expect((await dayOf()).demonstrations).toEqual([])
+  })
+  it.each([
+    ['topic', { topic: ' ' }],
+    ['minutes', { minutes: 0 }],
+    ['minutes', { minutes: 2.5 }],
+    ['sectionId', { sectionId: '01900000-0000-7000-8000-00000000dead' }],
+  ])('a demonstration that cannot be is refused at %s', async (path, more) => {
+    const shown = { sectionId: section.id, classDay: DAY, topic: 'Restarts', minutes: 10, students: 9, ...more }
+    const { status, body } = await school.instructor.ask<Problem>('PUT', `/api/demonstrations/${uuid()}`, shown)
+    expect([status, body.errors?.[0]?.path]).toEqual([422, path])
+  })
+})
