@@ -96,9 +96,15 @@ export const kioskStudentSchema = object({ studentId: uuid().required('${path} i
 
 /** The shared tablet: who may read at it, and who does. */
 export interface Kiosk {
+  readonly sectionId: string
   readonly section: string
   /** Where the school stands, IANA; empty where it has not said. */
   readonly timeZone: string
-  readonly students: readonly { readonly id: string; readonly name: string; readonly hasCode: boolean }[]
+  readonly students: readonly {
+    readonly id: string
+    readonly name: string
+    readonly booth: number | null
+    readonly hasCode: boolean
+  }[]
   readonly studentId: string | null
 }

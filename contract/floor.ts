@@ -41,3 +41,17 @@ export interface QueuePlace {
 
 /** The body of `PUT /api/waiting/:id`: this student's coupon is ready. */
 export const readySchema = object({ studentId: uuid().required('${path} is missing') }).exact()
+
+/** A class as a screen on the wall may show it: nothing of a record. */
+export interface WallClass {
+  readonly section: string
+  /** Where the school stands, IANA; empty where it has not said. */
+  readonly timeZone: string
+  readonly students: readonly {
+    readonly id: string
+    readonly name: string
+    readonly booth: number | null
+    readonly readToday: boolean
+  }[]
+  readonly queue: FloorQueue
+}

@@ -5,8 +5,8 @@ import { useSession } from '~/stores/session'
 const route = useRoute()
 const session = useSession()
 useLeftAlone()
-/** Pages at the door: no room is open to whoever stands there. */
-const BARE = ['/sign-in', '/own-password', '/one-time-codes', '/away']
+/** Pages at the door, where no room is open to whoever stands there, and the screen on the wall, which has none. */
+const BARE = ['/sign-in', '/own-password', '/one-time-codes', '/away', '/wall']
 const bare = computed(() => BARE.includes(route.path) || !session.me)
 </script>
 

@@ -12,7 +12,7 @@ export default defineNuxtRouteMiddleware(async to => {
     return to.path === '/away' ? undefined : navigateTo({ path: '/away', query: { to: to.fullPath } })
   }
   if (!session.me && (await isTablet()))
-    return to.path === '/kiosk' || (to.path === '/reading-room' && useBlindReadings().kiosk?.studentId)
+    return FOR_TABLETS.includes(to.path) || (to.path === '/reading-room' && useBlindReadings().kiosk?.studentId)
       ? undefined
       : navigateTo('/kiosk')
   if (!session.me) return navigateTo({ path: '/sign-in', query: to.fullPath === '/' ? {} : { to: to.fullPath } })
@@ -27,6 +27,9 @@ export default defineNuxtRouteMiddleware(async to => {
     if (!to.path.startsWith(own) && !FOR_STUDENTS.includes(to.path)) return navigateTo(own)
   }
 })
+
+/** What a tablet shows that was handed over: where students read, or the class on a wall screen. */
+const FOR_TABLETS = ['/kiosk', '/wall']
 
 /** Where a student reads: own coupons, and beads shown for practice. */
 const FOR_STUDENTS = ['/kiosk', '/reading-room']

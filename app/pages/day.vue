@@ -77,6 +77,7 @@ const print = () => window.print()
         <v-btn v-if="!live" variant="text" @click="asked = ''">Today</v-btn>
       </nav>
       <div class="push no-print"><SectionChooser /></div>
+      <v-btn class="no-print" variant="text" to="/wall">Wall screen</v-btn>
       <v-btn class="no-print" variant="outlined" to="/">Floor</v-btn>
       <v-btn v-if="day" class="no-print" variant="outlined" @click="print">Print</v-btn>
     </header>
@@ -102,7 +103,8 @@ const print = () => window.print()
       <div class="side">
         <section class="panel block" aria-label="What it came to">
           <h2>What it came to</h2>
-          <p>
+          <p v-if="coupons === 0" class="quiet">{{ live ? 'Nothing is read yet.' : 'Nothing was read.' }}</p>
+          <p v-else>
             {{ coupons }} {{ coupons === 1 ? 'coupon' : 'coupons' }} of {{ read }}
             {{ read === 1 ? 'student' : 'students' }} read.
           </p>
@@ -157,8 +159,10 @@ h2 {
 }
 .cautions {
   padding-left: 18px;
-  display: grid;
-  gap: 6px;
+  list-style: disc;
+}
+.cautions li {
+  margin-bottom: 6px;
 }
 .alert {
   color: var(--poor);

@@ -71,6 +71,11 @@ async function enter() {
   }
 }
 
+/** The fourth digit goes on by itself: nobody takes a glove off for a button. */
+watch(code, typed => {
+  if (/^\d{4}$/.test(typed)) void enter()
+})
+
 function read(couponId: string, coupon: CouponDocument) {
   if (!open.value) return
   reading.value = { couponId, reader: open.value.student, stage: stage.value, coupon }
@@ -181,6 +186,7 @@ async function nextStudent() {
       <ul v-else class="choices">
         <li v-for="student in readings.kiosk.students" :key="student.id">
           <button type="button" class="choice" @click="choose(student)">
+            <span v-if="student.booth" class="booth num">{{ student.booth }}</span>
             <b>{{ student.name }}</b>
           </button>
         </li>
@@ -214,6 +220,7 @@ async function nextStudent() {
         maxlength="4"
         autofocus
       />
+      <CodePad v-if="chosen.hasCode" v-model="code" :busy="busy" />
     </FormDialog>
   </div>
 </template>
@@ -237,6 +244,12 @@ h2 {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(min(100%, 230px), 1fr));
   gap: 10px;
+}
+.booth {
+  font-size: 1.4rem;
+  font-weight: 700;
+  min-width: 2ch;
+  margin-right: 12px;
 }
 .choice {
   width: 100%;

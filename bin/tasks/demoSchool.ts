@@ -18,6 +18,8 @@ import { fitHere, keepCurves } from '../../server/store/schoolCurves'
 import { addSignOff } from '../../server/store/signOffs'
 import { keepBeadAnswer } from '../../server/store/readingRoom'
 import { setReady } from '../../server/store/queue'
+import { addAttendanceNote } from '../../server/store/attendance'
+import { addDemonstration } from '../../server/store/demonstrations'
 import { addRemark } from '../../server/store/remarks'
 import { addSection } from '../../server/store/sections'
 import { keepBlindReading, type Reader } from '../../server/store/blindReadings'
@@ -89,6 +91,13 @@ export async function fillDemo(seed: number, lastDay: string): Promise<void> {
     const studentId = place === null ? null : enrolled[place]!.id
     await addRemark(idAt(left, random), { sectionId: sections[0]!, studentId, booth, says }, { ...teacher, now: left })
   }
+  const classDay = enrolled[0]!.student.coupons.at(-1)!.document.classDay
+  for (const { place, ...note } of NOTES) {
+    const studentId = enrolled[place]!.id
+    await addAttendanceNote(idAt(left, random), { studentId, classDay, ...note }, { ...teacher, now: left })
+  }
+  const shown = { sectionId: sections[0]!, classDay, students: 11, ...DEMONSTRATION }
+  await addDemonstration(idAt(left, random), shown, { ...teacher, now: left })
   await atOnce(
     enrolled.slice(0, WAIT_MINUTES.length).map(({ id }, n) => () => {
       const since = new Date(Date.now() - WAIT_MINUTES[n]! * 60_000)
@@ -102,6 +111,13 @@ const REMARKS = [
   { place: 3, booth: null, says: 'left glove wears through at the thumb' },
   { place: null, booth: 7, says: 'lead clamp runs hot: clean it before class' },
 ] as const
+
+/** What was noted of its last evening: by place on the roster. */
+const NOTES = [
+  { place: 2, came: '18:25', left: null, absent: false, why: 'the bus' },
+  { place: 6, came: null, left: '20:30', absent: false, why: 'early shift' },
+] as const
+const DEMONSTRATION = { topic: 'Crater and restart, chipped, brushed, once round and go', minutes: 10 }
 
 /** So long have some of the first section waited when the demo opens, as in the middle of a class. */
 const WAIT_MINUTES = [14, 9, 6, 2]

@@ -39,16 +39,18 @@ export async function isStudentOf(
 }
 
 /** Who may read at the tablet of a section; null when there is no such section. */
-export async function kioskOf(sectionId: string): Promise<Pick<Kiosk, 'section' | 'students'> | null> {
+export async function kioskOf(sectionId: string): Promise<Pick<Kiosk, 'sectionId' | 'section' | 'students'> | null> {
   const [section] = await rows<{ name: string }>(database(), 'SELECT name FROM section WHERE id = ?', [sectionId])
   if (!section) return null
-  const students = await rows<{ id: string; name: string; has_code: number }>(
+  const students = await rows<{ id: string; name: string; booth: number | null; has_code: number }>(
     database(),
-    'SELECT id, name, code_hash IS NOT NULL AS has_code FROM student WHERE section_id = ? AND active ORDER BY name',
+    `SELECT id, name, booth, code_hash IS NOT NULL AS has_code FROM student
+    WHERE section_id = ? AND active ORDER BY name`,
     [sectionId],
   )
   return {
+    sectionId,
     section: section.name,
-    students: students.map(({ id, name, has_code: has }) => ({ id, name, hasCode: has === 1 })),
+    students: students.map(({ has_code: has, ...student }) => ({ ...student, hasCode: has === 1 })),
   }
 }

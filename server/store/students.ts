@@ -2,6 +2,7 @@ import { v7 as uuid } from 'uuid'
 import { ownCopy } from '../../core/agreement'
 import { runAgain, type CouponDocument, type Verdict } from '../../core/coupon'
 import type { FloorStudent, RosterImport, Student, StudentFields } from '../../contract/people'
+import { schoolDay } from './school'
 import { database, fromJson, inTransaction, insertMany, rows, run, toIso } from './database'
 import { noteProgress } from './noteProgress'
 
@@ -141,4 +142,19 @@ function lastCoupon(couponId: string, row: FloorRow): NonNullable<FloorStudent['
 
 function selfRead({ read_id: couponId, read_document: document }: FloorRow): FloorStudent['selfRead'] {
   return couponId === null ? null : { couponId, document: ownCopy(fromJson<CouponDocument>(document)) }
+}
+
+/** The active students of a section, and whether a coupon of each was read on the class day of a moment. */
+export async function readOn(
+  sectionId: string,
+  now: Date,
+): Promise<(Pick<Student, 'id' | 'name' | 'booth'> & { readonly readToday: boolean })[]> {
+  const found = await rows<{ id: string; name: string; booth: number | null; read_today: number }>(
+    database(),
+    `SELECT id, name, booth,
+      EXISTS (SELECT 1 FROM coupon WHERE coupon.student_id = student.id AND class_day = ?) AS read_today
+    FROM student WHERE section_id = ? AND active`,
+    [await schoolDay(now), sectionId],
+  )
+  return found.map(({ read_today: read, ...row }) => ({ ...row, readToday: read === 1 }))
 }

@@ -81,6 +81,7 @@ const PRINTED: readonly (readonly [name: string, path: () => string, seen: strin
   ['a record', () => `/record/${student}`, 'Wenna Marsh', 6],
   ['a way to a test', () => `/record/${student}/progress`, 'What would help most', 5],
   ['a section’s report', () => '/report', 'Wenna Marsh', 3],
+  ['a class day', () => '/day?day=2026-10-06', 'Wenna Marsh', 2],
   ['a settings card', () => '/set-up?position=3G+vertical&size=3/32', 'Watch', 4],
 ]
 

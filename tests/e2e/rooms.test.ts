@@ -72,6 +72,8 @@ async function serious(page: Page): Promise<string[]> {
 
 const PAGES: readonly (readonly [name: string, path: () => string, heading: string])[] = [
   ['the floor', () => '/', 'Evening T'],
+  ['the day', () => '/day', 'Who is here'],
+  ['the wall', () => '/wall', 'Evening T'],
   ['the bench', () => `/bench?student=${school.mine.id}`, 'Oriel Tamsin'],
   ['a record', () => `/record/${school.mine.id}`, 'Coupons'],
   ['the records', () => '/record', 'Whose record?'],

@@ -34,6 +34,7 @@ const ROUTES: Readonly<Record<string, Who>> = {
   'DELETE /api/waiting/[id]': 'tablet',
   'GET /api/students/[id]/place': 'tablet',
   'GET /api/sections/[id]/queue': 'tablet',
+  'GET /api/sections/[id]/wall': 'tablet',
   'GET /api/sections/[id]/live': 'tablet',
   'PUT /api/students/[id]/hold': 'staff',
   'DELETE /api/students/[id]/hold': 'staff',

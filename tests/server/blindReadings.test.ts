@@ -39,8 +39,9 @@ describe('the tablet', () => {
     expect((await visitor.ask('GET', '/api/blind-readings/open')).status).toBe(401)
     const { body } = await visitor.ask<Kiosk>('GET', '/api/kiosk')
     expect(body).toEqual({
+      sectionId: section,
       section: 'Evening V readings',
-      students: [{ id: student, name: 'Mirela Stroud', hasCode: false }],
+      students: [{ id: student, name: 'Mirela Stroud', booth: 5, hasCode: false }],
       studentId: null,
       timeZone: '',
     })

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { v7 as uuid } from 'uuid'
-import type { FloorQueue, QueuePlace } from '../../contract/floor'
+import type { FloorQueue, QueuePlace, WallClass } from '../../contract/floor'
 import type { Section, Student } from '../../contract/people'
 import { aCoupon } from '../../core/coupon/example'
 import { closeDatabase, database } from '../../server/store/database'
@@ -149,4 +149,20 @@ describe('live', () => {
     const place = (await tablet.ask<QueuePlace>('GET', `/api/students/${first.id}/place`)).body.waiting
     return place ? tablet.ask('DELETE', `/api/waiting/${place.id}`) : ready(tablet, first.id)
   }
+})
+
+it('a screen on the wall is shown who waits and who was read, to staff and to the section’s own tablet', async () => {
+  const wall = (visitor: Visitor, id = section.id) => visitor.ask<WallClass>('GET', `/api/sections/${id}/wall`)
+  for (const visitor of [school.instructor, tablet]) {
+    const { status, body } = await wall(visitor)
+    expect(status).toBe(200)
+    expect(body.section).toBe('Evening W queue')
+    expect(body.queue).toEqual(await queue())
+    // Names, booths, and whether they were read: nothing else of anybody.
+    for (const one of body.students) expect(Object.keys(one).sort()).toEqual(['booth', 'id', 'name', 'readToday'])
+    expect(body.students.map(one => one.name).sort()).toEqual(['Anselm Rook', 'Berit Osk'])
+  }
+  expect((await wall(tablet, school.section.id)).status).toBe(403)
+  expect((await wall(school.student)).status).toBe(403)
+  expect((await wall(new Visitor())).status).toBe(401)
 })

@@ -25,13 +25,14 @@ function says({ attendance: { state, came, late, left, leftEarly }, note }: DayS
 const hours = (minutes: number) =>
   minutes === 0 ? '–' : `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}`
 const there = computed(() => props.students.filter(student => student.attendance.state === 'here').length)
+const heading = computed(() => (props.live ? 'Who is here' : 'Who was here'))
 const count = computed(() => `${there.value} of ${props.students.length} here`)
 </script>
 
 <template>
-  <section class="panel roll" aria-label="Who is here">
+  <section class="panel roll" :aria-label="heading">
     <header>
-      <h2>Who is here</h2>
+      <h2>{{ heading }}</h2>
       <p class="quiet num">{{ count }}</p>
     </header>
     <table>
@@ -40,8 +41,8 @@ const count = computed(() => `${there.value} of ${props.students.length} here`)
           <th scope="col">Booth</th>
           <th scope="col">Student</th>
           <th scope="col">Here</th>
-          <th scope="col" class="num">In the booth, h</th>
-          <th scope="col" class="num">Arc, min</th>
+          <th scope="col" class="num wide">In the booth, h</th>
+          <th scope="col" class="num wide">Arc, min</th>
           <th scope="col" class="num">Coupons</th>
           <th class="no-print"><span class="sr-only">Note</span></th>
         </tr>
@@ -55,8 +56,8 @@ const count = computed(() => `${there.value} of ${props.students.length} here`)
           <td :title="student.note ? `noted by ${student.note.by}` : undefined">
             <span class="shape" aria-hidden="true">{{ SHAPES[student.attendance.state] }}</span> {{ says(student) }}
           </td>
-          <td class="num">{{ hours(student.attendance.minutes) }}</td>
-          <td class="num">{{ student.coupons === 0 ? '–' : Math.round(student.arcMinutes) }}</td>
+          <td class="num wide">{{ hours(student.attendance.minutes) }}</td>
+          <td class="num wide">{{ student.coupons === 0 ? '–' : Math.round(student.arcMinutes) }}</td>
           <td class="num">{{ student.coupons }}</td>
           <td class="acts no-print">
             <v-btn
@@ -141,6 +142,11 @@ td:first-child {
 .shape {
   display: inline-block;
   width: 1.1em;
+}
+@media (max-width: 600px) {
+  .wide {
+    display: none;
+  }
 }
 .acts {
   text-align: right;

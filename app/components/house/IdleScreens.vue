@@ -27,7 +27,7 @@ const choose = (minutes: number) => attempt('', () => session.signOutIdle(minute
       @update:model-value="choose"
     />
     <template #means>
-      A coupon that was begun waits in its browser. The shared tablet is put down after five minutes in any case.
+      A coupon that was begun waits in its browser. A tablet that was handed over, or hangs on the wall, stays.
     </template>
   </HouseSetting>
 </template>
