@@ -1,9 +1,12 @@
-import { number, object, boolean } from 'yup'
+import { boolean, number, object, string } from 'yup'
 import { misNoted, type Attendance, type AttendanceNote, type DayMeeting, type WrongMost } from '../core/floor'
 import type { Caution } from '../core/trade'
-import { day, label, timeOfDay, typed, uuid } from './fields'
+import { day, label, typed, uuid } from './fields'
 
 export const MOST_WHY = 120
+
+/** Stands for the time on the shop's wall when the note arrives: a tablet's own clock may be an hour wrong. */
+export const NOW = 'now'
 
 /** The body of `PUT /api/attendance/:id`: what is noted of a student's day. The newest note stands. */
 export interface AttendanceSave extends AttendanceNote {
@@ -11,11 +14,18 @@ export interface AttendanceSave extends AttendanceNote {
   readonly classDay: string
 }
 
+const noted = () =>
+  string()
+    .strict()
+    .nullable()
+    .defined('${path} is missing: null where nobody said when')
+    .matches(/^(([01]\d|2[0-3]):[0-5]\d|now)$/, '${path} is a time like 18:30')
+
 export const attendanceSchema = object({
   studentId: uuid().required('${path} is missing'),
   classDay: day().required('${path} is missing'),
-  came: timeOfDay().nullable().defined('${path} is missing: null where nobody said when'),
-  left: timeOfDay().nullable().defined('${path} is missing: null where nobody said when'),
+  came: noted(),
+  left: noted(),
   absent: boolean().strict().required('${path} is missing'),
   why: typed().defined('${path} is missing').max(MOST_WHY, `\${path} is at most ${MOST_WHY} characters`),
 })

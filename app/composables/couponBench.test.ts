@@ -44,6 +44,19 @@ describe('a bench', () => {
     expect(changed).toHaveBeenCalledTimes(6)
   })
 
+  it('takes an earlier version up as an edit, on a bead that it has, and back again', () => {
+    const { bench } = aBench(aCoupon({ beadCount: 6 }))
+    bench.moveCursor(middleOf(bench.coupon!, 'b6'))
+    const now = bench.coupon
+    const earlier = aCoupon({ beadCount: 3 })
+    bench.takeUpVersion(earlier)
+    expect(bench.coupon).toBe(earlier)
+    expect(earlier.beads.map(bead => bead.id)).toContain(bench.cursor.beadId)
+    expect([bench.touched, bench.selectedId]).toEqual([true, null])
+    bench.undo()
+    expect(bench.coupon).toBe(now)
+  })
+
   it('forgets the way forward once something else is marked', () => {
     const { bench } = aBench()
     mark(bench)

@@ -61,16 +61,25 @@ export function makeCouponBench({ rulesOf, changed }: Used) {
     changed()
   }
 
+  /** The cursor stays where it is, or goes to a bead that there is. */
+  function holdCursor({ beads }: CouponDocument): void {
+    if (!beads.some(bead => bead.id === cursor.value.beadId)) cursor.value = { ...cursor.value, beadId: beads[0]!.id }
+  }
+
   function step(take: () => void): void {
     take()
-    const lies = coupon.value
-    if (!lies) return
-    if (!lies.beads.some(bead => bead.id === cursor.value.beadId))
-      cursor.value = { ...cursor.value, beadId: lies.beads[0]!.id }
+    if (!coupon.value) return
+    holdCursor(coupon.value)
     changed()
   }
   const undo = () => step(history.undo)
   const redo = () => step(history.redo)
+
+  /** Puts an earlier version in place of what lies here, as an edit like any other: it can be taken back. */
+  function takeUpVersion(earlier: CouponDocument): void {
+    edit(earlier, null)
+    holdCursor(earlier)
+  }
 
   function moveCursor(place: Place): void {
     cursor.value = place
@@ -177,7 +186,20 @@ export function makeCouponBench({ rulesOf, changed }: Used) {
   const { canUndo, canRedo } = history
   return {
     ...{ coupon, cursor, cursorFace, pass, view, selectedId, selected, touched, rules, canUndo, canRedo },
-    ...{ putDown, steps, takeUpSteps, edit, undo, redo, moveCursor, select, showInTurn, goToRow, turnView },
+    ...{
+      putDown,
+      steps,
+      takeUpSteps,
+      edit,
+      takeUpVersion,
+      undo,
+      redo,
+      moveCursor,
+      select,
+      showInTurn,
+      goToRow,
+      turnView,
+    },
     ...{ changeSetUp, addBead, setPass, answer, sayDone, turnDone, sayCause, keepFitUp, timeBead },
   }
 }

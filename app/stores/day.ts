@@ -1,8 +1,7 @@
 import { v7 as uuid } from 'uuid'
 import { defineStore } from 'pinia'
 import type { AttendanceNote } from '~~/core/floor'
-import type { DayStudent, DemonstrationSave, SectionDay } from '~~/contract/day'
-import { clockNow } from '~/composables/shopClock'
+import { NOW, type DayStudent, type DemonstrationSave, type SectionDay } from '~~/contract/day'
 import { request } from './request'
 
 const NOTHING_NOTED: AttendanceNote = { came: null, left: null, absent: false, why: '' }
@@ -31,8 +30,8 @@ export const useDay = defineStore('day', () => {
     })
     await again()
   }
-  const cameNow = (student: DayStudent) => note(student, { came: clockNow(), absent: false, why: '' })
-  const leftNow = (student: DayStudent) => note(student, { left: clockNow() })
+  const cameNow = (student: DayStudent) => note(student, { came: NOW, left: null, absent: false, why: '' })
+  const leftNow = (student: DayStudent) => note(student, { left: NOW })
 
   /** Keeps that something was shown to whoever is there. */
   async function show(id: string, what: Pick<DemonstrationSave, 'topic' | 'minutes'>): Promise<void> {

@@ -4,6 +4,6 @@ import { endSignIn } from '../store/signIns'
 
 export default defineRoute({ who: anyone, did: 'signed out' }, async ({ event }) => {
   const { user } = await getUserSession(event)
-  if (user) await endSignIn(user.id, user.signIn)
+  if (user?.signIn) await endSignIn(user.id, user.signIn)
   await clearUserSession(event)
 })

@@ -27,7 +27,8 @@ const SEEN_EVERY_SECONDS = 30
 /** Whose session it is, looked up anew at each request: an account switched off is out at its next click. */
 function lookUp(event: H3Event): Promise<Me | null> {
   event.context.me ??= getUserSession(event).then(async ({ user }) => {
-    const found = user ? await findMe(user) : null
+    // A session that was begun before sign-ins were kept has none, and is over.
+    const found = user?.signIn ? await findMe(user) : null
     if (found && found.seenSeconds >= SEEN_EVERY_SECONDS && somebodyActs(event)) await seeSignIn(user!.signIn)
     return found?.me ?? null
   })

@@ -1,42 +1,21 @@
-import { classDayAt, daysAfter, wallClockAt, weekdayName, type ClassDay } from '../../core/calendar'
+import { classDayAt, wallClockAt, type ClassDay } from '../../core/calendar'
 import type { CouponDocument } from '../../core/coupon'
-import { arcMinutes, attendanceOf, wrongMost, type DayMeeting, type ElementDay } from '../../core/floor'
-import { cautionsOfClass } from '../../core/setup'
+import {
+  arcMinutes,
+  attendanceOf,
+  cautionsOfClass,
+  classDayBeside,
+  meetingOn,
+  wrongMost,
+  type ElementDay,
+} from '../../core/floor'
 import type { SectionDay } from '../../contract/day'
-import type { Section } from '../../contract/people'
 import { daysKnown, type DayKnown } from './attendance'
 import { database, fromJson, rows } from './database'
 import { demonstrationsOf } from './demonstrations'
 import { currentRules } from './houseRules'
 import { schoolZone } from './school'
 import { findSection } from './sections'
-
-/** What says when a section meets. */
-export type Meets = Pick<Section, 'meetings' | 'termFrom' | 'termTo'>
-
-/** When a section meets on a day: from its first meeting to the end of its last; null where it does not. */
-export function meetingOn({ meetings }: Pick<Meets, 'meetings'>, day: ClassDay): DayMeeting | null {
-  const own = meetings.filter(meeting => meeting.weekday === weekdayName(day))
-  if (own.length === 0) return null
-  return {
-    from: own.map(one => one.from).sort()[0]!,
-    to: own
-      .map(one => one.to)
-      .sort()
-      .at(-1)!,
-  }
-}
-
-const A_FORTNIGHT = 14
-
-/** The nearest class day of the term, a step of days at a time; null where there is none within a fortnight. */
-function nearest(section: Meets, day: ClassDay, step: 1 | -1): ClassDay | null {
-  for (let n = 1; n <= A_FORTNIGHT; n++) {
-    const looked = daysAfter(day, step * n)
-    if (looked >= section.termFrom && looked <= section.termTo && meetingOn(section, looked)) return looked
-  }
-  return null
-}
 
 const NOTHING_KNOWN: DayKnown = { note: null, seen: [], ran: false }
 
@@ -64,8 +43,8 @@ export async function sectionDay(sectionId: string, classDay: ClassDay, now: Dat
     classDay,
     section: section.name,
     meeting,
-    before: nearest(section, classDay, -1),
-    after: nearest(section, classDay, 1),
+    before: classDayBeside(section, classDay, -1),
+    after: classDayBeside(section, classDay, 1),
     students: students.map(student => {
       const day = known.get(student.id)!.get(classDay) ?? NOTHING_KNOWN
       const own = coupons.filter(coupon => coupon.studentId === student.id && coupon.classDay === classDay)

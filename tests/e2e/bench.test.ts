@@ -271,6 +271,18 @@ describe('nothing is lost', () => {
     await page.getByLabel('Why', { exact: true }).fill('held to the light')
     await page.keyboard.press('Enter')
     await page.getByText('Oriel Tamsin: saved').waitFor()
+
+    // The version before is taken up again: it stands once it is saved, and the one between is kept.
+    const kept = (await newest())!
+    await page.goto(`${ADDRESS}/bench?coupon=${kept.id}&name=Oriel%20Tamsin`)
+    await page.getByText('Earlier versions').click()
+    await page.getByRole('button', { name: 'Take version 1 up again' }).click()
+    await page.keyboard.press('Enter')
+    await page.getByLabel('Why', { exact: true }).fill('the first was right')
+    await page.keyboard.press('Enter')
+    await page.getByText('Oriel Tamsin: saved').waitFor()
+    expect((await saved(kept.id)).document.marks).toEqual(before.document.marks)
+    expect((await saved(kept.id)).version).toBe(3)
     await page.context().close()
   })
 })

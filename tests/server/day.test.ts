@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { v7 as uuid } from 'uuid'
+import { classDayAt } from '../../core/calendar'
 import { isTry, setDegree } from '../../core/coupon'
 import { aCoupon } from '../../core/coupon/example'
 import type { SectionDay } from '../../contract/day'
@@ -19,6 +20,8 @@ beforeAll(async () => {
 })
 afterAll(closeDatabase)
 
+/** The server and this test stand in one zone. */
+const today = () => classDayAt(new Date(), '')
 const dayOf = async (day = DAY) =>
   (await school.instructor.ask<SectionDay>('GET', `/api/sections/${section.id}/day?day=${day}`)).body
 const note = (more: object = {}, id = uuid(), by = school.instructor) =>
@@ -84,6 +87,16 @@ describe('who was there', () => {
     // Four beads at eight inches in a minute.
     const lengths = document.beads.reduce((sum, bead) => sum + bead.toMm - bead.fromMm, 0)
     expect((await own('2026-10-13')).arcMinutes).toBeCloseTo(lengths / 203.2, 6)
+  })
+  it('came now is by the clock on the shop’s wall, whatever a tablet’s own says', async () => {
+    const made = await addClass(school, 'Day Z now', 'Nils Ard')
+    const noted = await note({ studentId: made.student.id, classDay: today(), came: 'now' })
+    expect(noted.status).toBe(204)
+    const { body } = await school.instructor.ask<SectionDay>('GET', `/api/sections/${made.section.id}/day`)
+    expect(body.students[0]!.note!.came).toMatch(/^\d\d:\d\d$/)
+    expect(body.students[0]!.attendance.state).toBe('here')
+    const before = await note({ studentId: made.student.id, classDay: today(), came: 'now', left: '00:00' })
+    expect([before.status, before.body.errors?.[0]?.path]).toEqual([422, 'left'])
   })
   it('is whoever waited to be read', async () => {
     const made = await addClass(school, 'Day Z waits', 'Ilse Marn')

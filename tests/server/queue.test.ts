@@ -5,7 +5,7 @@ import type { Section, Student } from '../../contract/people'
 import { aCoupon } from '../../core/coupon/example'
 import { closeDatabase, database } from '../../server/store/database'
 import { addClass, foundTestSchool, type School } from '../school'
-import { ADDRESS, Visitor } from '../session'
+import { ADDRESS, GIVEN, Visitor } from '../session'
 
 afterAll(closeDatabase)
 
@@ -139,6 +139,26 @@ describe('live', () => {
     expect(Number(later)).toBeGreaterThan(Number(now))
     const [next] = await events(school.instructor, 1, later, () => change())
     expect(Number(next)).toBeGreaterThan(Number(later))
+  })
+  it('is told nothing more once its session was ended, though its stream is open', async () => {
+    const made = await school.lead.ask('POST', '/api/accounts', {
+      name: 'Ended Stream',
+      username: 'ended-stream',
+      role: 'instructor',
+      studentId: null,
+      sectionIds: null,
+      active: true,
+      password: GIVEN,
+    })
+    expect([201, 422]).toContain(made.status)
+    const visitor = await new Visitor().takeUp('ended-stream')
+    const headers = { ...visitor.headers }
+    const told = await events(visitor, 2, undefined, async () => {
+      await fetch(`${ADDRESS}/api/sessions`, { method: 'DELETE', headers })
+      await change()
+    })
+    // What there was when it came, and then the end of the stream.
+    expect(told.length).toBeLessThanOrEqual(1)
   })
   it('is for staff and the section’s own tablet', async () => {
     expect((await fetch(`${ADDRESS}/api/sections/${section.id}/live`)).status).toBe(401)

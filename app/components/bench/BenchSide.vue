@@ -24,7 +24,12 @@ const bench = useBench()
       />
       <MarkList :document="bench.coupon" :unit="unit" />
       <CouponRemarks :key="bench.open.id" />
-      <CouponHistory v-if="bench.isRegrade" :key="`history ${bench.open.id}`" :coupon-id="bench.open.id" />
+      <CouponHistory
+        v-if="bench.isRegrade"
+        :key="`history ${bench.open.id}`"
+        :coupon-id="bench.open.id"
+        @take-up="bench.takeUpVersion"
+      />
     </div>
     <div class="act">
       <p v-if="bench.keptAt === 'nowhere'" role="alert" class="alert">This browser cannot keep a draft. Save soon.</p>

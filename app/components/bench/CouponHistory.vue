@@ -1,10 +1,15 @@
 <script setup lang="ts">
+import type { CouponDocument } from '~~/core/coupon'
 import type { CouponRevision } from '~~/contract/coupon'
 import { useCoupons } from '~/stores/coupons'
 import { messageOf } from '~/stores/request'
 
-/** Earlier versions of a saved coupon: who saved each, when, and why the next one took its place. */
+/**
+ * Earlier versions of a saved coupon: who saved each, when, and why the next one took its place. One is taken up again
+ * as an edit, and stands once it is saved.
+ */
 const props = defineProps<{ couponId: string }>()
+const emit = defineEmits<{ takeUp: [document: CouponDocument] }>()
 const coupons = useCoupons()
 const revisions = ref<readonly CouponRevision[] | null>(null)
 const problem = ref('')
@@ -35,6 +40,13 @@ const when = (moment: string) =>
           <b>{{ revision.savedBy }}</b>, {{ when(revision.savedAt) }}<br /><span class="quiet"
             >graded again: {{ revision.why }}</span
           >
+          <v-btn
+            variant="text"
+            class="take"
+            :aria-label="`Take version ${revision.version} up again`"
+            @click="emit('takeUp', revision.document)"
+            >Take it up again</v-btn
+          >
         </p>
       </li>
     </ol>
@@ -56,6 +68,9 @@ li {
   align-items: center;
   padding: 6px 0;
   font-size: 0.9rem;
+}
+.take {
+  margin-left: -16px;
 }
 .thumb {
   height: 64px;

@@ -1,15 +1,24 @@
-import { attendanceSchema } from '../../../contract/day'
+import { wallClockAt } from '../../../core/calendar'
+import { misNoted } from '../../../core/floor'
+import { attendanceSchema, NOW } from '../../../contract/day'
 import { staff } from '../../http/access'
 import { defineRoute } from '../../http/defineRoute'
 import { wrongField } from '../../http/refuse'
 import { addAttendanceNote } from '../../store/attendance'
+import { schoolZone } from '../../store/school'
 import { findStudent } from '../../store/students'
 
 /** Notes something of a student's day. What was noted before stays, with who and when. */
 export default defineRoute(
   { who: staff, did: 'noted who was there', newId: 'note of attendance', takes: attendanceSchema },
-  async ({ me, id, body: save }) => {
+  async ({ me, id, body }) => {
+    const now = new Date()
+    const clock = wallClockAt(now, await schoolZone())
+    const at = (time: string | null) => (time === NOW ? clock : time)
+    const save = { ...body, came: at(body.came), left: at(body.left) }
+    const wrong = misNoted(save)
+    if (wrong) throw wrongField(wrong.path, wrong.says)
     if (!(await findStudent(save.studentId))) throw wrongField('studentId', 'There is no such student')
-    await addAttendanceNote(id, save, { name: me.name, now: new Date() })
+    await addAttendanceNote(id, save, { name: me.name, now })
   },
 )
