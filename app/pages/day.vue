@@ -109,7 +109,8 @@ const print = () => window.print()
             {{ read === 1 ? 'student' : 'students' }} read.
           </p>
           <p v-if="first.length > 0">
-            <b>Not read, and first next time:</b> {{ first.map(one => one.name).join(', ') }}.
+            <b>{{ live ? 'Still to be read:' : 'Not read, and first next time:' }}</b>
+            {{ first.map(one => one.name).join(', ') }}.
           </p>
           <p v-else-if="read > 0" class="quiet">Whoever was here was read.</p>
         </section>

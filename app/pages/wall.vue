@@ -115,7 +115,8 @@ li {
   overflow-wrap: anywhere;
 }
 .state {
-  font-size: max(1rem, 9.5cqi);
+  font-size: max(1rem, 8.5cqi);
+  white-space: nowrap;
   line-height: 1.25;
 }
 .waits {
