@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { fusilisThemes } from './app/assets/themes'
 import { workerScripts } from './bin/workerScripts.mjs'
+import { SIGN_IN_HOURS } from './contract/signIns'
 
 const { version } = JSON.parse(readFileSync(new URL('package.json', import.meta.url), 'utf8')) as { version: string }
 
@@ -32,7 +33,7 @@ export default defineNuxtConfig({
     session: {
       // The prefix has browsers hold the cookie to this host, and to TLS.
       name: throughTls ? '__Host-fusilis' : 'fusilis',
-      maxAge: 60 * 60 * 12,
+      maxAge: 60 * 60 * SIGN_IN_HOURS,
       password: '',
       cookie: { sameSite: 'lax', secure: throughTls },
     },

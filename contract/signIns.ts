@@ -12,6 +12,9 @@ export interface SignIn {
   readonly here: boolean
 }
 
+/** How long a sign-in lasts at most, h: as long as its cookie. */
+export const SIGN_IN_HOURS = 12
+
 /** Minutes after which a school may have screens signed out that nobody touches. */
 export const IDLE_MINUTES = [10, 30, 60, 240] as const
 

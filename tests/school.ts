@@ -102,3 +102,13 @@ export async function addClass(
     )
   return { section, student }
 }
+
+/** An instructor's account of one's own making, with the password that a lead gave; made once a database. */
+export async function addInstructor(school: School, username: string, name = username): Promise<Account> {
+  const accounts = must<Account[]>(await school.lead.ask('GET', '/api/accounts'))
+  const fields = { name, username, role: 'instructor', studentId: null, sectionIds: null, active: true }
+  return (
+    accounts.find(one => one.username === username) ??
+    must<Account>(await school.lead.ask('POST', '/api/accounts', { ...fields, password: GIVEN }))
+  )
+}

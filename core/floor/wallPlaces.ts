@@ -1,3 +1,5 @@
+import { ordinal } from './ordinal'
+
 /** A booth as a screen on the wall shows it. */
 export interface WallPlace {
   readonly id: string
@@ -16,11 +18,6 @@ interface OnFloor {
 }
 
 const MINUTE_MS = 60_000
-const ORDINALS = new Intl.PluralRules('en', { type: 'ordinal' })
-const ENDINGS: Readonly<Record<string, string>> = { one: 'st', two: 'nd', few: 'rd', other: 'th' }
-/** @example ordinal(2) // '2nd' */
-const ordinal = (place: number) => `${place}${ENDINGS[ORDINALS.select(place)]}`
-
 /**
  * Names for a wall: the first name, with the first letter of the last where two share it, and the whole name where
  * even that is the same.

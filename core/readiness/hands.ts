@@ -79,8 +79,8 @@ export function handsOf({ plan, candidate, habits, recalibration }: HandsWanted)
 }
 
 /**
- * Odds as they are moved by a shift that is drawn. Over all draws of the school's part what was said stays what is
- * said; what is not known of the student draws odds toward evens, as it should.
+ * Odds as they are moved by a shift that is drawn. Over all draws, of the school's part and of the student's, what
+ * was said stays what is said: they widen the interval alone.
  */
 function shiftDrawn({ mean: middle, deviation, student }: Shift, random: Random): (odds: number) => number {
   const by = middle + Math.hypot(deviation, student) * random.normal()

@@ -1,5 +1,5 @@
 import { v7 as uuid } from 'uuid'
-import type { SignIn } from '../../contract/signIns'
+import { SIGN_IN_HOURS, type SignIn } from '../../contract/signIns'
 import { database, inTransaction, rows, run, toIso } from './database'
 
 /** What a sealed session holds of an account: who, under which number it was begun, and which sign-in it is. */
@@ -8,9 +8,6 @@ export interface SessionUser {
   readonly number: number
   readonly signIn: string
 }
-
-/** A session's cookie is good for so long, h; what was begun before is over. */
-export const LONGEST_HOURS = 12
 
 /** Notes a sign-in; those of the account that are over are forgotten. @param device as its browser says */
 export async function beginSignIn(
@@ -22,7 +19,7 @@ export async function beginSignIn(
     await run(
       on,
       `DELETE FROM sign_in
-      WHERE account_id = ? AND (session_number < ? OR began_at < UTC_TIMESTAMP(3) - INTERVAL ${LONGEST_HOURS} HOUR)`,
+      WHERE account_id = ? AND (session_number < ? OR began_at < UTC_TIMESTAMP(3) - INTERVAL ${SIGN_IN_HOURS} HOUR)`,
       [id, number],
     )
     await run(
@@ -41,7 +38,7 @@ export async function signInsOf(accountId: string, here: string): Promise<SignIn
     database(),
     `SELECT sign_in.id, device, began_at, seen_at FROM sign_in
     JOIN account ON account.id = account_id AND account.session_number = sign_in.session_number
-    WHERE account_id = ? AND began_at > UTC_TIMESTAMP(3) - INTERVAL ${LONGEST_HOURS} HOUR
+    WHERE account_id = ? AND began_at > UTC_TIMESTAMP(3) - INTERVAL ${SIGN_IN_HOURS} HOUR
     ORDER BY began_at DESC, sign_in.id`,
     [accountId],
   )

@@ -4,7 +4,7 @@ import { v7 as uuid } from 'uuid'
 import type { Browser, Page } from 'playwright-core'
 import { aCoupon } from '../../core/coupon/example'
 import type { Section } from '../../contract/people'
-import { addClass, foundTestSchool, type School } from '../school'
+import { addClass, addInstructor, foundTestSchool, type School } from '../school'
 import { ADDRESS, GIVEN, PASSWORD, Visitor } from '../session'
 import { choose, listOf, openBrowser, signedIn, teaching } from './browser'
 
@@ -197,16 +197,7 @@ describe('a record', () => {
 })
 
 it('one’s own password is changed from any room, and what is wrong is said at its field', async () => {
-  const made = await school.lead.ask('POST', '/api/accounts', {
-    name: 'Own Password',
-    username: 'own-password',
-    role: 'instructor',
-    studentId: null,
-    sectionIds: null,
-    active: true,
-    password: GIVEN,
-  })
-  expect(made.status).toBe(201)
+  await addInstructor(school, 'own-password', 'Own Password')
   await new Visitor().takeUp('own-password')
   const page = await house('own-password')
   await page.getByRole('button', { name: 'Your sign-in' }).click()
@@ -262,16 +253,7 @@ it('a lead ties an instructor to sections, and the instructor finds no others', 
 })
 
 it('signs out everywhere from the rail: a page left open elsewhere is signed out too', async () => {
-  const made = await school.lead.ask('POST', '/api/accounts', {
-    name: 'Left Lying',
-    username: 'left-lying',
-    role: 'instructor',
-    studentId: null,
-    sectionIds: null,
-    active: true,
-    password: GIVEN,
-  })
-  expect(made.status).toBe(201)
+  await addInstructor(school, 'left-lying', 'Left Lying')
   const elsewhere = await new Visitor().takeUp('left-lying')
   const page = await house('left-lying')
   await page.getByRole('button', { name: 'Your sign-in' }).click()
@@ -282,16 +264,7 @@ it('signs out everywhere from the rail: a page left open elsewhere is signed out
 })
 
 it('signs out one other place from the rail', async () => {
-  const made = await school.lead.ask('POST', '/api/accounts', {
-    name: 'Two Places',
-    username: 'two-places-seen',
-    role: 'instructor',
-    studentId: null,
-    sectionIds: null,
-    active: true,
-    password: GIVEN,
-  })
-  expect([201, 422]).toContain(made.status)
+  await addInstructor(school, 'two-places-seen', 'Two Places')
   const elsewhere = await new Visitor().takeUp('two-places-seen')
   const page = await house('two-places-seen')
   await page.getByRole('button', { name: 'Your sign-in' }).click()
@@ -318,16 +291,7 @@ it('a screen that nobody touches goes back to the door, and on from there to whe
 })
 
 it('a phone’s codes are turned on from the rail; then signing in asks for one', async () => {
-  const made = await school.lead.ask('POST', '/api/accounts', {
-    name: 'Coded Door',
-    username: 'coded-door',
-    role: 'instructor',
-    studentId: null,
-    sectionIds: null,
-    active: true,
-    password: GIVEN,
-  })
-  expect([201, 422]).toContain(made.status)
+  await addInstructor(school, 'coded-door', 'Coded Door')
   await new Visitor().takeUp('coded-door')
   const page = await house('coded-door')
   await page.getByRole('button', { name: 'Your sign-in' }).click()
@@ -358,16 +322,7 @@ it('a phone’s codes are turned on from the rail; then signing in asks for one'
 })
 
 it('a password that a lead gave is changed before any room opens', async () => {
-  const made = await school.lead.ask('POST', '/api/accounts', {
-    name: 'Fresh Start',
-    username: 'fresh-start',
-    role: 'instructor',
-    studentId: null,
-    sectionIds: null,
-    active: true,
-    password: GIVEN,
-  })
-  expect(made.status).toBe(201)
+  await addInstructor(school, 'fresh-start', 'Fresh Start')
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' })
   const page = await context.newPage()
   page.setDefaultTimeout(15_000)

@@ -4,7 +4,7 @@ import type { Account, Me } from '../../contract/people'
 import { UNTOUCHED, type SignIn } from '../../contract/signIns'
 import { closeDatabase, database, run } from '../../server/store/database'
 import { giveTurnBack, takeTurn, waitAfter } from '../../server/store/turns'
-import { foundTestSchool, type School } from '../school'
+import { addInstructor, foundTestSchool, type School } from '../school'
 import { ADDRESS, GIVEN, PASSWORD, Visitor } from '../session'
 
 let school: School
@@ -17,18 +17,9 @@ afterAll(closeDatabase)
 const forgetAll = () => run(database(), 'DELETE FROM sign_in_turn')
 
 async function account(username: string): Promise<Account> {
-  const made = await school.lead.ask<Account>('POST', '/api/accounts', {
-    name: username,
-    username,
-    role: 'instructor',
-    studentId: null,
-    sectionIds: null,
-    password: GIVEN,
-    active: true,
-  })
-  expect(made.status).toBe(201)
+  const made = await addInstructor(school, username)
   await new Visitor().takeUp(username)
-  return made.body
+  return made
 }
 const guess = (username: string, password: string) =>
   new Visitor().ask<{ detail: string }>('POST', '/api/session', { username, password })

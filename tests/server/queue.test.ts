@@ -4,8 +4,8 @@ import type { FloorQueue, QueuePlace, WallClass } from '../../contract/floor'
 import type { Section, Student } from '../../contract/people'
 import { aCoupon } from '../../core/coupon/example'
 import { closeDatabase, database } from '../../server/store/database'
-import { addClass, foundTestSchool, type School } from '../school'
-import { ADDRESS, GIVEN, Visitor } from '../session'
+import { addClass, addInstructor, foundTestSchool, type School } from '../school'
+import { ADDRESS, Visitor } from '../session'
 
 afterAll(closeDatabase)
 
@@ -141,16 +141,7 @@ describe('live', () => {
     expect(Number(next)).toBeGreaterThan(Number(later))
   })
   it('is told nothing more once its session was ended, though its stream is open', async () => {
-    const made = await school.lead.ask('POST', '/api/accounts', {
-      name: 'Ended Stream',
-      username: 'ended-stream',
-      role: 'instructor',
-      studentId: null,
-      sectionIds: null,
-      active: true,
-      password: GIVEN,
-    })
-    expect([201, 422]).toContain(made.status)
+    await addInstructor(school, 'ended-stream', 'Ended Stream')
     const visitor = await new Visitor().takeUp('ended-stream')
     const headers = { ...visitor.headers }
     const told = await events(visitor, 2, undefined, async () => {

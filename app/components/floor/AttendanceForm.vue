@@ -32,7 +32,7 @@ async function save() {
 
 <template>
   <FormDialog :heading="student.name" :message="message" :busy="busy" @submit="save" @close="$emit('close')">
-    <v-checkbox v-model="form.absent" label="Absent" hide-details :error-messages="errors.absent" />
+    <v-checkbox v-model="form.absent" label="Absent" hide-details="auto" :error-messages="errors.absent" />
     <div v-if="!form.absent" class="times">
       <v-text-field v-model="form.came" type="time" label="Came" :error-messages="errors.came" />
       <v-text-field v-model="form.left" type="time" label="Left" :error-messages="errors.left" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ordinal } from '~~/core/floor'
 import type { QueuePlace } from '~~/contract/floor'
 import { useFloor } from '~/stores/floor'
 import { messageOf } from '~/stores/request'
@@ -29,10 +30,6 @@ onMounted(() => ask(() => floor.placeOf(props.studentId)))
 const ready = () => ask(() => floor.sayReady(props.studentId))
 const takeBack = () => ask(() => floor.takeBack(props.studentId, place.value!.id))
 
-const ordinal = (n: number) => {
-  const last = n % 100 >= 11 && n % 100 <= 13 ? 0 : n % 10
-  return `${n}${['th', 'st', 'nd', 'rd'][last] ?? 'th'}`
-}
 const said = computed(() =>
   place.value
     ? place.value.place === 1
