@@ -20,7 +20,18 @@ import { seededRandom } from '../statistics'
 import { currentWindow } from '../setup'
 import { positionOf, runAs, type PieceKind } from '../trade'
 import { inches } from '../units'
-import { CAUSES, diagnose, schoolPriors, SIGNS, signsOf, toldSigns, type CauseId, type SignId } from '.'
+import {
+  CAUSES,
+  diagnose,
+  questionFor,
+  schoolPriors,
+  signOf,
+  SIGNS,
+  signsOf,
+  toldSigns,
+  type CauseId,
+  type SignId,
+} from '.'
 
 const rules = DEFAULT_HOUSE_RULES
 const advice = (coupon: CouponDocument) => diagnose(coupon, rules).nextRun
@@ -158,13 +169,32 @@ describe('the run that shows it', () => {
   })
   it('a fault on the first bead alone, or the last, is said of it', () => {
     const pad = aCoupon({ ticket: { position: '2G' } })
-    expect(advice(along(along(pad, 0, 'overlap', { side: 'lower' }), 0, 'excess weld metal'))).toMatch(
-      /^On the first bead: /,
+    expect(advice(along(pad, 0, 'overlap', { side: 'lower' }))).toMatch(/^The first bead faster: nothing under it/)
+    expect(advice(along(pad, 0, 'undercut', { side: 'both', severity: 3 }))).not.toMatch(/^The first bead faster/)
+    const low = along(along(pad, 5, 'undercut', { side: 'upper' }), 5, 'underfill')
+    expect(advice(low)).toMatch(/^The last bead slower, and watch its upper toe/)
+    expect(advice(along(along(pad, 5, 'crooked'), 5, 'lap'))).toMatch(/^On the last bead: brace both arms/)
+  })
+  it('on any other bead, or on a first bead run flat, neither is thought of', () => {
+    const pad = aCoupon({ ticket: { position: '2G' } })
+    const rolled = (lane: number, coupon = pad) => along(coupon, lane, 'overlap', { side: 'lower' })
+    expect(odds(rolled(0), 'first bead slow')).toBeGreaterThan(0.15)
+    for (const coupon of [rolled(2), rolled(1, rolled(0)), rolled(0, aCoupon())])
+      expect(odds(coupon, 'first bead slow')).toBeLessThan(1e-3)
+    expect(odds(along(pad, 4, 'underfill'), 'hurried last')).toBeLessThan(1e-3)
+    expect(odds(along(pad, 5, 'underfill'), 'hurried last')).toBeGreaterThan(0.1)
+  })
+  it('where nothing is singled out, what to look at next is asked; and nothing that the piece cannot tell', () => {
+    const one = putMark(aCoupon(), aFlaw({ severity: 1, side: 'both', atMm: 50, toMm: 52 }))
+    const found = diagnose(one, rules)
+    expect(found.change).toBeNull()
+    expect(found.nextRun).toBe(
+      'Nothing is singled out. Same settings; see whether it comes again: undercut on both toes',
     )
-    expect(advice(along(pad, 5, 'undercut', { side: 'upper' }))).toMatch(/^On the last bead: /)
-    expect(odds(along(pad, 0, 'overlap', { side: 'lower' }), 'travel slow')).toBeGreaterThan(
-      odds(along(pad, 2, 'overlap', { side: 'lower' }), 'travel slow'),
-    )
+    expect(questionFor(one, rules, found)!.ask).toBe(signOf('narrow').ask)
+    const crooked = (position: '1G' | '2G') => along(aCoupon({ ticket: { position } }), 2, 'crooked')
+    const asks = (coupon: CouponDocument) => questionFor(coupon, rules, diagnose(coupon, rules))?.sign
+    expect([asks(crooked('2G')), asks(crooked('1G'))]).toEqual(['runs off level', undefined])
   })
 })
 

@@ -36,6 +36,14 @@ export type CauseId =
   | 'bare tip'
   | 'clamp'
   | 'draught'
+  | 'arc force'
+  | 'valley narrow'
+  | 'hurried last'
+  | 'first bead slow'
+  | 'out of line'
+  | 'out of level'
+  | 'weave wide'
+  | 'root far out'
 
 /**
  * A cause: how common it is before anything is seen, the chance that it shows each sign when it is at work, and
@@ -195,7 +203,13 @@ export const CAUSES: readonly Cause[] = [
     id: 'edge melts',
     name: 'Aimed at the edge',
     prior: 0.06,
-    shows: { 'undercut upper': 0.65, 'burn-through': 0.2, 'too low': 0.15, 'uneven legs': 0.3 },
+    shows: {
+      'undercut upper': 0.65,
+      'burn-through': 0.2,
+      'too low': 0.15,
+      'uneven legs': 0.3,
+      'edge melted': 0.85,
+    },
     change: 'Aim lower, at the plate whose edge is not in the joint: an edge melts before the middle',
     drill: 'one bead, the edge left standing from end to end',
   },
@@ -320,7 +334,13 @@ export const CAUSES: readonly Cause[] = [
     id: 'bracing',
     name: 'Reach and bracing',
     prior: 0.07,
-    shows: { 'crooked': 0.65, 'width uneven': 0.2, 'restart off line': 0.3, 'lap off': 0.15 },
+    shows: {
+      'crooked': 0.65,
+      'width uneven': 0.2,
+      'restart off line': 0.3,
+      'lap off': 0.15,
+      'runs off level': 0.12,
+    },
     change: 'Brace both arms and dry-run the whole line first',
     drill: 'one bead to a soapstone line',
   },
@@ -352,7 +372,13 @@ export const CAUSES: readonly Cause[] = [
     id: 'no pause',
     name: 'No pause at the toes',
     prior: 0.04,
-    shows: { 'undercut both': 0.3, 'undercut upper': 0.2, 'undercut lower': 0.2, 'too high': 0.15 },
+    shows: {
+      'undercut both': 0.3,
+      'undercut upper': 0.2,
+      'undercut lower': 0.2,
+      'too high': 0.15,
+      'root concave': 0.1,
+    },
     change: 'Pause at each toe and go quickly across',
     drill: 'one weave, counting at the toes',
   },
@@ -390,7 +416,7 @@ export const CAUSES: readonly Cause[] = [
   {
     id: 'gap tight',
     name: 'Gap tight or land heavy',
-    prior: 0.04,
+    prior: 0.05,
     shows: { 'root not through': 0.65, 'root concave': 0.1, 'keyhole closed': 0.8 },
     change: 'Gauge the gap, push 10 to 15 degrees; 5 A more if the land is right',
     drill: 'one root with the gap gauged at both ends',
@@ -444,6 +470,83 @@ export const CAUSES: readonly Cause[] = [
     shows: { 'porosity everywhere': 0.5 },
     change: 'Screen the arc from the draught: curtain shut, fan turned away',
     drill: 'one bead behind a screen',
+  },
+  {
+    id: 'arc force',
+    name: 'Arc force not set for this rod',
+    prior: 0.01,
+    shows: { 'rod sticks': 0.4, 'start stuck': 0.25, 'spatter': 0.25, 'too high': 0.1 },
+    change: 'Arc force to mid-scale: up where the rod sticks, down where it digs and spits',
+    drill: 'one bead after the change',
+  },
+  {
+    id: 'valley narrow',
+    name: 'No valley left for the next bead',
+    prior: 0.02,
+    shows: { 'slag between': 0.5, 'no fusion': 0.15, 'lap off': 0.15 },
+    change: 'Place each bead with the next in mind: leave room to reach the bottom of its valley',
+    drill: 'three lapped beads, each placed for the one after it',
+  },
+  {
+    id: 'hurried last',
+    name: 'Hurry on the last bead',
+    prior: 0.06,
+    shows: { 'undercut upper': 0.45, 'undercut both': 0.3, 'too low': 0.35, 'narrow': 0.35, 'lap off': 0.2 },
+    change: 'The last bead slower, and watch its upper toe: it has no valley to fill',
+    drill: 'one more bead on the same pad, as the last',
+  },
+  {
+    id: 'first bead slow',
+    name: 'First bead run too slowly',
+    prior: 0.06,
+    shows: {
+      'overlap lower': 0.5,
+      'overlap any': 0.35,
+      'sag': 0.45,
+      'too high': 0.35,
+      'wide': 0.35,
+    },
+    change: 'The first bead faster: nothing under it holds it up',
+    drill: 'three first beads, each on bare plate',
+  },
+  {
+    id: 'out of line',
+    name: 'Edges out of line',
+    prior: 0.01,
+    shows: { 'root not through': 0.4, 'one wall': 0.3, 'root heavy': 0.1 },
+    change: 'Line the edges up before you tack, and gauge them again after the second tack',
+    drill: 'one root with the edges gauged at both ends',
+  },
+  {
+    id: 'out of level',
+    name: 'Plate out of level',
+    prior: 0.03,
+    shows: { 'runs off level': 0.85, 'crooked': 0.4 },
+    change: 'Level the line before you strike, and raise the elbow over the last part',
+    drill: 'one bead to a levelled soapstone line',
+  },
+  {
+    id: 'weave wide',
+    name: 'Weave too wide',
+    prior: 0.02,
+    shows: {
+      'wide': 0.65,
+      'undercut both': 0.25,
+      'width uneven': 0.25,
+      'slag between': 0.2,
+      'sag': 0.2,
+      'porosity everywhere': 0.1,
+    },
+    change: 'Keep the weave narrower; lay two beads where one is not enough',
+    drill: 'two lapped stringers where the weave was',
+  },
+  {
+    id: 'root far out',
+    name: 'Rod held too far out of the gap',
+    prior: 0.03,
+    shows: { 'root concave': 0.5, 'root not through': 0.15, 'keyhole closed': 0.25 },
+    change: 'Push the rod into the gap with a tight arc, and keep it there',
+    drill: 'one root, listening for the arc on the far side',
   },
 ]
 

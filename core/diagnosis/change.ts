@@ -28,8 +28,11 @@ export function changeFor(wanted: ChangeWanted, rules: HouseRules): string {
   const place = placeOf(document, marks)
   if (cause.id === 'current high' || cause.id === 'current low') return currentChange(wanted, rules)
   const said = words(cause, document, place.pass, rules)
-  return place.says === null ? said : `${capital(place.says)}: ${lower(said)}`
+  return place.says === null || NAMES_ITS_PLACE.has(cause.id) ? said : `${capital(place.says)}: ${lower(said)}`
 }
+
+/** Their words say where already. */
+const NAMES_ITS_PLACE: ReadonlySet<Cause['id']> = new Set(['first bead slow', 'hurried last'])
 
 const capital = (text: string) => text[0]!.toUpperCase() + text.slice(1)
 const lower = (text: string) => text[0]!.toLowerCase() + text.slice(1)

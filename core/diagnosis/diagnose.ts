@@ -9,7 +9,8 @@ import { NOTHING_KNOWN, priorsFor, type Known } from './priors'
 import { gainOf, takenAwayMore } from './gain'
 import { bestQuestion, type Question } from './question'
 import { signsOf, type SeenSigns, type Sign } from './signs'
-import { signOf, type SignId } from './signTable'
+import { signOf, type SignId, type SignRow } from './signTable'
+import { toldSigns } from './told'
 
 export interface RankedCause {
   readonly cause: Cause
@@ -95,7 +96,7 @@ export function diagnoseSigns(
       ...nothing,
       causes,
       clear: false,
-      nextRun: `Nothing is singled out. Same settings; watch for ${signOf(watched.id).says}`,
+      nextRun: `Nothing is singled out. Same settings; see whether it comes again: ${signOf(watched.id).says}`,
     }
   }
   const clear = first.odds >= CLEAR.odds && first.odds >= CLEAR.times * (second?.odds ?? 0)
@@ -115,7 +116,7 @@ export function diagnoseSigns(
 
 /**
  * The question that best tells the two likeliest causes of a reading apart; null when one stands clear, nothing was
- * seen, or none is worth asking.
+ * seen, or none is worth asking. Only what this piece, rod and position can tell is asked.
  * @example questionFor(document, rules, diagnose(document, rules)).ask // 'Was the arc noisy and fluttering?'
  */
 export function questionFor(
@@ -126,7 +127,9 @@ export function questionFor(
 ): Question | null {
   if (clear || causes.length === 0) return null
   const priors = priorsOn(document, rules, known, seen)
-  return bestQuestion(priors, seen, posterior(priors, seen).odds)
+  const told = new Set(toldSigns(document).map(sign => sign.id))
+  const mayAsk = ({ id, lookedFor }: SignRow) => lookedFor !== 'asked' || told.has(id)
+  return bestQuestion(priors, seen, posterior(priors, seen).odds, mayAsk)
 }
 
 /** The chances before the signs are weighed, by the runs that show them. */

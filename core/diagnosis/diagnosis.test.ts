@@ -103,7 +103,7 @@ describe('causes', () => {
   it('singles nothing out from one light slip, and changes nothing', () => {
     const { change, nextRun, clear } = diagnose(marked([aFlaw({ severity: 1, side: 'both' })]), rules)
     expect([change, clear]).toEqual([null, false])
-    expect(nextRun).toBe('Nothing is singled out. Same settings; watch for undercut on both toes')
+    expect(nextRun).toBe('Nothing is singled out. Same settings; see whether it comes again: undercut on both toes')
   })
   it('says when nothing stands clear', () =>
     expect(diagnose(marked([aFlaw({ side: 'both' })]), rules).clear).toBe(false))

@@ -6,6 +6,9 @@ import type { Cause } from './causes'
 const ON_ANY_PIECE: ReadonlySet<Cause['id']> = new Set([
   'gap wide',
   'gap tight',
+  'root far out',
+  'out of line',
+  'arc force',
   'off the joint',
   'bead thin',
   'arc blow',

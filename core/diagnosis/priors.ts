@@ -137,19 +137,19 @@ function currentSays(document: CouponDocument, marks: readonly Mark[], rules: Ho
 function positionSays(document: CouponDocument, by: By): void {
   const lies = runAs(document.ticket.position)
   if (lies === '2G') by(2, 'work angle')
-  else by(RULED_OUT, 'work angle high')
+  else by(RULED_OUT, 'work angle high', 'out of level')
   if (lies === '3G') by(1.5, 'travel angle', 'no pause')
   if (lies === '4G') by(1.5, 'travel angle', 'current low')
 }
 
 /** Pieces with an edge in the joint, which melts before the middle of a plate. */
-const HAS_AN_EDGE: ReadonlySet<PieceKind> = new Set(['lap', 'outside corner', 'edge'])
+export const HAS_AN_EDGE: ReadonlySet<PieceKind> = new Set(['lap', 'outside corner', 'edge'])
 
 function pieceSays(document: CouponDocument, rules: HouseRules, by: By): void {
   const { piece, passes = [], fitUp, beads, marks } = document
   if (isPlate(piece)) by(RULED_OUT, 'off the joint')
-  if (!showsRoot(piece)) by(RULED_OUT, 'gap wide', 'gap tight')
-  if (beads.length < 2) by(RULED_OUT, 'aim')
+  if (!showsRoot(piece)) by(RULED_OUT, 'gap wide', 'gap tight', 'out of line', 'root far out')
+  if (beads.length < 2) by(RULED_OUT, 'aim', 'valley narrow')
   // Nothing lies between the beads of a joint that is one bead, unless it was restarted.
   if (beads.length < 2 && !marks.some(mark => mark.kind === 'restart')) by(RULED_OUT, 'not cleaned')
   if (HAS_AN_EDGE.has(piece.kind)) by(0.2, 'work angle')
@@ -160,6 +160,7 @@ function pieceSays(document: CouponDocument, rules: HouseRules, by: By): void {
   const fitted = new Set(checkFitUp(fitUp, fitUpWanted(piece), rules.unit).findings.map(finding => finding.fault))
   if (fitted.has('gap tight') || fitted.has('land thick')) by(6, 'gap tight')
   if (fitted.has('gap wide') || fitted.has('land thin')) by(6, 'gap wide')
+  by(fitted.has('out of line') ? 8 : 0.3, 'out of line')
 }
 
 /**
@@ -173,12 +174,15 @@ function toldSays({ toldBefore }: CouponDocument, by: By): void {
   if (cause && toldBefore?.done) by(toldBefore.done === 'yes' ? PUT_RIGHT : LEFT_AS_IT_WAS, cause.id)
 }
 
+/** One bead alone that shows anything says so much for what is wrong with just that bead. Common practice. */
+const ALONE = 3
+
 /**
  * What shows on one bead alone: on the first, out of position, it was run too slowly with nothing to hold it up; on the
  * last, in a hurry with no valley to fill.
  */
 function placeSays(document: CouponDocument, marks: readonly Mark[], by: By): void {
   const { bead } = placeOf(document, marks)
-  if (bead === 'first' && runAs(document.ticket.position) !== '1G') by(2, 'travel slow')
-  if (bead === 'last') by(2, 'travel fast')
+  by(bead === 'first' && runAs(document.ticket.position) !== '1G' ? ALONE : RULED_OUT, 'first bead slow')
+  by(bead === 'last' ? ALONE : RULED_OUT, 'hurried last')
 }

@@ -2,7 +2,7 @@ import { CAUSES } from './causes'
 import { posterior, shows } from './network'
 import { chanceOf } from './inference'
 import type { SeenSigns } from './signs'
-import { SIGNS, type SignId } from './signTable'
+import { SIGNS, type SignId, type SignRow } from './signTable'
 
 /** The question that tells most, and what it tells, bits. */
 export interface Question {
@@ -24,9 +24,15 @@ const entropy = (chance: number) =>
  * The one question that is expected to tell the two likeliest causes apart best: the greatest fall in their entropy
  * over its answers.
  * Source: expected information (D. V. Lindley, On a measure of the information provided by an experiment, 1956).
+ * @param mayAsk what this piece, rod and position can tell
  * @returns null where no question is worth asking
  */
-export function bestQuestion(priors: readonly number[], seen: SeenSigns, odds: readonly number[]): Question | null {
+export function bestQuestion(
+  priors: readonly number[],
+  seen: SeenSigns,
+  odds: readonly number[],
+  mayAsk: (sign: SignRow) => boolean,
+): Question | null {
   if (seen.signs.length > MOST_SEEN_TO_ASK) return null
   const top = odds
     .map((chance, index) => ({ chance, index }))
@@ -36,7 +42,11 @@ export function bestQuestion(priors: readonly number[], seen: SeenSigns, odds: r
   const doubt = (chances: readonly number[]) => top.reduce((sum, index) => sum + entropy(chances[index]!), 0)
   const known = new Set<SignId>([...seen.signs.map(sign => sign.id), ...seen.absent])
   const asked = SIGNS.filter(
-    ({ id, ask }) => ask !== null && !known.has(id) && top.some(index => (CAUSES[index]!.shows[id] ?? 0) > 0),
+    sign =>
+      sign.ask !== null &&
+      !known.has(sign.id) &&
+      mayAsk(sign) &&
+      top.some(index => (CAUSES[index]!.shows[sign.id] ?? 0) > 0),
   )
   const before = doubt(odds)
   const questions = asked.map(({ id, ask }): Question => {

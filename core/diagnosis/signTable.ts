@@ -52,6 +52,8 @@ export type SignId =
   | 'keyhole grew'
   | 'keyhole closed'
   | 'ripples off step'
+  | 'edge melted'
+  | 'runs off level'
 
 /** Where a sign is looked for: on every coupon, only on some, or only when the student is asked. */
 export type LookedFor =
@@ -156,6 +158,15 @@ export const SIGNS: readonly SignRow[] = [
     0.02,
     TOLD,
     'Are the whipped ripples too close, or too far apart?',
+  ),
+  row('edge melted', 'the edge of the plate melted away', 'asked', 0.02, TOLD, 'Did the edge of the plate melt away?'),
+  row(
+    'runs off level',
+    'beads run off level, all one way',
+    'asked',
+    0.02,
+    TOLD,
+    'Do the beads run off level, all the same way?',
   ),
 ]
 

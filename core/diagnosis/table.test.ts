@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import type { Ticket } from '../coupon'
+import { usualPiece, type Ticket } from '../coupon'
 import { aCoupon, aJoint } from '../coupon/example'
 import { DEFAULT_HOUSE_RULES } from '../house'
 import {
@@ -24,6 +24,7 @@ const on = (ticket: Partial<Ticket> = {}) => aCoupon({ ticket })
 const HORIZONTAL = on({ position: '2G' })
 const UP = on({ position: '3G', travel: 'up', currentA: 110 })
 const OVERHEAD = on({ position: '4G' })
+const LAP = { ...on(), piece: usualPiece('lap', false) }
 const ranked = (seen: SeenSigns, coupon = on()) => diagnoseSigns(coupon, rules, seen).causes.map(row => row.cause.id)
 
 /** Bead shapes and what they say, row by row. Source: common practice; AWS and training manuals agree, from memory. */
@@ -100,6 +101,12 @@ describe('every bead shape puts its cause first', () => {
     ['no penetration at the root', ['root not through'], ['gap tight'], aJoint()],
     ['laid too far over, or a groove left between', ['lap off'], ['aim']],
     ['grows from bead to bead', ['growing', 'wide'], ['plate hot']],
+    ['root drawn in', ['root concave'], ['root far out', 'arc long', 'gap wide', 'current high'], aJoint()],
+    ['root drawn in, the keyhole grew', ['root concave', 'keyhole grew'], ['gap wide'], aJoint()],
+    ['root drawn in, a fluttering arc', ['root concave', 'arc fluttered'], ['arc long'], aJoint()],
+    ['the edge melted away', ['edge melted', 'undercut upper'], ['edge melts'], LAP],
+    ['crooked, all of it off level', ['crooked', 'runs off level'], ['out of level'], HORIZONTAL],
+    ['wide, uneven and sagging, nothing hot about it', ['wide', 'width uneven', 'sag'], ['weave wide', 'arc long'], UP],
   ]
   it.each(ROWS)('%s', (_, signs, causes, coupon) => expect(causes).toContain(ranked(seeing(...signs), coupon)[0]))
 
@@ -110,16 +117,20 @@ describe('every bead shape puts its cause first', () => {
         .filter(id => !named.has(id))
         .sort(),
     ).toEqual([
+      'arc force',
       'bare tip',
       'bead thin',
       'clamp',
       'dirty plate',
       'draught',
-      'edge melts',
       'ends',
+      'first bead slow',
+      'hurried last',
       'no pause',
+      'out of line',
       'polarity',
       'rod unfit',
+      'valley narrow',
       'work angle high',
     ])
   })

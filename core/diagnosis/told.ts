@@ -1,5 +1,7 @@
 import { isPlate, showsRoot, type CouponDocument } from '../coupon'
 import { familyOf } from '../trade'
+import { isLevel } from './level'
+import { HAS_AN_EDGE } from './priors'
 import { SIGNS, type SignId, type SignRow } from './signTable'
 
 /** What only some pieces and rods can tell: where it makes sense to say it. The rest may be said of any coupon. */
@@ -10,6 +12,8 @@ const ONLY_WHERE: Readonly<Partial<Record<SignId, (document: CouponDocument) => 
   'ripples off step': ({ ticket }) => familyOf(ticket.classification) === 'cellulosic',
   'slag ran ahead': ({ ticket }) => familyOf(ticket.classification) !== 'cellulosic',
   'slag runny': ({ ticket }) => familyOf(ticket.classification) !== 'cellulosic',
+  'edge melted': ({ piece }) => HAS_AN_EDGE.has(piece.kind),
+  'runs off level': isLevel,
 }
 
 /**
