@@ -164,8 +164,8 @@ export const CAUSES: readonly Cause[] = [
     prior: 0.07,
     shows: {
       'wide': 0.6,
-      'too high': 0.4,
-      'overlap any': 0.45,
+      'too high': 0.45,
+      'overlap any': 0.5,
       'overlap lower': 0.4,
       'overlap upper': 0.15,
       'sag': 0.2,
@@ -218,7 +218,7 @@ export const CAUSES: readonly Cause[] = [
     name: 'Rod laid over too far',
     prior: 0.08,
     shows: {
-      'overlap any': 0.35,
+      'overlap any': 0.3,
       'undercut both': 0.3,
       'porosity everywhere': 0.25,
       'slag between': 0.2,

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import { aCoupon, aFlaw } from '../coupon/example'
+import type { Mark, TryMark } from '../coupon'
+import { aCoupon, aFlaw, aJoint } from '../coupon/example'
 import { DEFAULT_HOUSE_RULES as rules } from '../house'
-import { CAUSES, diagnoseSigns, priorsFor, SIGNS, strengthOn, type CauseId, type SignId } from '.'
+import { CAUSES, diagnoseSigns, priorsFor, SIGNS, signsOf, strengthOn, type CauseId, type SignId } from '.'
 import { findingsOf } from './network'
 
 /** Figures of the diagnosis that an instructor acts on, each held where it is: a test fails when one is changed. */
@@ -9,6 +10,7 @@ import { findingsOf } from './network'
 const at = (currentA: number, more = {}) => aCoupon({ ticket: { currentA, ...more } })
 const prior = (coupon: ReturnType<typeof at>, id: CauseId) =>
   priorsFor(coupon, rules)[CAUSES.findIndex(cause => cause.id === id)]!
+const FLAT = { position: '1F' as const }
 const oddsOf = (chance: number) => chance / (1 - chance)
 
 describe('a set-up outside its window', () => {
@@ -62,6 +64,44 @@ describe('how a finding weighs', () => {
     expect(marked!.slip).toBe(0.2)
     expect(asked!.slip).toBe(0.15)
   })
+  it('a student who says that something was so is wrong one time in twenty; what is said is nowhere on the coupon', () => {
+    const [said] = findingsOf({ signs: [{ id: 'rod glows', markIds: [], share: 1, told: true }], absent: [] })
+    expect([said!.slip, said!.leakTimes]).toEqual([0.05, 1])
+  })
+  it('where there are few beads one slip is still one slip, and a bead flawed from end to end counts for more', () => {
+    const fillet = aJoint({ kind: 'T', lengthMm: 152.4, thicknessMm: 9.525, gapMm: 0, legMm: 6.35, sides: 1 }, FLAT)
+    expect(fillet.beads).toHaveLength(1)
+    const share = (from: number, to: number) => {
+      const flaw = aFlaw({ beadId: fillet.beads[0]!.id, flaw: 'slag', side: null, severity: 2, atMm: from, toMm: to })
+      return signsOf({ ...fillet, marks: [...fillet.marks, flaw] }, rules).signs[0]!.share
+    }
+    expect(share(50, 62.7)).toBeCloseTo(0.75 / 6, 9)
+    expect(share(0, 152.4)).toBeCloseTo(3.5 / 6, 9)
+  })
+  it('one bad restart of one is a fifth, as of five; what the gauge found of legs is no slip', () => {
+    const pad = aCoupon({ ticket: { rods: 'stubs' } })
+    const restart = pad.marks.find((mark): mark is TryMark => mark.kind === 'restart')!
+    const only = pad.marks.filter(mark => mark.kind !== 'restart' || mark.id === restart.id)
+    const bad = only.map(mark =>
+      mark.id === restart.id ? { ...restart, degree: 'poor' as const, fault: 'high' } : mark,
+    )
+    expect(signsOf({ ...pad, marks: bad }, rules).signs).toMatchObject([{ id: 'restart high', share: 0.2 }])
+  })
+  it('a leg that is short beside a long one is uneven, and not thin', () => {
+    const fillet = aJoint({ kind: 'T', lengthMm: 152.4, thicknessMm: 9.525, gapMm: 0, legMm: 6.35, sides: 1 }, FLAT)
+    const legs = (upper: number, lower: number) => {
+      const on = { kind: 'reading' as const, beadId: fillet.beads[0]!.id, atMm: 70 }
+      const marks: Mark[] = [
+        ...fillet.marks,
+        { ...on, id: 'u', of: 'upper leg', valueMm: upper },
+        { ...on, id: 'l', of: 'lower leg', valueMm: lower },
+      ]
+      return signsOf({ ...fillet, marks }, rules).signs.map(sign => sign.id)
+    }
+    expect(legs(5, 8)).toEqual(['uneven legs'])
+    expect(legs(8, 5)).toEqual(['uneven legs'])
+    expect(legs(5, 5)).toEqual(['too low'])
+  })
   it('a plain inch on a six-inch bead is the whole of it; light half, a place without length half', () => {
     const bead = { fromMm: 0, toMm: 152.4 }
     const of = (severity: 1 | 2 | 3, lengthMm: number) =>
@@ -71,5 +111,9 @@ describe('how a finding weighs', () => {
     expect(of(2, 0)).toBeCloseTo(0.5, 9)
     expect(of(3, 0)).toBeCloseTo(0.7, 9)
     expect(of(3, 152.4)).toBe(1)
+    // What is always given of a whole bead says no more by reaching from end to end.
+    expect(strengthOn(bead, [aFlaw({ flaw: 'irregular width', side: null, severity: 1, atMm: 0, toMm: 152.4 })])).toBe(
+      0.5,
+    )
   })
 })

@@ -16,8 +16,15 @@ export const networkOf = (priors: readonly number[]): Network => ({ priors, sign
  */
 const slipOf = (share: number) => Math.max(0, 0.3 * (1 - share / 0.35))
 
-/** Nobody marks these by mistake. */
-const NEVER_A_SLIP: ReadonlySet<SignId> = new Set(['crack in crater', 'crack along', 'burn-through'])
+/** Nobody marks these by mistake: a crack, and what a root shows from behind. */
+const NEVER_A_SLIP: ReadonlySet<SignId> = new Set([
+  'crack in crater',
+  'crack along',
+  'burn-through',
+  'root not through',
+  'root heavy',
+  'root concave',
+])
 
 /**
  * How much rarer a slip is the more of a coupon shows it. Fitted to the forward model, so that odds said come true
@@ -31,6 +38,9 @@ const slipTimes = (share: number) => Math.max(0.02, (1 - share) ** 9)
  */
 const OVERLOOKED = { marked: 0.2, asked: 0.15 } as const
 
+/** A student who says that something was so is wrong so often. Common practice. */
+const TOLD_WRONG = 0.05
+
 /**
  * What was seen and not seen, as findings of the network. Where more was seen than the exact sum takes, what shows
  * least is left out.
@@ -38,11 +48,11 @@ const OVERLOOKED = { marked: 0.2, asked: 0.15 } as const
 export function findingsOf({ signs, absent }: SeenSigns): SignFinding[] {
   const seen = signs
   return [
-    ...seen.map(({ id, share }: Sign): SignFinding => ({
+    ...seen.map(({ id, share, told }: Sign): SignFinding => ({
       sign: INDEX.get(id)!,
       seen: true,
-      slip: NEVER_A_SLIP.has(id) ? 0 : slipOf(share),
-      leakTimes: slipTimes(share),
+      slip: told ? TOLD_WRONG : NEVER_A_SLIP.has(id) ? 0 : slipOf(share),
+      leakTimes: told ? 1 : slipTimes(share),
     })),
     ...absent.map((id): SignFinding => ({
       sign: INDEX.get(id)!,

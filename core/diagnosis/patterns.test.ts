@@ -147,10 +147,10 @@ describe('a root side', () => {
       clamp: null,
     }
     expect(odds({ ...notThrough(40), fitUp })).toBeGreaterThan(odds(notThrough(40)) + 0.1)
-    expect(odds({ ...notThrough(40), fitUp: { ...fitUp, bare: gap(inches(1 / 8)) } })).toBeCloseTo(
-      odds(notThrough(40)),
-      2,
-    )
+    // A fit-up that was right rules the edges out: no more than that.
+    const right = odds({ ...notThrough(40), fitUp: { ...fitUp, bare: gap(inches(1 / 8)) } })
+    expect(right).toBeGreaterThanOrEqual(odds(notThrough(40)))
+    expect(right).toBeLessThan(odds(notThrough(40)) + 0.03)
   })
 })
 

@@ -5,7 +5,7 @@ import { laps, sizeLimit, straightness, unionLength } from '../grading'
 import { wantedWidth, type HouseRules } from '../house'
 import { inches, over, SAME_SHARE, under } from '../units'
 import { isLevel } from './level'
-import { strengthOn } from './strength'
+import { PLACES, strengthOn } from './strength'
 import { SIGNS, signOf, type LookedFor, type SignId } from './signTable'
 
 /** A sign that was found, with the marks that show it. */
@@ -14,6 +14,8 @@ export interface Sign {
   readonly markIds: readonly string[]
   /** How much of the coupon shows it, 0 to 1: of its beads, or of its tries; 1 for what was answered. */
   readonly share: number
+  /** Only said, when the student was asked or unasked; nothing on the coupon shows it. */
+  readonly told?: true
 }
 
 /** What was looked at: signs that were found, and those looked for and not found. */
@@ -49,12 +51,11 @@ export function signsOf(document: CouponDocument, rules: HouseRules): SeenSigns 
 function merged(signs: readonly Sign[]): Sign[] {
   const byId = new Map<SignId, Sign>()
   for (const sign of signs) {
-    const before = byId.get(sign.id)
+    const { id } = sign
+    const before = byId.get(id)
     byId.set(
-      sign.id,
-      before
-        ? { ...sign, markIds: [...before.markIds, ...sign.markIds], share: Math.max(before.share, sign.share) }
-        : sign,
+      id,
+      before ? { id, markIds: [...before.markIds, ...sign.markIds], share: Math.max(before.share, sign.share) } : sign,
     )
   }
   return [...byId.values()]
@@ -62,20 +63,26 @@ function merged(signs: readonly Sign[]): Sign[] {
 
 const laid = (document: CouponDocument) => document.beads.filter(bead => bead.face !== 'root')
 
-/** A sign on some marks, as a share of the coupon's beads: each counts by how strongly it shows there. */
+/**
+ * A sign on some marks, as a share of the coupon's beads: each counts by how strongly it shows there. One slip on a
+ * fillet of one bead is one slip, not the whole of it.
+ */
 function onBeads(document: CouponDocument, id: SignId, marks: readonly Mark[]): Sign[] {
   if (marks.length === 0) return []
   const beads = document.beads.filter(bead => marks.some(mark => mark.beadId === bead.id))
+  const places = Math.max(PLACES, laid(document).length)
+  const most = places / Math.max(1, laid(document).length)
   const strength = beads.reduce(
     (sum, bead) =>
       sum +
       strengthOn(
         bead,
         marks.filter(mark => mark.beadId === bead.id),
+        most,
       ),
     0,
   )
-  return [{ id, markIds: marks.map(mark => mark.id), share: Math.min(1, strength / laid(document).length) }]
+  return [{ id, markIds: marks.map(mark => mark.id), share: Math.min(1, strength / places) }]
 }
 
 /** One short place on a root is no less than one bead of a six-bead pad. */
@@ -185,30 +192,45 @@ const FAULT_SIGNS: readonly (readonly [SignId, readonly TryKind[], readonly stri
   ['ends low', ['end'], ['low', 'short of the edge', 'run off']],
 ]
 
+/** Of fewer tries one bad one says no more than one of so many. Common practice. */
+const FEWEST_TRIES = 5
+
 function trySigns(document: CouponDocument): Sign[] {
   const tries = document.marks.filter(isTry)
   return FAULT_SIGNS.flatMap(([id, kinds, faults]): Sign[] => {
     const tried = tries.filter((mark): mark is TryMark => kinds.includes(mark.kind))
     const bad = tried.filter(mark => mark.degree !== 'sound' && faults.includes(mark.fault ?? ''))
-    return bad.length === 0 ? [] : [{ id, markIds: bad.map(mark => mark.id), share: bad.length / tried.length }]
+    return bad.length === 0
+      ? []
+      : [{ id, markIds: bad.map(mark => mark.id), share: bad.length / Math.max(tried.length, FEWEST_TRIES) }]
   })
 }
 
 /** Legs that differ by more than this are uneven, mm. Common practice: 1/16 in. */
 const EVEN_LEGS_MM = inches(1 / 16)
 
-function gaugeSigns(document: CouponDocument, rules: HouseRules): Sign[] {
-  const readings = document.marks.filter(isGauge)
-  const legs = (of: 'upper leg' | 'lower leg') => readings.filter(mark => mark.of === of)
-  const lengthOf = (of: 'upper leg' | 'lower leg') => mean(legs(of).map(mark => mark.valueMm))
-  const both = [...legs('upper leg'), ...legs('lower leg')]
-  const uneven =
-    legs('upper leg').length > 0 &&
-    legs('lower leg').length > 0 &&
-    over(Math.abs(lengthOf('upper leg') - lengthOf('lower leg')), EVEN_LEGS_MM)
-  const legSigns: Sign[] = uneven ? [{ id: 'uneven legs', markIds: both.map(mark => mark.id), share: 1 }] : []
-  return [...legSigns, ...widthSigns(document, rules), ...sizeSigns(document, rules), ...lineSigns(document, rules)]
+const LEGS = ['upper leg', 'lower leg'] as const
+const legsIn = ({ marks }: CouponDocument, of: (typeof LEGS)[number]) => marks.filter(isGauge).filter(m => m.of === of)
+
+/** Whether one leg of a fillet was gauged longer than the other. */
+function legsUneven(document: CouponDocument): boolean {
+  const [upper, lower] = LEGS.map(of => legsIn(document, of).map(mark => mark.valueMm)) as [number[], number[]]
+  return upper.length > 0 && lower.length > 0 && over(Math.abs(mean(upper) - mean(lower)), EVEN_LEGS_MM)
 }
+
+function legSigns(document: CouponDocument): Sign[] {
+  const both = LEGS.flatMap(of => legsIn(document, of))
+  return legsUneven(document)
+    ? [{ id: 'uneven legs', markIds: both.map(mark => mark.id), share: Math.min(1, (GAUGED * both.length) / 2) }]
+    : []
+}
+
+const gaugeSigns = (document: CouponDocument, rules: HouseRules): Sign[] => [
+  ...legSigns(document),
+  ...widthSigns(document, rules),
+  ...sizeSigns(document, rules),
+  ...lineSigns(document, rules),
+]
 
 function widthSigns(document: CouponDocument, rules: HouseRules): Sign[] {
   if (!isPlate(document.piece)) return []
@@ -228,6 +250,9 @@ function widthSigns(document: CouponDocument, rules: HouseRules): Sign[] {
   ]
 }
 
+/** One place that was gauged, as a share of a piece: nobody gauges by a slip. Common practice. */
+const GAUGED = 0.35
+
 /** What a gauge finds too much or too little of, as the sign that a mark of it would be. */
 const TOO_MUCH: Readonly<Partial<Record<GaugeKind, SignId>>> = {
   height: 'too high',
@@ -244,6 +269,7 @@ const TOO_LITTLE: Readonly<Partial<Record<GaugeKind, SignId>>> = {
 /** Readings outside their limits are signs, like what is marked by eye. */
 function sizeSigns(document: CouponDocument, rules: HouseRules): Sign[] {
   const found = new Map<SignId, GaugeMark[]>()
+  const uneven = legsUneven(document)
   for (const mark of document.marks.filter(isGauge)) {
     const limit =
       isPlate(document.piece) && mark.of === 'height'
@@ -251,13 +277,15 @@ function sizeSigns(document: CouponDocument, rules: HouseRules): Sign[] {
         : sizeLimit(document, mark, rules)
     if (!limit) continue
     const tooMuch = limit.highMm !== null && over(mark.valueMm, limit.highMm) && TOO_MUCH[mark.of]
-    const tooLittle = limit.lowMm !== null && under(mark.valueMm, limit.lowMm) && TOO_LITTLE[mark.of]
+    // A leg that is short beside a long one lies off the bisector: nothing is thin.
+    const besideALong = uneven && (mark.of === 'upper leg' || mark.of === 'lower leg')
+    const tooLittle = !besideALong && limit.lowMm !== null && under(mark.valueMm, limit.lowMm) && TOO_LITTLE[mark.of]
     const sign = tooMuch || tooLittle
     if (sign) found.set(sign, [...(found.get(sign) ?? []), mark])
   }
   return [...found].flatMap(([id, marks]) =>
     id === 'root heavy'
-      ? [{ id, markIds: marks.map(mark => mark.id), share: Math.min(1, 0.35 * marks.length) }]
+      ? [{ id, markIds: marks.map(mark => mark.id), share: Math.min(1, GAUGED * marks.length) }]
       : onBeads(document, id, marks),
   )
 }
@@ -285,7 +313,7 @@ function lineSigns(document: CouponDocument, rules: HouseRules): Sign[] {
 const answered = ({ answers = {} }: CouponDocument, wanted: 'yes' | 'no'): Sign[] =>
   Object.entries(answers)
     .filter(([, answer]) => answer === wanted)
-    .map(([id]) => ({ id: signOf(id).id, markIds: [], share: 1 }))
+    .map(([id]) => ({ id: signOf(id).id, markIds: [], share: 1, told: true as const }))
 
 /** What there was to look at on this coupon. */
 function lookedAt(document: CouponDocument): ReadonlySet<LookedFor> {

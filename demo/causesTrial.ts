@@ -1,0 +1,154 @@
+import type { CouponDocument } from '../core/coupon'
+import {
+  CAUSES,
+  diagnose,
+  posterior,
+  priorsFor,
+  questionFor,
+  readerScore,
+  SIGNS,
+  signsOf,
+  toldSigns,
+  type CauseId,
+  type ReadCase,
+  type ReaderScore,
+} from '../core/diagnosis'
+import { DEFAULT_HOUSE_RULES as rules } from '../core/house'
+import {
+  answered,
+  COMMONEST,
+  drawTechnique,
+  JOINTS_TO_RUN,
+  metBy,
+  ON_A_FILLET,
+  ON_A_PAD,
+  ON_A_ROOT,
+  ON_A_SHOWN_PAD,
+  saidUnasked,
+  weldAsShown,
+  weldJointWith,
+  weldWith,
+  type Often,
+  type Technique,
+} from '../core/simulate'
+import { seededRandom, type Random } from '../core/statistics'
+
+/** A kind of work whose coupons come of a known technique, by a law that shares no figure with the diagnosis. */
+export interface CauseWorld {
+  readonly name: string
+  readonly often: Often
+  readonly weld: (technique: Technique, random: Random) => CouponDocument
+}
+
+export const CAUSE_WORLDS: readonly CauseWorld[] = [
+  { name: 'pads', often: ON_A_PAD, weld: (technique, random) => weldWith(technique, rules, random) },
+  {
+    name: 'pads, another law',
+    often: ON_A_SHOWN_PAD,
+    weld: (technique, random) => weldAsShown(technique, rules, random),
+  },
+  {
+    name: 'T fillets',
+    often: ON_A_FILLET,
+    weld: (technique, random) => weldJointWith(technique, JOINTS_TO_RUN.T, rules, random),
+  },
+  {
+    name: 'open roots, plate',
+    often: ON_A_ROOT,
+    weld: (technique, random) => weldJointWith(technique, JOINTS_TO_RUN.openRoot, rules, random),
+  },
+  {
+    name: 'open roots, fixed pipe',
+    often: ON_A_ROOT,
+    weld: (technique, random) => weldJointWith(technique, JOINTS_TO_RUN.pipe, rules, random),
+  },
+]
+
+/** What came of reading coupons whose technique is known. */
+export interface CausesTrial {
+  /** By the marks alone, as they are drawn. */
+  readonly marks: ReaderScore
+  /** With what the student said unasked, and the one question answered. */
+  readonly told: ReaderScore
+  /** One cause at a time, the same figures and the same findings. */
+  readonly naive: ReaderScore
+  /** Share of coupons on which a change was advised; of these, share whose cause was at work, and the commonest's. */
+  readonly advised: number
+  readonly helped: number
+  readonly commonest: number
+}
+
+/**
+ * Reads coupons of a world on which anything is marked, as the Bench does. A change helps the next run just where its
+ * cause was at work: run by the same law without it, less goes wrong; without a cause that was not there, nothing is
+ * different.
+ */
+export function causesTrial({ often, weld }: CauseWorld, seed: number, coupons: number): CausesTrial {
+  const cases = Array.from({ length: coupons }, (_, n) => {
+    // Each coupon has dice of its own, so that what is asked of one changes nothing about the next.
+    const random = seededRandom(seed * 100_003 + n)
+    const technique = drawTechnique(random, often)
+    const bare = weld(technique, random)
+    const truth = Object.keys(technique) as CauseId[]
+    return { truth, bare, told: toldAlso(bare, technique, random) }
+  }).filter(({ bare }) => signsOf(bare, rules).signs.length > 0)
+  const score = (reader: (document: CouponDocument) => readonly number[], which: 'bare' | 'told') =>
+    readerScore(cases.map((one): ReadCase => ({ odds: reader(one[which]), truth: one.truth })))
+  const advised = cases.flatMap(({ truth, told }) => {
+    const { change } = diagnose(told, rules)
+    return change ? [{ helps: truth.includes(change.cause.id), commonest: truth.includes(COMMONEST) }] : []
+  })
+  const shareOf = (key: 'helps' | 'commonest') => advised.filter(row => row[key]).length / advised.length
+  return {
+    marks: score(network, 'bare'),
+    told: score(network, 'told'),
+    naive: score(naiveBayes, 'told'),
+    advised: advised.length / cases.length,
+    helped: shareOf('helps'),
+    commonest: shareOf('commonest'),
+  }
+}
+
+/** What the student says unasked, and the answer to the one question that the Bench then asks. */
+function toldAlso(bare: CouponDocument, technique: Technique, random: Random): CouponDocument {
+  const met = metBy(technique, random)
+  const canTell = toldSigns(bare).map(sign => sign.id)
+  const said = {
+    ...bare,
+    answers: Object.fromEntries(saidUnasked(met, canTell, random).map(id => [id, 'yes' as const])),
+  }
+  const question = questionFor(said, rules, diagnose(said, rules))
+  return question
+    ? { ...said, answers: { ...said.answers, [question.sign]: answered(met, question.sign, random) } }
+    : said
+}
+
+function found(document: CouponDocument) {
+  const seen = signsOf(document, rules)
+  const markIds = seen.signs.flatMap(sign => sign.markIds)
+  return { seen, priors: priorsFor(document, rules, undefined, markIds) }
+}
+
+function network(document: CouponDocument): readonly number[] {
+  const { seen, priors } = found(document)
+  return posterior(priors, seen).odds
+}
+
+const SHOWN = new Map(SIGNS.map(({ id, leak }) => [id, { leak, shows: CAUSES.map(cause => cause.shows[id] ?? 0) }]))
+
+/** One cause at a time, signs taken as independent, with the same chances. */
+function naiveBayes(document: CouponDocument): readonly number[] {
+  const { seen, priors } = found(document)
+  const logs = priors.map((prior, cause) => {
+    const absent = (id: (typeof SIGNS)[number]['id']) => (1 - SHOWN.get(id)!.leak) * (1 - SHOWN.get(id)!.shows[cause]!)
+    return (
+      Math.log(prior) +
+      seen.signs.reduce((sum, sign) => sum + Math.log(1 - absent(sign.id)), 0) +
+      seen.absent.reduce((sum, id) => sum + Math.log(absent(id)), 0)
+    )
+  })
+  const most = Math.max(...logs)
+  const shares = logs.map(log => Math.exp(log - most))
+  const total = shares.reduce((sum, share) => sum + share, 0)
+  return shares.map(share => share / total)
+}
