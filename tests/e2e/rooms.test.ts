@@ -100,8 +100,15 @@ const PAGES: readonly (readonly [name: string, path: () => string, heading: stri
 ]
 
 describe.each(['light', 'dark'] as const)('in the %s theme', colorScheme => {
+  // One sign-in for all of them: what a page shows does not hang on the page before.
+  let page: Page
+  beforeAll(async () => {
+    page = await signedIn(browser, 'maren', { colorScheme })
+  })
+  afterAll(() => page?.context().close())
+
   it.each(PAGES)('axe finds nothing serious on %s, and nothing of it lies past the edge', async (_, path, heading) => {
-    const page = await signedIn(browser, 'maren', { colorScheme })
+    await page.setViewportSize({ width: 1280, height: 800 })
     await page.goto(`${ADDRESS}${path()}`)
     await page.getByRole('heading', { name: heading }).first().waitFor()
     await page.waitForTimeout(400)
@@ -115,15 +122,14 @@ describe.each(['light', 'dark'] as const)('in the %s theme', colorScheme => {
       await page.waitForTimeout(150)
       await expect.poll(() => page.evaluate(pastTheEdge), { message: `at ${width} wide`, timeout: 5000 }).toEqual([])
     }
-    await page.context().close()
   })
 
   it('axe finds nothing serious on the sign-in page', async () => {
-    const page = await browser.newPage({ colorScheme })
-    await page.goto(`${ADDRESS}/sign-in`)
-    await page.getByRole('heading', { name: 'Gannet Quay Trades Hall' }).waitFor()
-    expect(await serious(page)).toEqual([])
-    await page.close()
+    const door = await browser.newPage({ colorScheme })
+    await door.goto(`${ADDRESS}/sign-in`)
+    await door.getByRole('heading', { name: 'Gannet Quay Trades Hall' }).waitFor()
+    expect(await serious(door)).toEqual([])
+    await door.close()
   })
 })
 
