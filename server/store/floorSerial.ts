@@ -19,6 +19,15 @@ export async function noteSection(on: Queries, sectionId: string): Promise<void>
   )
 }
 
+/** The same for every section: what stands in the shop concerns whoever welds in it. */
+export async function noteEverySection(on: Queries): Promise<void> {
+  await run(
+    on,
+    `INSERT INTO floor_serial (section_id, serial) SELECT id, 1 FROM section
+    ON DUPLICATE KEY UPDATE serial = serial + 1`,
+  )
+}
+
 /** How often each section's floor has changed; 0 where it never did. */
 export async function floorSerials(sectionIds: readonly string[]): Promise<Map<string, number>> {
   const found = await rows<{ section_id: string; serial: number }>(

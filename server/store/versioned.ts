@@ -11,13 +11,13 @@ import {
 } from './database'
 
 /**
- * Things that a school edits whole and keeps in versions: house rules, ladder, criteria, code books. Each version is a
- * row with who, when and why; it is saved over the version it was edited from, or not at all.
+ * Things that a school edits whole and keeps in versions: house rules, ladder, criteria, code books, its shop. Each
+ * version is a row with who, when and why; it is saved over the version it was edited from, or not at all.
  */
 export interface VersionedTable {
-  readonly table: 'house_rules' | 'ladder' | 'criteria_set' | 'code_book'
+  readonly table: 'house_rules' | 'ladder' | 'criteria_set' | 'code_book' | 'shop_plan'
   /** The column that holds the thing itself, as JSON. */
-  readonly content: 'rules' | 'ladder' | 'criteria' | 'book'
+  readonly content: 'rules' | 'ladder' | 'criteria' | 'book' | 'plan'
   /** Many things of this kind, told apart by an id; or one for the school. */
   readonly many: boolean
   /** The version that comes with the application and is not kept; 0 where nothing does. */
@@ -29,6 +29,7 @@ export interface VersionedTable {
 export const HOUSE_RULES: VersionedTable = { table: 'house_rules', content: 'rules', many: false, first: 1 }
 export const LADDER: VersionedTable = { table: 'ladder', content: 'ladder', many: false, first: 1 }
 export const CRITERIA: VersionedTable = { table: 'criteria_set', content: 'criteria', many: true, first: 0 }
+export const SHOP_PLAN: VersionedTable = { table: 'shop_plan', content: 'plan', many: false, first: 0 }
 export const CODE_BOOKS: VersionedTable = {
   table: 'code_book',
   content: 'book',

@@ -72,6 +72,11 @@ const ROUTES: Readonly<Record<string, Who>> = {
   'GET /api/students/[id]/export': 'own',
   'POST /api/students/[id]/erase': 'lead',
   'GET /api/sections/[id]/remarks': 'staff',
+  'GET /api/sections/[id]/booths': 'staff',
+  'GET /api/shop': 'staff',
+  'PUT /api/shop': 'lead',
+  'PUT /api/booth-faults/[id]': 'staff',
+  'POST /api/booth-faults/[id]/clear': 'staff',
   'GET /api/sections/[id]/day': 'staff',
   'PUT /api/attendance/[id]': 'staff',
   'PUT /api/demonstrations/[id]': 'staff',
@@ -149,7 +154,12 @@ it('knows every route there is, and no other', () => expect([...found].sort()).t
 const LOOKS_ONLY = ['GET']
 /** Routes that take no body, and have nothing to say. */
 /** What the matrix names is no account, and no remark. */
-const NOT_THERE = ['DELETE /api/accounts/[id]/codes', 'POST /api/remarks/[id]/tick', 'DELETE /api/demonstrations/[id]']
+const NOT_THERE = [
+  'DELETE /api/accounts/[id]/codes',
+  'POST /api/remarks/[id]/tick',
+  'POST /api/booth-faults/[id]/clear',
+  'DELETE /api/demonstrations/[id]',
+]
 const TAKES_NOTHING = ['PUT /api/students/[id]/hold', 'DELETE /api/students/[id]/hold']
 describe.each(Object.entries(ROUTES).filter(([, who]) => who !== 'anyone' && who !== 'tablet'))(
   '%s is for: %s',

@@ -1,0 +1,102 @@
+import { mixed, number, object } from 'yup'
+import {
+  FIXTURE_KINDS,
+  MOST_BOOTH,
+  MOST_COLUMNS,
+  MOST_ROOMS,
+  MOST_ROWS,
+  planFaults,
+  type Fixture,
+  type ShopPlan,
+  type ShopRoom,
+} from '../core/floor'
+import { label, list, oneOf } from './fields'
+
+/** The shop as it is laid out; version 0 and no plan before anybody has. */
+export interface ShopVersion {
+  readonly version: number
+  readonly plan: ShopPlan | null
+  readonly saved: { readonly at: string; readonly by: string } | null
+}
+
+/** The body of `PUT /api/shop`. */
+export interface ShopSave {
+  readonly baseVersion: number
+  readonly plan: ShopPlan
+}
+
+const whole = (what: string, low: number, high: number) =>
+  number()
+    .strict()
+    .required('${path} is missing')
+    .integer(`\${path} is ${what}, ${low} to ${high}`)
+    .min(low, `\${path} is ${what}, ${low} to ${high}`)
+    .max(high, `\${path} is ${what}, ${low} to ${high}`)
+
+const booth = () => whole('a booth’s number', 1, MOST_BOOTH)
+
+const fixture = object({
+  kind: oneOf(FIXTURE_KINDS, 'a thing of a shop'),
+  booth: mixed<number>()
+    .nullable()
+    .defined('${path} is missing: null for all but a booth')
+    .test('booth', `\${path} is a booth’s number, 1 to ${MOST_BOOTH}`, value => {
+      return value === null || booth().isValidSync(value)
+    }),
+  column: whole('a column of the room', 0, MOST_COLUMNS - 1),
+  row: whole('a row of the room', 0, MOST_ROWS - 1),
+}).exact()
+
+const room = object({
+  name: label(40),
+  columns: whole('how many columns the room has', 1, MOST_COLUMNS),
+  rows: whole('how many rows the room has', 1, MOST_ROWS),
+  fixtures: list<Fixture>(
+    fixture as never,
+    MOST_COLUMNS * MOST_ROWS,
+    `A room holds at most ${MOST_COLUMNS * MOST_ROWS} things`,
+  ),
+}).exact()
+
+const plan = object({
+  rooms: list<ShopRoom>(room as never, MOST_ROOMS, `At most ${MOST_ROOMS} rooms`, 'A shop has a room'),
+}).exact()
+
+export const shopSaveSchema = object({
+  baseVersion: whole('the version it was edited from', 0, 1_000_000),
+  plan: plan.required('${path} is missing'),
+})
+  .exact()
+  .test('goes together', '', function (save) {
+    // What is no plan at all is said field by field, above.
+    if (!plan.isValidSync(save.plan)) return true
+    const [fault] = planFaults(save.plan as ShopPlan)
+    return fault ? this.createError({ path: fault.path, message: fault.message }) : true
+  })
+
+/** The body of `PUT /api/booth-faults/:id`: a booth is out of service. */
+export interface BoothFaultSave {
+  readonly booth: number
+  readonly says: string
+}
+export const boothFaultSchema = object({ booth: booth(), says: label(120).label('What is wrong') }).exact()
+
+/** A booth that is out of service. */
+export interface BoothFault extends BoothFaultSave {
+  readonly id: string
+  readonly by: string
+  /** When it was noted, ISO 8601. */
+  readonly at: string
+}
+
+/** How a class stands in its booths. */
+export interface FloorBooths {
+  readonly faults: readonly BoothFault[]
+  readonly students: readonly {
+    readonly id: string
+    readonly here: boolean
+    /** Coupons read today, and minutes at the arc that they took. */
+    readonly coupons: number
+    readonly arcMinutes: number
+  }[]
+}
