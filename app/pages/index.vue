@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useMediaQuery } from '@vueuse/core'
 import { today } from '~/composables/shopClock'
 import { useFloorLive } from '~/composables/floorLive'
 import { useLoader } from '~/composables/loader'
@@ -8,17 +9,21 @@ import { useFloor } from '~/stores/floor'
 import { useBlindReadings } from '~/stores/blindReadings'
 import { messageOf } from '~/stores/request'
 import { useSections } from '~/stores/sections'
+import { useShop } from '~/stores/shop'
 
 const sections = useSections()
 const floor = useFloor()
 const readings = useBlindReadings()
+const shop = useShop()
+/** Wide enough for the shop to be drawn; a phone or an upright tablet has the list. */
+const wide = useMediaQuery('(min-width: 1100px)')
 const handing = ref(false)
 const refused = ref('')
 useHead({ title: 'Floor · Fusilis' })
 
 const { loading, problem, load } = useLoader(async () => {
   if (!sections.loaded) await sections.load()
-  if (sections.current) await floor.load(sections.current.id)
+  if (sections.current) await Promise.all([floor.load(sections.current.id), shop.load()])
 })
 onMounted(load)
 watch(
@@ -59,6 +64,10 @@ async function tryTo(act: () => Promise<void>) {
   }
 }
 const setReady = (studentId: string, ready: boolean) => tryTo(() => floor.setReady(studentId, ready))
+/** The booth that is about to be taken out of service. */
+const breaking = ref<number | null>(null)
+const putBack = (id: string) => tryTo(() => shop.putBack(id).then(floor.follow))
+const here = computed(() => floor.booths.students.filter(student => student.here).length)
 const toldLast = (studentId: string) => floor.students.find(one => one.id === studentId)?.last?.nextRun ?? ''
 const toBench = (studentId: string) => ({ path: '/bench', query: { student: studentId } })
 
@@ -69,8 +78,12 @@ usePageKeys(
       if (floor.next) void navigateTo(toBench(floor.next.id))
     },
   },
-  () => handing.value || remarking.value,
+  () => handing.value || remarking.value || breaking.value !== null,
 )
+function afterBreaking() {
+  breaking.value = null
+  void tryTo(floor.follow)
+}
 function askToHandOver() {
   handing.value = true
   refused.value = ''
@@ -104,32 +117,44 @@ function askToHandOver() {
     >
     <template v-else>
       <p v-if="refusedHere" role="alert" class="alert">{{ refusedHere }}</p>
-      <FloorQueue
-        v-if="floor.queue.waiting.length > 0"
-        :queue="floor.queue"
-        :read-by="floor.readBy"
-        :told="toldLast"
-        @not-ready="setReady($event, false)"
-      />
-      <section v-if="floor.remarks.length > 0" class="panel for-next" aria-label="For next time">
-        <h2>For next time</h2>
-        <RemarkList :remarks="floor.remarks" about @tick="tryTo(() => floor.tick($event))" />
-      </section>
-      <p class="quiet count">
-        {{ readToday }} of {{ floor.students.length }} read today{{
-          floor.queue.waiting.length > 0 ? '' : '; nobody waits'
-        }}. Whoever was read longest ago stands first.
-      </p>
-      <ul class="floor">
-        <li v-for="student in others" :key="student.id" class="panel">
-          <FloorStudentCard
-            :student="student"
-            :read-by="floor.readBy(student.id)"
-            @ready="setReady(student.id, true)"
+      <div :class="{ drawn: wide }">
+        <div class="beside">
+          <FloorQueue
+            v-if="floor.queue.waiting.length > 0"
+            :queue="floor.queue"
+            :read-by="floor.readBy"
+            :told="toldLast"
+            @not-ready="setReady($event, false)"
           />
-        </li>
-      </ul>
+          <p class="quiet count">
+            {{ here }} of {{ floor.students.length }} here, {{ readToday }} read today{{
+              floor.queue.waiting.length > 0 ? '' : '; nobody waits'
+            }}.
+            <template v-if="!wide">Whoever was read longest ago stands first.</template>
+          </p>
+          <section v-if="floor.remarks.length > 0" class="panel for-next" aria-label="For next time">
+            <h2>For next time</h2>
+            <RemarkList :remarks="floor.remarks" about @tick="tryTo(() => floor.tick($event))" />
+          </section>
+        </div>
+        <ShopFloor
+          v-if="wide"
+          @ready="(studentId, ready) => setReady(studentId, ready)"
+          @take-out="breaking = $event"
+          @put-back="putBack"
+        />
+        <ul v-else class="floor">
+          <li v-for="student in others" :key="student.id" class="panel">
+            <FloorStudentCard
+              :student="student"
+              :read-by="floor.readBy(student.id)"
+              @ready="setReady(student.id, true)"
+            />
+          </li>
+        </ul>
+      </div>
     </template>
+    <BoothFaultForm v-if="breaking !== null" :booth="breaking" @close="breaking = null" @saved="afterBreaking" />
     <RemarkForm
       v-if="remarking && floor.sectionId"
       :section-id="floor.sectionId"
@@ -153,6 +178,15 @@ function askToHandOver() {
 </template>
 
 <style scoped>
+.drawn {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 300px;
+  gap: 16px;
+  align-items: start;
+}
+.drawn .beside {
+  order: 2;
+}
 .for-next {
   padding: 12px 16px 8px;
   margin-bottom: 16px;

@@ -26,7 +26,7 @@ const places = computed(() => {
   return wallPlaces(students, queue.waiting, queue.holds, now.value)
 })
 const columns = computed(() => wallColumns(places.value.length))
-const SHAPES = { 'read now': '◆', 'waits': '▲', 'not read': '○', 'read': '●' } as const
+const SHAPES = { 'read now': '◉', 'waits': '◆', 'not read': '○', 'read': '●' } as const
 </script>
 
 <template>

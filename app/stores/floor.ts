@@ -3,6 +3,7 @@ import { defineStore } from 'pinia'
 import type { FloorQueue, QueuePlace, WaitingStudent } from '~~/contract/floor'
 import type { FloorStudent } from '~~/contract/people'
 import type { Remark, RemarkSave } from '~~/contract/remarks'
+import type { FloorBooths } from '~~/contract/shop'
 import { request } from './request'
 import { useSession } from './session'
 
@@ -14,30 +15,39 @@ export const useFloor = defineStore('floor', () => {
   const students = ref<FloorStudent[]>([])
   const queue = shallowRef<FloorQueue>(NOBODY_WAITS)
   const remarks = shallowRef<Remark[]>([])
+  const booths = shallowRef<FloorBooths>({ faults: [], students: [] })
   const sectionId = ref<string | null>(null)
 
   async function load(id: string): Promise<void> {
-    const [found, waits, left] = await Promise.all([
+    const [found, waits, left, standing] = await Promise.all([
       request<FloorStudent[]>('GET', `/api/sections/${id}/floor`),
       request<FloorQueue>('GET', `/api/sections/${id}/queue`),
       remarksOf(id),
+      boothsOf(id),
     ])
     students.value = found
     queue.value = waits
     remarks.value = left
+    booths.value = standing
     sectionId.value = id
   }
 
-  /** What changes while a class goes on: queue and remarks, and the students when a coupon of theirs was read. */
+  /** What changes while a class goes on: queue, remarks and booths, and the students when a coupon was read. */
   async function follow(): Promise<void> {
     const id = sectionId.value
     if (!id) return
-    const [now, left] = await Promise.all([request<FloorQueue>('GET', `/api/sections/${id}/queue`), remarksOf(id)])
+    const [now, left, standing] = await Promise.all([
+      request<FloorQueue>('GET', `/api/sections/${id}/queue`),
+      remarksOf(id),
+      boothsOf(id),
+    ])
     remarks.value = left
+    booths.value = standing
     if (now.readings !== queue.value.readings) await load(id)
     else queue.value = now
   }
 
+  const boothsOf = (id: string) => request<FloorBooths>('GET', `/api/sections/${id}/booths`)
   const remarksOf = (id: string) => request<Remark[]>('GET', `/api/sections/${id}/remarks`)
   /** What was to be remembered of one student. */
   const remarksAbout = (studentId: string) => remarks.value.filter(one => one.studentId === studentId)
@@ -92,6 +102,7 @@ export const useFloor = defineStore('floor', () => {
     students,
     queue,
     remarks,
+    booths,
     remarksAbout,
     remark,
     tick,

@@ -4,7 +4,9 @@ import { v7 as uuid } from 'uuid'
 import { growSchool, SCHOOL_NAME, SCHOOL_RULES, type DemoCoupon } from '../../demo/gannetQuay'
 import { SCHOOL_LADDER } from '../../demo/ladder'
 import { practiceAnswers } from '../../demo/readingRoom'
+import { DEMO_FAULT, DEMO_SHOP } from '../../demo/shop'
 import { readByEye, SECOND_INSTRUCTOR, studentsEye, type Eye } from '../../demo/blindReadings'
+import { classDayAt, wallClockAt } from '../../core/calendar'
 import { outOfTurn } from '../../core/ladder'
 import { seededRandom, type Random } from '../../core/statistics'
 import { DEMO_ACCOUNTS, DEMO_PASSWORD } from '../../demo/accounts'
@@ -21,6 +23,7 @@ import { setReady } from '../../server/store/queue'
 import { addAttendanceNote } from '../../server/store/attendance'
 import { addDemonstration } from '../../server/store/demonstrations'
 import { addRemark } from '../../server/store/remarks'
+import { addFault, keepShop } from '../../server/store/shop'
 import { addSection } from '../../server/store/sections'
 import { keepBlindReading, type Reader } from '../../server/store/blindReadings'
 import { setStudentCode } from '../../server/store/studentCodes'
@@ -98,12 +101,25 @@ export async function fillDemo(seed: number, lastDay: string): Promise<void> {
   }
   const shown = { sectionId: sections[0]!, classDay, students: 11, ...DEMONSTRATION }
   await addDemonstration(idAt(left, random), shown, { ...teacher, now: left })
+  const now = new Date()
+  await keepShop(0, DEMO_SHOP, { ...teacher, now })
+  await addFault(idAt(now, random), DEMO_FAULT, { ...teacher, now })
+  const came = { classDay: classDayAt(now, ''), came: cameAt(now), left: null, absent: false, why: '' }
+  for (const { id: studentId } of enrolled.slice(0, HERE.students))
+    await addAttendanceNote(idAt(now, random), { studentId, ...came }, { ...teacher, now })
   await atOnce(
     enrolled.slice(0, WAIT_MINUTES.length).map(({ id }, n) => () => {
       const since = new Date(Date.now() - WAIT_MINUTES[n]! * 60_000)
       return setReady(idAt(since, random), id, n % 2 === 0 ? 'student' : 'instructor', since)
     }),
   )
+}
+
+/** So many of the first section are in their booths when the demo opens, since so many minutes. */
+const HERE = { students: 10, minutes: 40 } as const
+function cameAt(now: Date): string {
+  const came = new Date(now.getTime() - HERE.minutes * 60_000)
+  return classDayAt(came, '') === classDayAt(now, '') ? wallClockAt(came, '') : '00:00'
 }
 
 /** What the instructor of the first section wants to remember of the last evening. */

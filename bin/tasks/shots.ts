@@ -44,7 +44,10 @@ async function chooseSection(page: Page, name: string): Promise<void> {
 async function bench(student: string, rung: string, keys: readonly string[], options = {}): Promise<Page> {
   const page = await visit('tobias', options)
   await chooseSection(page, 'Evening A')
-  await page.getByRole('link', { name: `Read a coupon of ${student}` }).click()
+  await page
+    .getByRole('link', { name: `Read a coupon of ${student}` })
+    .first()
+    .click()
   await page.getByRole('heading', { name: student }).waitFor()
   await page.getByRole('group', { name: 'Ticket' }).getByText(rung).waitFor()
   for (const key of keys) await page.keyboard.press(key)

@@ -42,6 +42,7 @@ describe('the queue', () => {
     await tablet.goto(`${ADDRESS}/`)
     await tablet.getByRole('button', { name: 'Hand over tablet' }).click()
     await tablet.getByRole('dialog').getByRole('button', { name: 'Hand over' }).click()
+    await tablet.waitForURL('**/kiosk')
     await tablet.getByRole('button', { name: 'Signe Tarrow' }).click()
     await tablet.getByRole('button', { name: 'My coupon is ready' }).click()
     await tablet.getByText('You are 2nd in the queue').waitFor()

@@ -78,6 +78,7 @@ const PAGES: readonly (readonly [name: string, path: () => string, heading: stri
   ['a record', () => `/record/${school.mine.id}`, 'Coupons'],
   ['the records', () => '/record', 'Whose record?'],
   ['the house', () => '/house', 'Accounts'],
+  ['the shop', () => '/house/shop', 'Lay out the shop'],
   ['the house rules', () => '/house/rules', 'Example coupon'],
   ['a settings card', () => '/set-up?position=4G+overhead&joint=T', 'Watch'],
   ['the pad planner', () => '/set-up/pad', 'Set-up'],

@@ -60,6 +60,7 @@ const summary = computed(() => {
 
 <style scoped>
 .queue {
+  container-type: inline-size;
   padding: 14px 16px 8px;
   margin-bottom: 16px;
 }
@@ -117,7 +118,7 @@ li {
   display: flex;
   gap: 4px;
 }
-@media (max-width: 760px) {
+@container (max-width: 700px) {
   li {
     grid-template-columns: 30px minmax(0, 1fr) auto;
     gap: 2px 10px;
@@ -138,6 +139,40 @@ li {
   .acts {
     grid-column: 3;
     grid-row: 1 / span 2;
+  }
+}
+/* Beside the drawn shop: one under the other. */
+@container (max-width: 420px) {
+  li {
+    grid-template-columns: 26px minmax(0, 1fr);
+    align-items: baseline;
+    gap: 0 8px;
+    padding: 8px 0 4px;
+  }
+  .place {
+    grid-row: span 3;
+    text-align: left;
+  }
+  .name {
+    grid-column: 2;
+    min-height: 0;
+    line-height: 1.3;
+  }
+  .booth {
+    display: none;
+  }
+  .told {
+    display: -webkit-box;
+    -webkit-box-orient: vertical;
+    -webkit-line-clamp: 2;
+    overflow: hidden;
+    font-size: 0.9rem;
+  }
+  .acts {
+    grid-column: 2;
+    grid-row: auto;
+    order: 3;
+    justify-content: flex-end;
   }
 }
 </style>

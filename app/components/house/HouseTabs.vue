@@ -5,6 +5,7 @@ import { useSession } from '~/stores/session'
 const session = useSession()
 const TABS = [
   { to: '/house', name: 'People' },
+  { to: '/house/shop', name: 'Shop' },
   { to: '/house/rules', name: 'Rules' },
   { to: '/house/ladder', name: 'Ladder' },
   { to: '/house/causes', name: 'Causes' },

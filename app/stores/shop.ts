@@ -1,0 +1,22 @@
+import { defineStore } from 'pinia'
+import type { ShopPlan } from '~~/core/floor'
+import type { BoothFaultSave, ShopVersion } from '~~/contract/shop'
+import { request } from './request'
+
+/** The shop as it is laid out, and what of it is out of service. */
+export const useShop = defineStore('shop', () => {
+  const shop = shallowRef<ShopVersion>({ version: 0, plan: null, saved: null })
+
+  async function load(): Promise<void> {
+    shop.value = await request<ShopVersion>('GET', '/api/shop')
+  }
+  /** @throws RequestFailure with the field that is wrong, or 409 where somebody else laid it out meanwhile */
+  async function save(baseVersion: number, plan: ShopPlan): Promise<void> {
+    shop.value = await request<ShopVersion>('PUT', '/api/shop', { baseVersion, plan })
+  }
+
+  const takeOut = (id: string, fault: BoothFaultSave) => request<null>('PUT', `/api/booth-faults/${id}`, fault)
+  const putBack = (id: string) => request('POST', `/api/booth-faults/${id}/clear`)
+
+  return { shop, load, save, takeOut, putBack }
+})

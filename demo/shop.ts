@@ -1,0 +1,28 @@
+import type { Fixture, FixtureKind, ShopPlan } from '../core/floor'
+
+/** The made-up school's shop: three rows of booths, and an aisle between the second and the third. */
+const COLUMNS = 4
+const row = (from: number, at: number): Fixture[] =>
+  Array.from({ length: COLUMNS }, (_, column) => ({ kind: 'booth', booth: from + column, column, row: at }))
+const thing = (kind: FixtureKind, column: number): Fixture => ({ kind, booth: null, column, row: 2 })
+
+export const DEMO_SHOP: ShopPlan = {
+  rooms: [
+    {
+      name: 'Plate and pipe bay',
+      columns: COLUMNS,
+      rows: 4,
+      fixtures: [
+        ...row(1, 0),
+        ...row(5, 1),
+        thing('oven', 0),
+        thing('bend press', 1),
+        thing('door', 2),
+        thing('grinders', 3),
+        ...row(9, 3),
+      ],
+    },
+  ],
+}
+
+export const DEMO_FAULT = { booth: 11, says: 'extraction fan stopped' } as const

@@ -1,0 +1,94 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import type { Browser, Page } from 'playwright-core'
+import type { Section, Student } from '../../contract/people'
+import type { ShopVersion } from '../../contract/shop'
+import { addClass, foundTestSchool, type School } from '../school'
+import { ADDRESS } from '../session'
+import { openBrowser, signedIn, teaching } from './browser'
+
+let browser: Browser
+let school: School
+let section: Section
+let student: Student
+beforeAll(async () => {
+  school = await foundTestSchool()
+  ;({ section, student } = await addClass(school, 'Evening S shop', 'Runa Wick'))
+  const inBooth = { ...student, id: undefined, booth: 2 }
+  expect((await school.lead.ask('PUT', `/api/students/${student.id}`, inBooth)).status).toBeLessThan(300)
+  browser = await openBrowser()
+})
+afterAll(() => browser?.close())
+
+const saved = async () => (await school.lead.ask<ShopVersion>('GET', '/api/shop')).body
+const place = (page: Page, name: string) => page.getByRole('button', { name, exact: true })
+
+describe('the shop', () => {
+  it('is laid out by number, moved about by keys and by taps, and saved', async () => {
+    const page = await signedIn(browser, 'maren')
+    await page.goto(`${ADDRESS}/house/shop`)
+    await page.getByRole('spinbutton', { name: 'Booths' }).fill('4')
+    await page.getByRole('spinbutton', { name: 'In a row' }).fill('2')
+    await page.getByRole('button', { name: 'Lay them out' }).click()
+    await place(page, 'booth 1, column 1, row 1').press('ArrowRight')
+    await expect.poll(() => page.evaluate(() => document.activeElement?.ariaLabel)).toBe('booth 1, column 2, row 1')
+    await place(page, 'booth 2, column 1, row 1').waitFor()
+    await page.getByRole('button', { name: '+ oven' }).click()
+    await place(page, 'oven, column 1, row 3').click()
+    await place(page, 'aisle, column 2, row 3').click()
+    await place(page, 'oven, column 2, row 3').waitFor()
+    await place(page, 'booth 4, column 2, row 2').press('Delete')
+    await place(page, 'aisle, column 2, row 2').waitFor()
+    await page.getByRole('textbox', { name: 'Room' }).fill('Plate bay')
+    // What is not saved is kept by the browser.
+    await page.reload()
+    await page.getByRole('button', { name: 'Save the shop' }).click()
+    await page.getByText('Laid out by Maren Holt').waitFor()
+    const [room] = (await saved()).plan!.rooms
+    expect(room).toMatchObject({ name: 'Plate bay', columns: 2, rows: 3 })
+    expect(room!.fixtures).toContainEqual({ kind: 'oven', booth: null, column: 1, row: 2 })
+    expect(room!.fixtures.map(one => one.booth).sort()).toEqual([1, 2, 3, null])
+    await page.context().close()
+  })
+
+  it('is what the Floor is drawn as; a booth out of service stands so on another’s, until it is put back', async () => {
+    const one = await teaching(browser, 'tobias', section.id)
+    const other = await teaching(browser, 'maren', section.id)
+    for (const page of [one, other]) {
+      await page.goto(`${ADDRESS}/`)
+      await page.getByRole('region', { name: 'Plate bay' }).getByText('Runa Wick').waitFor()
+    }
+    await one.getByRole('button', { name: /more of booth 2/ }).click()
+    await one.getByText('Out of service').click()
+    const dialog = one.getByRole('dialog', { name: 'Booth 2 out of service' })
+    await dialog.getByRole('button', { name: 'Out of service' }).click()
+    await dialog.getByText('What is wrong is missing').waitFor()
+    await dialog.getByLabel('What is wrong').fill('extraction fan stopped')
+    await dialog.getByRole('button', { name: 'Out of service' }).click()
+    await other.getByText('extraction fan stopped').waitFor()
+    await other.getByRole('button', { name: /more of booth 2/ }).click()
+    await other.getByText('In service again').click()
+    await expect.poll(() => one.getByText('extraction fan stopped').count()).toBe(0)
+    // One tap: ready, and the tile leads to the Bench.
+    await one.getByRole('button', { name: 'Runa Wick: coupon is ready' }).click()
+    await other.getByRole('region', { name: 'Plate bay' }).getByText('waits to be read').waitFor()
+    await other
+      .getByRole('region', { name: 'Plate bay' })
+      .getByRole('link', { name: 'Read a coupon of Runa Wick' })
+      .click()
+    await other.getByRole('heading', { name: 'Runa Wick' }).waitFor()
+    await one.getByRole('region', { name: 'Plate bay' }).getByText('is read now').waitFor()
+    for (const page of [one, other]) await page.context().close()
+  })
+
+  it('on a phone the Floor is a list, and an instructor looks at the shop without changing it', async () => {
+    const page = await teaching(browser, 'tobias', section.id, { viewport: { width: 390, height: 844 } })
+    await page.goto(`${ADDRESS}/`)
+    await page.getByText('Runa Wick').first().waitFor()
+    expect(await page.getByRole('region', { name: 'Plate bay' }).count()).toBe(0)
+    await page.goto(`${ADDRESS}/house/shop`)
+    await place(page, 'booth 2, column 1, row 1').press('ArrowRight')
+    await place(page, 'booth 2, column 1, row 1').waitFor()
+    expect(await page.getByRole('button', { name: 'Save the shop' }).count()).toBe(0)
+    await page.context().close()
+  })
+})
