@@ -1,4 +1,4 @@
-import type { Fixture, FixtureKind, ShopPlan } from '../core/floor'
+import type { Fixture, FixtureKind, HoursWanted, ShopPlan } from '../core/floor'
 
 /** The made-up school's shop: three rows of booths, and an aisle between the second and the third. */
 const COLUMNS = 4
@@ -26,3 +26,10 @@ export const DEMO_SHOP: ShopPlan = {
 }
 
 export const DEMO_FAULT = { booth: 11, says: 'extraction fan stopped' } as const
+
+/** What its evening programme asks for. */
+export const DEMO_PROGRAMME: readonly HoursWanted[] = [
+  { of: 'all work', hours: 120 },
+  { of: '2G', hours: 20 },
+  { of: '3G', hours: 40 },
+]

@@ -119,6 +119,12 @@ function askToHandOver() {
       <p v-if="refusedHere" role="alert" class="alert">{{ refusedHere }}</p>
       <div :class="{ drawn: wide }">
         <div class="beside">
+          <p class="quiet count">
+            {{ here }} of {{ floor.students.length }} here, {{ readToday }} read today{{
+              floor.queue.waiting.length > 0 ? '' : '; nobody waits'
+            }}.
+            <template v-if="!wide">Whoever was read longest ago stands first.</template>
+          </p>
           <FloorQueue
             v-if="floor.queue.waiting.length > 0"
             :queue="floor.queue"
@@ -126,12 +132,6 @@ function askToHandOver() {
             :told="toldLast"
             @not-ready="setReady($event, false)"
           />
-          <p class="quiet count">
-            {{ here }} of {{ floor.students.length }} here, {{ readToday }} read today{{
-              floor.queue.waiting.length > 0 ? '' : '; nobody waits'
-            }}.
-            <template v-if="!wide">Whoever was read longest ago stands first.</template>
-          </p>
           <section v-if="floor.remarks.length > 0" class="panel for-next" aria-label="For next time">
             <h2>For next time</h2>
             <RemarkList :remarks="floor.remarks" about @tick="tryTo(() => floor.tick($event))" />

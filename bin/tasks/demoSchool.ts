@@ -4,7 +4,7 @@ import { v7 as uuid } from 'uuid'
 import { growSchool, SCHOOL_NAME, SCHOOL_RULES, type DemoCoupon } from '../../demo/gannetQuay'
 import { SCHOOL_LADDER } from '../../demo/ladder'
 import { practiceAnswers } from '../../demo/readingRoom'
-import { DEMO_FAULT, DEMO_SHOP } from '../../demo/shop'
+import { DEMO_FAULT, DEMO_PROGRAMME, DEMO_SHOP } from '../../demo/shop'
 import { readByEye, SECOND_INSTRUCTOR, studentsEye, type Eye } from '../../demo/blindReadings'
 import { classDayAt, wallClockAt } from '../../core/calendar'
 import { outOfTurn } from '../../core/ladder'
@@ -23,6 +23,7 @@ import { setReady } from '../../server/store/queue'
 import { addAttendanceNote } from '../../server/store/attendance'
 import { addDemonstration } from '../../server/store/demonstrations'
 import { addRemark } from '../../server/store/remarks'
+import { askHours } from '../../server/store/school'
 import { addFault, keepShop } from '../../server/store/shop'
 import { addSection } from '../../server/store/sections'
 import { keepBlindReading, type Reader } from '../../server/store/blindReadings'
@@ -45,6 +46,7 @@ export async function fillDemo(seed: number, lastDay: string): Promise<void> {
     why: 'one bead width for all small rods',
     now: new Date(`${lastDay}T00:00:00Z`),
   })
+  await askHours(DEMO_PROGRAMME)
   await keepLadder(1, SCHOOL_LADDER, {
     by: head.name,
     why: 'fewer joints, then straight to grooves and pipe',

@@ -1,11 +1,10 @@
-import { classDayAt, wallClockAt } from '../../core/calendar'
-import { attendanceOf, meetingOn, type Meets } from '../../core/floor'
+import type { DayThere } from '../../core/floor'
 import { currentRung } from '../../core/ladder'
 import { elementOf, type ElementId } from '../../core/grading'
 import { LIES, skillOf, skillRate, whenNext, type Lie } from '../../core/progress'
 import type { ReportRow, SectionReport, StudentProgress } from '../../contract/progress'
-import { daysKnown } from './attendance'
-import { findSchool, schoolZone } from './school'
+import { daysThere } from './boothTime'
+import { findSchool } from './school'
 import { findSection } from './sections'
 import { database, rows } from './database'
 import { progressOfAll } from './progress'
@@ -29,37 +28,12 @@ export async function reportOf(sectionId: string): Promise<SectionReport | null>
   const students = (await listStudents(sectionId)).filter(student => student.active)
   const ids = students.map(student => student.id)
   const now = new Date()
-  const [progress, run, there] = await Promise.all([progressOfAll(students), runBy(ids), thereIn(section, ids, now)])
+  const [progress, run, there] = await Promise.all([progressOfAll(students), runBy(ids), daysThere(section, ids, now)])
   return {
     school: (await findSchool())?.name ?? '',
     section: section.name,
     rows: progress.map(one => rowOf(one, run.get(one.student.id) ?? NEVER_RAN, there.get(one.student.id)!)),
   }
-}
-
-/** Days on which each student was there this term, and for how long. */
-async function thereIn(
-  section: Meets,
-  studentIds: readonly string[],
-  now: Date,
-): Promise<Map<string, { days: number; minutes: number }>> {
-  const zone = await schoolZone()
-  const today = classDayAt(now, zone)
-  const known = await daysKnown(studentIds, { from: section.termFrom, to: today, zone })
-  return new Map(
-    [...known].map(([id, days]) => {
-      const came = [...days]
-        .map(([day, own]) =>
-          attendanceOf({
-            ...own,
-            meeting: meetingOn(section, day),
-            now: day === today ? wallClockAt(now, zone) : null,
-          }),
-        )
-        .filter(one => one.state === 'here')
-      return [id, { days: came.length, minutes: came.reduce((sum, one) => sum + one.minutes, 0) }]
-    }),
-  )
 }
 
 /** Coupons and length of weld, by student. */
@@ -84,14 +58,14 @@ async function runBy(studentIds: readonly string[]): Promise<Map<string, Run>> {
   return new Map(counted.map(row => [row.student_id, { ...row, welded: welded.get(row.student_id) ?? 0 }]))
 }
 
-function rowOf(progress: StudentProgress, run: Run, there: { days: number; minutes: number }): ReportRow {
+function rowOf(progress: StudentProgress, run: Run, there: readonly DayThere[]): ReportRow {
   const { student, ladder, climb, signOffs } = progress
   const nameOf = (rungId: string) => ladder.ladder.rungs.find(rung => rung.id === rungId)?.name ?? rungId
   const current = currentRung(climb)
   return {
     student,
-    days: there.days,
-    boothMinutes: there.minutes,
+    days: there.length,
+    boothMinutes: there.reduce((sum, day) => sum + day.minutes, 0),
     firstDay: run.first_day,
     lastDay: run.last_day,
     coupons: Number(run.coupons),

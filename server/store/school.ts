@@ -1,5 +1,6 @@
 import { classDayAt, type ClassDay } from '../../core/calendar'
-import { database, rows, run, toDateTime, toIso } from './database'
+import type { HoursWanted } from '../../core/floor'
+import { database, fromJson, rows, run, toDateTime, toIso } from './database'
 
 /** The school itself: its name, and where it stands (IANA zone; empty where it has not said). */
 export interface School {
@@ -36,6 +37,16 @@ export async function wantStaffCodes(wanted: boolean): Promise<void> {
 /** Has screens signed out that nobody touched for so many minutes; null for never. */
 export async function signOutIdle(minutes: number | null): Promise<void> {
   await run(database(), 'UPDATE school SET idle_minutes = ?', [minutes])
+}
+
+/** Hours that the programme asks for; none where nobody said. */
+export async function programmeHours(): Promise<HoursWanted[]> {
+  const [row] = await rows<{ programme: unknown }>(database(), 'SELECT programme FROM school')
+  return row?.programme ? fromJson<HoursWanted[]>(row.programme) : []
+}
+
+export async function askHours(wanted: readonly HoursWanted[]): Promise<void> {
+  await run(database(), 'UPDATE school SET programme = ?', [wanted.length === 0 ? null : JSON.stringify(wanted)])
 }
 
 export async function moveSchool(timeZone: string): Promise<void> {

@@ -1,5 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { v7 as uuid } from 'uuid'
 import type { Browser, Page } from 'playwright-core'
+import { aCoupon } from '../../core/coupon/example'
 import type { Section, Student } from '../../contract/people'
 import type { ShopVersion } from '../../contract/shop'
 import { addClass, foundTestSchool, type School } from '../school'
@@ -89,6 +91,29 @@ describe('the shop', () => {
     await place(page, 'booth 2, column 1, row 1').press('ArrowRight')
     await place(page, 'booth 2, column 1, row 1').waitFor()
     expect(await page.getByRole('button', { name: 'Save the shop' }).count()).toBe(0)
+    await page.context().close()
+  })
+})
+
+describe('hours of a programme', () => {
+  it('are asked for in House, and what is left of them stands on the Record', async () => {
+    const page = await signedIn(browser, 'maren')
+    await page.goto(`${ADDRESS}/house`)
+    const hours = page.getByRole('region', { name: 'Hours', exact: true })
+    await hours.getByRole('button', { name: 'Ask for hours' }).click()
+    await hours.getByLabel('Hours').fill('0')
+    await hours.getByRole('button', { name: 'Save the hours' }).click()
+    await hours.getByText(/at least 1 hour/).waitFor()
+    await hours.getByLabel('Hours').fill('120')
+    await hours.getByRole('button', { name: 'Save the hours' }).click()
+    await expect.poll(() => hours.getByRole('button', { name: 'Save the hours' }).count()).toBe(0)
+    const document = aCoupon({ studentId: student.id })
+    await school.lead.ask('PUT', `/api/coupons/${uuid()}`, { baseVersion: 0, why: '', document })
+    await page.goto(`${ADDRESS}/record/${student.id}`)
+    const panel = page.getByRole('region', { name: 'Hours this term' })
+    await panel.getByText(/of 120 h/).waitFor()
+    await panel.getByText(/h left/).waitFor()
+    await school.lead.ask('PUT', '/api/school/programme', { wanted: [] })
     await page.context().close()
   })
 })

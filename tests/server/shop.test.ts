@@ -4,6 +4,7 @@ import { aCoupon } from '../../core/coupon/example'
 import { classDayAt } from '../../core/calendar'
 import { roomOfBooths, type ShopPlan } from '../../core/floor'
 import type { Section, Student } from '../../contract/people'
+import type { StudentHours } from '../../contract/hours'
 import type { Problem } from '../../contract/problem'
 import type { BoothFault, FloorBooths, ShopVersion } from '../../contract/shop'
 import { closeDatabase } from '../../server/store/database'
@@ -87,6 +88,61 @@ describe('a booth out of service', () => {
     ['booth', 'half a booth', 1.5],
   ])('is refused at %s: %s', async (path, says, booth) => {
     const { status, body } = await note(says, uuid(), booth)
+    expect([status, body.errors?.[0]?.path]).toEqual([422, path])
+  })
+})
+
+describe('hours of a programme', () => {
+  const ask = (wanted: unknown) => school.lead.ask<Problem>('PUT', '/api/school/programme', { wanted })
+  const hours = async () =>
+    (await school.instructor.ask<StudentHours>('GET', `/api/students/${school.mine.id}/hours`)).body
+  afterAll(() => ask([]))
+
+  it('are a lead’s to say, and stand on the Record with what is done and what is left', async () => {
+    expect((await school.instructor.ask('PUT', '/api/school/programme', { wanted: [] })).status).toBe(403)
+    expect(
+      (
+        await ask([
+          { of: '1G', hours: 40 },
+          { of: 'all work', hours: 200 },
+        ])
+      ).status,
+    ).toBe(204)
+    const before = await hours()
+    // Both days of a meeting from six to nine, of a section that meets on Mondays.
+    for (const classDay of ['2026-09-14', '2026-09-21'])
+      await school.instructor.ask('PUT', `/api/coupons/${uuid()}`, {
+        baseVersion: 0,
+        why: '',
+        document: { ...aCoupon({ studentId: school.mine.id }), classDay },
+      })
+    const after = await hours()
+    expect(after.days).toBe(before.days + 2)
+    expect(after.boothMinutes).toBe(before.boothMinutes + 360)
+    const own = after.positions.find(one => one.position === '1G')!
+    expect(after.programme).toEqual([
+      { of: '1G', hours: 40, done: own.boothMinutes / 60, left: 40 - own.boothMinutes / 60 },
+      { of: 'all work', hours: 200, done: after.boothMinutes / 60, left: 200 - after.boothMinutes / 60 },
+    ])
+    expect(own.boothMinutes).toBeGreaterThanOrEqual(360)
+    expect((await school.student.ask('GET', `/api/students/${school.other.id}/hours`)).status).toBe(403)
+  })
+
+  it.each([
+    [
+      'wanted',
+      [
+        { of: '1G', hours: 4 },
+        { of: '1G', hours: 5 },
+      ],
+    ],
+    ['wanted[0].of', [{ of: '9G', hours: 4 }]],
+    ['wanted[0].hours', [{ of: '1G', hours: 0 }]],
+    ['wanted[0].hours', [{ of: '1G', hours: 2001 }]],
+    ['wanted', Array.from({ length: 40 }, () => ({ of: '1G', hours: 4 }))],
+    ['wanted', null],
+  ])('are refused at %s', async (path, wanted) => {
+    const { status, body } = await ask(wanted)
     expect([status, body.errors?.[0]?.path]).toEqual([422, path])
   })
 })

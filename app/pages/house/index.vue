@@ -144,6 +144,7 @@ async function done(said: string) {
         <SchoolClock />
         <StaffCodes />
         <IdleScreens />
+        <ProgrammeHours />
         <LastBackup />
       </template>
     </template>
