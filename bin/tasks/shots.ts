@@ -60,8 +60,6 @@ const RESTARTS = [
   'r',
   'r',
   'ArrowUp',
-  'r',
-  'r',
   'ArrowUp',
   'ArrowUp',
   'u',

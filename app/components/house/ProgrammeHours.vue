@@ -6,7 +6,7 @@ import { useHours } from '~/stores/hours'
 
 /** Hours that the school's programme asks for: of a position, or of all work. */
 const store = useHours()
-const { message, busy, attempt } = useFieldErrors()
+const { errors, message, busy, attempt } = useFieldErrors()
 const wanted = ref<HoursWanted[]>([])
 const saved = ref('')
 onMounted(async () => {
@@ -42,7 +42,8 @@ async function keep() {
           label="Hours"
           type="number"
           density="compact"
-          hide-details
+          hide-details="auto"
+          :error-messages="errors[`wanted[${n}].hours`]"
           min="1"
           :max="MOST_HOURS"
           :model-value="row.hours"
@@ -52,7 +53,7 @@ async function keep() {
           >Take away</v-btn
         >
       </div>
-      <p v-if="message" role="alert" class="alert">{{ message }}</p>
+      <p v-if="message || errors.wanted" role="alert" class="alert">{{ message || errors.wanted }}</p>
       <div class="acts">
         <v-btn v-if="free.length > 0" variant="outlined" @click="wanted = [...wanted, { of: free[0]!, hours: 40 }]"
           >Ask for hours</v-btn

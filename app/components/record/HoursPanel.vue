@@ -26,7 +26,8 @@ const share = (done: number, wanted: number) => `${Math.min(100, (100 * done) / 
     <template v-else-if="hours">
       <p>
         <b class="num">{{ say(hours.boothMinutes) }}</b> in the booth on {{ hours.days }}
-        {{ hours.days === 1 ? 'day' : 'days' }}, about <b class="num">{{ say(arcMinutes) }}</b> of it at the arc.
+        {{ hours.days === 1 ? 'day' : 'days' }}, about <b class="num">{{ say(arcMinutes) }}</b> at the arc on the
+        coupons that were read.
       </p>
       <ul v-if="hours.programme.length > 0" aria-label="Toward the programme">
         <li v-for="row in hours.programme" :key="row.of">

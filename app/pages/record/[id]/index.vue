@@ -137,6 +137,9 @@ const print = () => window.print()
   min-height: 36px;
   align-items: center;
 }
+.common li b {
+  white-space: nowrap;
+}
 .common li::first-letter {
   text-transform: uppercase;
 }
