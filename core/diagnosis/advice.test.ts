@@ -14,15 +14,18 @@ import {
 } from '../coupon'
 import { aCoupon, aFlaw, aJoint, aTicket, EXAMPLE_STUDENT } from '../coupon/example'
 import { gradeCoupon } from '../grading'
-import { DEFAULT_HOUSE_RULES } from '../house'
+import { DEFAULT_HOUSE_RULES, type HouseRules } from '../house'
 import { drawTechnique, weldWith } from '../simulate'
 import { seededRandom } from '../statistics'
 import { currentWindow } from '../setup'
 import { positionOf, runAs, type PieceKind } from '../trade'
 import { inches } from '../units'
 import {
+  causeOf,
   CAUSES,
+  changeFor,
   diagnose,
+  drillFor,
   questionFor,
   schoolPriors,
   signOf,
@@ -344,7 +347,40 @@ describe('what is only told', () => {
     expect(diagnose(told, rules).causes[0]!.cause.id).toBe('arc blow')
     expect(advice(told)).toMatch(/Move the clamp/)
   })
+  it('an arc that wandered names its cause on a coupon that shows nothing', () => {
+    const told = diagnose({ ...aCoupon(), answers: { 'arc wanders': 'yes' } }, rules)
+    expect(told.change?.cause.id).toBe('arc blow')
+    expect(told.nextRun).toMatch(/^Move the clamp/)
+  })
   it('every one of them weighs something', () => {
     for (const sign of SIGNS.filter(one => one.lookedFor === 'asked')) expect(sign.weight).toBeGreaterThan(0)
+  })
+})
+
+describe('the house’s ways', () => {
+  const by = (ways: Partial<HouseRules['ways']>): HouseRules => ({ ...rules, ways: { ...rules.ways, ...ways } })
+  const said = (id: CauseId, document: CouponDocument, ways: Partial<HouseRules['ways']> = {}) => {
+    const wanted = { cause: causeOf(id), document, markIds: [], strong: false }
+    return `${changeFor(wanted, by(ways))}. Then ${drillFor(causeOf(id), document, by(ways))}`
+  }
+  const level = aCoupon({ ticket: { position: '2G' } })
+  it.each([
+    ['aim', level, {}, /^Aim just above the toe of the last bead/],
+    ['aim', level, { horizontalAim: 'on the toe' }, /^Aim at the toe of the last bead/],
+    ['aim', aCoupon(), {}, /^Aim at the toe of the last bead/],
+    ['crater left', aCoupon(), {}, /^Pause and back over the crater/],
+    ['crater left', aCoupon(), { endOfRun: 'stop an inch short and weld in from the end' }, /^Stop an inch short/],
+    ['first bead slow', level, {}, /^The first bead faster/],
+    ['first bead slow', level, { firstBead: 'lay it flat, then turn the plate' }, /^Lay the first bead flat/],
+    ['weave wide', aCoupon(), {}, /^Keep the weave narrower/],
+    ['weave wide', aCoupon(), { manipulation: 'stringers only' }, /^Stringers only/],
+    ['too long in crater', aCoupon(), {}, /a strip of eight restarts on stubs$/],
+    ['too long in crater', aCoupon(), { stubDays: 'never' }, /a strip of eight restarts$/],
+  ] as const)('%s is said as the house does it', (id, document, ways, words) =>
+    expect(said(id, document, ways)).toMatch(words),
+  )
+  it('a house without stub days is never sent to drill on stubs', () => {
+    for (const { id } of CAUSES)
+      expect(drillFor(causeOf(id), aCoupon(), by({ stubDays: 'never' })), id).not.toMatch(/on stubs/)
   })
 })

@@ -385,9 +385,9 @@ export const CAUSES: readonly Cause[] = [
   {
     id: 'arc blow',
     name: 'Arc blow',
-    prior: 0.015,
+    prior: 0.02,
     shows: {
-      'arc wanders': 0.8,
+      'arc wanders': 0.9,
       'undercut upper': 0.1,
       'undercut lower': 0.1,
       'one wall': 0.2,

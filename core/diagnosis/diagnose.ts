@@ -110,7 +110,7 @@ export function diagnoseSigns(
     change,
     notLikeliest: change === first ? null : whyNot(first, change, seen, odds, setUp >= 0),
     unreadable: null,
-    nextRun: `${advice(change, document, rules, clear && change === first)}. Then ${drillFor(change.cause, document)}.`,
+    nextRun: `${advice(change, document, rules, clear && change === first)}. Then ${drillFor(change.cause, document, rules)}.`,
   }
 }
 

@@ -1,6 +1,16 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { anHour, minutesAReading, minutesUntil, queueOrder, USUAL_MINUTES, type ReadAt } from '.'
+import {
+  anHour,
+  minutesAReading,
+  minutesUntil,
+  queueOrder as orderBy,
+  USUAL_MINUTES,
+  type InQueue,
+  type ReadAt,
+} from '.'
+
+const queueOrder = <T extends InQueue>(waiting: readonly T[]) => orderBy(waiting, 'not read today first')
 
 const at = (minute: number) => new Date(Date.UTC(2026, 10, 27, 18, minute)).toISOString()
 const waits = fc.array(
@@ -16,6 +26,16 @@ describe('whom to read next', () => {
       { id: 'not read, early', since: at(10), readToday: false },
     ])
     expect(order.map(one => one.id)).toEqual(['not read, early', 'not read, late', 'read, longest'])
+  })
+  it('is whoever has waited longest, where the house says so', () => {
+    const order = orderBy(
+      [
+        { id: 'not read, late', since: at(30), readToday: false },
+        { id: 'read, longest', since: at(0), readToday: true },
+      ],
+      'longest wait first',
+    )
+    expect(order.map(one => one.id)).toEqual(['read, longest', 'not read, late'])
   })
   it('nobody is lost or doubled, and what goes in comes out in the same order whatever order it came in', () => {
     fc.assert(

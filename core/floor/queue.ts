@@ -1,3 +1,4 @@
+import type { Ways } from '../house'
 import { quantile } from '../statistics'
 
 /** A student whose coupon is ready to be read. */
@@ -9,13 +10,15 @@ export interface InQueue {
 }
 
 /**
- * Whom to read next: whoever has not been read today goes first, and of those whoever has waited longest. An
- * instructor may take anyone.
- * @example queueOrder([readAtSix, notReadYet])[0] // notReadYet
+ * Whom to read next, by the house's way: whoever has not been read today goes first, and of those whoever has waited
+ * longest; or whoever has waited longest, read or not. An instructor may take anyone.
+ * @example queueOrder([readAtSix, notReadYet], 'not read today first')[0] // notReadYet
  */
-export function queueOrder<T extends InQueue>(waiting: readonly T[]): T[] {
+export function queueOrder<T extends InQueue>(waiting: readonly T[], way: Ways['queueOrder']): T[] {
+  const unreadFirst = way === 'not read today first'
   return [...waiting].sort(
-    (a, b) => Number(a.readToday) - Number(b.readToday) || Date.parse(a.since) - Date.parse(b.since),
+    (a, b) =>
+      (unreadFirst ? Number(a.readToday) - Number(b.readToday) : 0) || Date.parse(a.since) - Date.parse(b.since),
   )
 }
 

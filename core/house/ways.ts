@@ -121,6 +121,11 @@ export const WAYS = {
     why: 'Who says that a rung is learned.',
     choices: ['good coupons in a row', 'instructor’s eye', 'a statistical rule'],
   },
+  queueOrder: {
+    name: 'Order of the queue',
+    why: 'Whose coupon is read next, when several wait.',
+    choices: ['not read today first', 'longest wait first'],
+  },
   angleWords: {
     name: 'Words for angles',
     why: '20 degrees of drag and 70 to the plate are the same rod.',

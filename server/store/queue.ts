@@ -2,6 +2,7 @@ import { minutesAReading, minutesUntil, queueOrder } from '../../core/floor'
 import type { FloorQueue, Hold, QueuePlace, WaitingStudent } from '../../contract/floor'
 import { database, inTransaction, isDuplicate, rows, run, toDateTime, toIso, type Queries } from './database'
 import { noteFloor } from './floorSerial'
+import { currentRules } from './houseRules'
 import { schoolDay } from './school'
 import { findStudent } from './students'
 
@@ -24,7 +25,8 @@ const before = (now: Date, minutes: number) => toDateTime(new Date(now.getTime()
 /** A section's queue, in the order in which it is read, as the day goes. */
 export async function queueOf(sectionId: string, now: Date): Promise<FloorQueue> {
   const today = await schoolDay(now)
-  const [waiting, holds, read] = await Promise.all([
+  const [{ rules }, waiting, holds, read] = await Promise.all([
+    currentRules(),
     rows<WaitingRow>(
       database(),
       `SELECT waiting.id, waiting.student_id, student.name, student.booth, waiting.since, waiting.said_by,
@@ -43,7 +45,7 @@ export async function queueOf(sectionId: string, now: Date): Promise<FloorQueue>
   ])
   const readings = read.map(row => ({ by: row.saved_by, at: toIso(row.saved_at) }))
   return {
-    waiting: queueOrder(waiting.map(toWaiting)),
+    waiting: queueOrder(waiting.map(toWaiting), rules.ways.queueOrder),
     holds,
     readings: readings.length,
     minutesAReading: minutesAReading(readings),

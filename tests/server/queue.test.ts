@@ -2,8 +2,11 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { v7 as uuid } from 'uuid'
 import type { FloorQueue, QueuePlace, WallClass } from '../../contract/floor'
 import type { Section, Student } from '../../contract/people'
+import { classDayAt } from '../../core/calendar'
 import { aCoupon } from '../../core/coupon/example'
+import type { HouseRules } from '../../core/house'
 import { closeDatabase, database } from '../../server/store/database'
+import { currentRules, keepRules } from '../../server/store/houseRules'
 import { addClass, addInstructor, foundTestSchool, type School } from '../school'
 import { ADDRESS, Visitor } from '../session'
 
@@ -124,6 +127,24 @@ describe('the queue', () => {
     await ready(tablet, second.id)
     expect((await save(1)).status).toBe(200)
     expect(await names()).toContain('Berit Osk')
+  })
+  it('stands in the order that the house goes by', async () => {
+    const document = { ...aCoupon({ studentId: second.id }), classDay: classDayAt(new Date(), '') }
+    await school.instructor.ask('PUT', `/api/coupons/${uuid()}`, { baseVersion: 0, why: '', document })
+    await ready(tablet, second.id)
+    const place = (await tablet.ask<QueuePlace>('GET', `/api/students/${first.id}/place`)).body.waiting!
+    await tablet.ask('DELETE', `/api/waiting/${place.id}`)
+    await ready(tablet, first.id)
+    expect(await names()).toEqual(['Anselm Rook', 'Berit Osk'])
+    const goBy = async (queueOrder: HouseRules['ways']['queueOrder']) => {
+      const { version, rules } = await currentRules()
+      const saver = { by: 'Maren Holt', why: 'the order of the queue', now: new Date() }
+      await keepRules(version, { ...rules, ways: { ...rules.ways, queueOrder } }, saver)
+    }
+    await goBy('longest wait first')
+    expect(await names()).toEqual(['Berit Osk', 'Anselm Rook'])
+    await goBy('not read today first')
+    expect(await names()).toEqual(['Anselm Rook', 'Berit Osk'])
   })
 })
 

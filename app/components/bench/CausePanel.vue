@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import type { CouponDocument } from '~~/core/coupon'
-import { CAUSES, signOf, type CauseId, type RankedCause, type Diagnosis } from '~~/core/diagnosis'
+import { CAUSES, changeFor, drillFor, signOf, type CauseId, type RankedCause, type Diagnosis } from '~~/core/diagnosis'
 import { useBench } from '~/stores/bench'
+import { useHouseRules } from '~/stores/houseRules'
 
 /**
  * The likely causes with their odds, what speaks for and against each, the question that tells most, and what the
@@ -10,6 +11,8 @@ import { useBench } from '~/stores/bench'
 const props = defineProps<{ reading: Diagnosis; document: CouponDocument }>()
 defineEmits<{ told: [] }>()
 const bench = useBench()
+const houseRules = useHouseRules()
+const rules = computed(() => houseRules.rulesOf(props.document.rulesVersion))
 
 const shown = computed(() => props.reading.causes.slice(0, 3))
 const opened = ref<CauseId | null>(null)
@@ -17,6 +20,12 @@ const percent = (odds: number) => (odds >= 0.995 ? 'over 99 %' : `${Math.round(o
 const heading = computed(() =>
   props.reading.clear ? 'Likely cause' : props.reading.change ? 'Could be any of these' : 'Nothing is singled out',
 )
+/** What would be said for it, as the house says it. */
+const thenOf = ({ cause, speaksFor }: RankedCause) => {
+  const markIds = speaksFor.flatMap(sign => sign.markIds)
+  const change = changeFor({ cause, document: props.document, markIds, strong: false }, rules.value)
+  return `${change}; ${drillFor(cause, props.document, rules.value)}`
+}
 const marksOf = (row: RankedCause) => row.speaksFor.flatMap(sign => sign.markIds)
 function open(row: RankedCause) {
   opened.value = opened.value === row.cause.id ? null : row.cause.id
@@ -46,7 +55,7 @@ const all = CAUSES.map(({ id, name }) => ({ value: id, title: name }))
               <dd>no {{ row.against.map(id => signOf(id).says).join(', no ') }}</dd></template
             >
             <dt>then</dt>
-            <dd>{{ row.cause.change }}; {{ row.cause.drill }}</dd>
+            <dd>{{ thenOf(row) }}</dd>
           </dl>
         </li>
       </ol>

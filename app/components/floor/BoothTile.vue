@@ -34,6 +34,13 @@ const ofToday = computed(() => {
   const read = props.readAgo ? `${minutes.value} min arc · ${props.readAgo}` : 'not read today'
   return props.student?.selfRead ? 'has read it' : read
 })
+/** What is seen of the link stands in its label, word for word. */
+const sayRead = computed(() => {
+  const { name, last } = props.student!
+  if (props.fault) return `Read a coupon of ${name}`
+  const run = last ? `${last.ticket.rung} ${describeRod(last.ticket)} · ${last.ticket.currentA} A` : 'no coupon yet'
+  return `Read a coupon of ${name} ${run}`
+})
 const number = computed(() => (props.booth === null ? 'no booth' : `booth ${props.booth}`))
 </script>
 
@@ -53,6 +60,7 @@ const number = computed(() => (props.booth === null ? 'no booth' : `booth ${prop
         </template>
         <v-list density="comfortable">
           <v-list-item v-if="student && state === 'waits'" title="Not ready" @click="$emit('notReady')" />
+          <v-list-item v-else-if="student && fault" title="Ready" @click="$emit('ready')" />
           <v-list-item v-if="student" title="Record" :to="`/record/${student.id}`" />
           <v-list-item v-if="fault" title="In service again" @click="$emit('putBack')" />
           <v-list-item v-else-if="booth !== null" title="Out of service" @click="$emit('takeOut')" />
@@ -72,12 +80,7 @@ const number = computed(() => (props.booth === null ? 'no booth' : `booth ${prop
       </button>
     </div>
     <p v-if="fault" class="broken"><b>out of service</b> {{ fault.says }}</p>
-    <NuxtLink
-      v-if="student"
-      class="who"
-      :to="{ path: '/bench', query: { student: student.id } }"
-      :aria-label="`Read a coupon of ${student.name}`"
-    >
+    <NuxtLink v-if="student" class="who" :to="{ path: '/bench', query: { student: student.id } }" :aria-label="sayRead">
       <b>{{ student.name }}</b>
       <template v-if="student.last && !fault">
         <span class="rung">{{ student.last.ticket.rung }}</span>
