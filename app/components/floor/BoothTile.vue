@@ -34,13 +34,6 @@ const ofToday = computed(() => {
   const read = props.readAgo ? `${minutes.value} min arc · ${props.readAgo}` : 'not read today'
   return props.student?.selfRead ? 'has read it' : read
 })
-/** What is seen of the link stands in its label, word for word. */
-const sayRead = computed(() => {
-  const { name, last } = props.student!
-  if (props.fault) return `Read a coupon of ${name}`
-  const run = last ? `${last.ticket.rung} ${describeRod(last.ticket)} · ${last.ticket.currentA} A` : 'no coupon yet'
-  return `Read a coupon of ${name} ${run}`
-})
 const number = computed(() => (props.booth === null ? 'no booth' : `booth ${props.booth}`))
 </script>
 
@@ -80,7 +73,8 @@ const number = computed(() => (props.booth === null ? 'no booth' : `booth ${prop
       </button>
     </div>
     <p v-if="fault" class="broken"><b>out of service</b> {{ fault.says }}</p>
-    <NuxtLink v-if="student" class="who" :to="{ path: '/bench', query: { student: student.id } }" :aria-label="sayRead">
+    <NuxtLink v-if="student" class="who" :to="{ path: '/bench', query: { student: student.id } }">
+      <span class="sr-only">Read a coupon of </span>
       <b>{{ student.name }}</b>
       <template v-if="student.last && !fault">
         <span class="rung">{{ student.last.ticket.rung }}</span>
