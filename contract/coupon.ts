@@ -4,7 +4,7 @@ import type { CouponDocument, Degree, Face, Mark, TryKind, Verdict } from '../co
 import { FAULTS, isPlate, MOST_PASSES, GAUGE_KINDS, refusals, stripOf } from '../core/coupon'
 import { CAUSES, SIGNS } from '../core/diagnosis'
 import { DISCONTINUITIES, ELECTRODES, POSITIONS, ROD_SIZES } from '../core/trade'
-import { amperes, capped, choice, day, each, key, label, list, millimetres, oneOf, uuid } from './fields'
+import { amperes, boothNumber, capped, choice, day, each, key, label, list, millimetres, oneOf, uuid } from './fields'
 import { fitUpSchema, passesSchema } from './pass'
 import { pieceSchema } from './piece'
 
@@ -40,13 +40,7 @@ export const ticketSchema = object({
   polarity: oneOf(['DCEP', 'DCEN', 'AC'] as const, 'a polarity'),
   hand: oneOf(['right', 'left'] as const, 'a hand'),
   travel: oneOf(['left to right', 'right to left', 'up', 'down'] as const, 'a direction'),
-  booth: number()
-    .strict()
-    .nullable()
-    .defined()
-    .integer('${path} is a whole number')
-    .min(1, '${path} is 1 or more')
-    .max(999, '${path} is at most 999'),
+  booth: boothNumber().nullable().defined(),
   hoursOut: number().strict().optional().min(0, '${path} is 0 h or more').max(1000, '${path} is at most 1000 h'),
 }).exact('${properties} does not belong on a ticket')
 

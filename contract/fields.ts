@@ -1,4 +1,5 @@
 import { array, lazy, mixed, number, string, type ISchema, type Schema } from 'yup'
+import { MOST_BOOTH } from '../core/floor'
 
 /** Earliest and latest day that a school's record can hold; outside it a date is a slip of the keys. */
 const FIRST_DAY = '2000-01-01'
@@ -45,6 +46,14 @@ export const label = (most: number) =>
     .test('blank', '${path} is missing', value => !value || value.trim() !== '')
     .max(most, `\${path} is at most ${most} characters`)
     .matches(/^[^\p{Cc}]*$/u, '${path} holds characters that cannot be shown')
+
+/** A booth's number, where there is one. */
+export const boothNumber = () =>
+  number()
+    .strict()
+    .integer('${path} is a whole number')
+    .min(1, '${path} is 1 or more')
+    .max(MOST_BOOTH, `\${path} is at most ${MOST_BOOTH}`)
 
 /** A time of day, `18:30`. */
 export const timeOfDay = () =>

@@ -1,7 +1,7 @@
 import { isTimeZone } from '../core/calendar'
-import { array, boolean, number, object, string } from 'yup'
+import { array, boolean, object, string } from 'yup'
 import type { CouponDocument, Hand, RunAgain, Verdict } from '../core/coupon'
-import { capped, day, label, list, timeOfDay, typed, uuid } from './fields'
+import { boothNumber, capped, day, label, list, timeOfDay, typed, uuid } from './fields'
 
 export type Role = 'lead' | 'instructor' | 'student'
 
@@ -69,14 +69,7 @@ export interface Student extends StudentFields {
 
 const hand = () =>
   string<Hand>().strict().required('${path} is missing').oneOf(['right', 'left'], '${path} is right or left')
-const booth = () =>
-  number()
-    .strict()
-    .nullable()
-    .defined()
-    .integer('${path} is a whole number')
-    .min(1, '${path} is 1 or more')
-    .max(999, '${path} is at most 999')
+const booth = () => boothNumber().nullable().defined()
 
 export const studentSchema = object({
   name: label(80),

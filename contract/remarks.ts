@@ -1,5 +1,5 @@
-import { number, object } from 'yup'
-import { label, uuid } from './fields'
+import { object } from 'yup'
+import { boothNumber, label, uuid } from './fields'
 
 /** What a remark is about: one student, one booth, or the whole section where both are null. */
 export interface RemarkAbout {
@@ -28,13 +28,9 @@ export const MOST_SAID = 200
 export const remarkSchema = object({
   sectionId: uuid().required('${path} is missing'),
   studentId: uuid().nullable().defined('${path} is missing: null where it is about nobody'),
-  booth: number()
-    .strict()
+  booth: boothNumber()
     .nullable()
     .defined('${path} is missing: null where it is about none')
-    .integer('${path} is a whole number')
-    .min(1, '${path} is 1 or more')
-    .max(999, '${path} is at most 999')
     .test('one', 'A remark is about a student or a booth, not both', function (booth) {
       return booth === null || this.parent.studentId === null
     }),

@@ -1,7 +1,6 @@
-import { mixed, number, object } from 'yup'
+import { number, object } from 'yup'
 import {
   FIXTURE_KINDS,
-  MOST_BOOTH,
   MOST_COLUMNS,
   MOST_ROOMS,
   MOST_ROWS,
@@ -10,7 +9,7 @@ import {
   type ShopPlan,
   type ShopRoom,
 } from '../core/floor'
-import { label, list, oneOf } from './fields'
+import { boothNumber, label, list, oneOf } from './fields'
 
 /** The shop as it is laid out; version 0 and no plan before anybody has. */
 export interface ShopVersion {
@@ -33,16 +32,9 @@ const whole = (what: string, low: number, high: number) =>
     .min(low, `\${path} is ${what}, ${low} to ${high}`)
     .max(high, `\${path} is ${what}, ${low} to ${high}`)
 
-const booth = () => whole('a booth’s number', 1, MOST_BOOTH)
-
 const fixture = object({
   kind: oneOf(FIXTURE_KINDS, 'a thing of a shop'),
-  booth: mixed<number>()
-    .nullable()
-    .defined('${path} is missing: null for all but a booth')
-    .test('booth', `\${path} is a booth’s number, 1 to ${MOST_BOOTH}`, value => {
-      return value === null || booth().isValidSync(value)
-    }),
+  booth: boothNumber().nullable().defined('${path} is missing: null for all but a booth'),
   column: whole('a column of the room', 0, MOST_COLUMNS - 1),
   row: whole('a row of the room', 0, MOST_ROWS - 1),
 }).exact()
@@ -79,7 +71,10 @@ export interface BoothFaultSave {
   readonly booth: number
   readonly says: string
 }
-export const boothFaultSchema = object({ booth: booth(), says: label(120).label('What is wrong') }).exact()
+export const boothFaultSchema = object({
+  booth: boothNumber().required('${path} is missing'),
+  says: label(120).label('What is wrong'),
+}).exact()
 
 /** A booth that is out of service. */
 export interface BoothFault extends BoothFaultSave {

@@ -15,8 +15,8 @@ export const useShop = defineStore('shop', () => {
     shop.value = await request<ShopVersion>('PUT', '/api/shop', { baseVersion, plan })
   }
 
-  const takeOut = (id: string, fault: BoothFaultSave) => request<null>('PUT', `/api/booth-faults/${id}`, fault)
-  const putBack = (id: string) => request('POST', `/api/booth-faults/${id}/clear`)
+  const takeOut = (id: string, fault: BoothFaultSave) => request<undefined>('PUT', `/api/booth-faults/${id}`, fault)
+  const putBack = (id: string) => request<undefined>('POST', `/api/booth-faults/${id}/clear`)
 
   return { shop, load, save, takeOut, putBack }
 })

@@ -4,6 +4,7 @@ import {
   addFixture,
   boothState,
   fixtureAt,
+  MOST_ROWS,
   moveFixture,
   nextBooth,
   planFaults,
@@ -20,6 +21,14 @@ describe('a shop that nobody has laid out', () => {
     expect(fixtureAt(room, 0, 1)).toMatchObject({ kind: 'booth', booth: 6 })
     expect(roomOfBooths([7, 3, 3], 'Shop').fixtures.map(one => one.booth)).toEqual([3, 7])
     expect(roomOfBooths([], 'Shop')).toMatchObject({ columns: 1, rows: 1, fixtures: [] })
+  })
+  it('has no more rows than a room may have, however few were to stand in a row', () => {
+    const long = roomOfBooths(
+      Array.from({ length: 60 }, (_, n) => n + 1),
+      'Shop',
+      1,
+    )
+    expect([long.columns, long.rows]).toEqual([6, MOST_ROWS])
   })
   it('never stands outside itself, whatever the booths', () =>
     fc.assert(

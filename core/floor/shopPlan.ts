@@ -46,11 +46,13 @@ export const fixtureAt = ({ fixtures }: ShopRoom, column: number, row: number): 
 const WIDER = 1.4
 
 /**
- * A room of booths in rows, for a school that has not laid out its shop: in order, about as wide as a screen.
+ * A room of booths in rows, in order: about as wide as a screen where nobody says how many stand in a row; more in a
+ * row than was said where a room would have too many rows.
  * @example roomOfBooths([3, 1, 2], 'Shop').columns // 3
  */
-export function roomOfBooths(booths: readonly number[], name: string, columns = columnsFor(booths.length)): ShopRoom {
+export function roomOfBooths(booths: readonly number[], name: string, inARow = columnsFor(booths.length)): ShopRoom {
   const ordered = [...new Set(booths)].sort((a, b) => a - b)
+  const columns = Math.max(inARow, Math.ceil(ordered.length / MOST_ROWS))
   return {
     name,
     columns,

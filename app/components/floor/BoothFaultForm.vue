@@ -14,8 +14,7 @@ const says = ref('')
 
 async function save() {
   const value = { booth: props.booth, says: says.value }
-  if (await attempt(async () => void (await shop.takeOut(id, value)), { schema: boothFaultSchema, value }))
-    emit('saved')
+  if (await attempt(() => shop.takeOut(id, value), { schema: boothFaultSchema, value })) emit('saved')
 }
 </script>
 

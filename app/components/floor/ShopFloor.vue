@@ -65,7 +65,7 @@ const elsewhere = computed(() => shown.value.elsewhere.map(student => tileOf(stu
 
 <template>
   <div class="shop">
-    <section v-for="room in rooms" :key="room.name" class="room" :aria-label="room.name || 'The shop'">
+    <section v-for="(room, n) in rooms" :key="n" class="room" :aria-label="room.name || 'The shop'">
       <h2 v-if="room.name">{{ room.name }}</h2>
       <ul :style="{ '--columns': room.columns }">
         <li

@@ -21,7 +21,7 @@ const change = (n: number, part: Partial<HoursWanted>) => {
 }
 async function keep() {
   const value = { wanted: wanted.value }
-  const done = await attempt(async () => void (await store.ask(wanted.value)), { schema: programmeSchema, value })
+  const done = await attempt(() => store.ask(wanted.value), { schema: programmeSchema, value })
   if (done) saved.value = JSON.stringify(wanted.value)
 }
 </script>

@@ -47,12 +47,10 @@ async function reset() {
 
 <template>
   <div class="page">
-    <header class="page-head">
-      <h1>House</h1>
-      <HouseTabs />
+    <HouseHead>
       <div class="push" />
       <v-btn v-if="session.isLead && said > 0" variant="outlined" @click="asking = true">Begin anew</v-btn>
-    </header>
+    </HouseHead>
     <PageState v-if="problem || loading" :problem="problem" :loading="loading" @again="load" />
     <template v-else>
       <p class="quiet lead" role="status">

@@ -89,10 +89,7 @@ async function keep() {
 
 <template>
   <div class="page wide">
-    <header class="page-head">
-      <h1>House</h1>
-      <HouseTabs />
-    </header>
+    <HouseHead />
     <PageState v-if="problem || loading" :problem="problem" :loading="loading" @again="load" />
     <div v-else class="two">
       <SheetList v-model:shown-id="shownId" label="Code books" :sheets="list" :locked="draft !== null" />

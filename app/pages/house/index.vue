@@ -51,14 +51,12 @@ async function done(said: string) {
 
 <template>
   <div class="page">
-    <header class="page-head">
-      <h1>House</h1>
-      <HouseTabs />
+    <HouseHead>
       <div class="push"><SectionChooser /></div>
       <v-btn v-if="session.isLead" variant="outlined" @click="form = { is: 'section', section: null }"
         >New section</v-btn
       >
-    </header>
+    </HouseHead>
     <p class="quiet said" role="status">{{ notice }}</p>
     <PageState v-if="problem || (loading && !sections.loaded)" :problem="problem" :loading="loading" @again="load" />
     <PageState v-else-if="!sections.current" :empty="sections.none">

@@ -94,10 +94,7 @@ const keep = () =>
 
 <template>
   <div class="page">
-    <header class="page-head">
-      <h1>House</h1>
-      <HouseTabs />
-    </header>
+    <HouseHead />
     <PageState v-if="problem || loading" :problem="problem" :loading="loading" @again="load" />
     <div v-else-if="ladder && inForce" class="two">
       <section class="panel list" aria-label="The ladder">

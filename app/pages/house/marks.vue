@@ -10,10 +10,7 @@ useHead({ title: 'Marks · Fusilis' })
 
 <template>
   <div class="page">
-    <header class="page-head">
-      <h1>House</h1>
-      <HouseTabs />
-    </header>
+    <HouseHead />
     <div class="panel wrap">
       <table>
         <caption class="sr-only">

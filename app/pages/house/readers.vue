@@ -52,10 +52,7 @@ const pairs = computed(() =>
 
 <template>
   <div class="page">
-    <header class="page-head">
-      <h1>House</h1>
-      <HouseTabs />
-    </header>
+    <HouseHead />
     <PageState v-if="problem || loading" :problem="problem" :loading="loading" @again="load" />
     <template v-else-if="agreement">
       <section class="panel block">

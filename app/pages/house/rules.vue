@@ -98,9 +98,7 @@ function exportFile() {
 
 <template>
   <div class="page">
-    <header class="page-head">
-      <h1>House</h1>
-      <HouseTabs />
+    <HouseHead>
       <div class="push acts">
         <input
           ref="file"
@@ -114,7 +112,7 @@ function exportFile() {
         <v-btn v-if="!locked" variant="text" @click="file?.click()">Import</v-btn
         ><v-btn variant="text" @click="exportFile">Export</v-btn>
       </div>
-    </header>
+    </HouseHead>
     <PageState v-if="loading || problem" :loading="loading" :problem="problem" @again="load" />
     <div v-else class="room">
       <div class="rules">

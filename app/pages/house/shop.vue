@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { useLocalStorage } from '@vueuse/core'
 import {
   addFixture,
   FIXTURE_KINDS,
@@ -14,7 +13,7 @@ import {
   type ShopRoom,
 } from '~~/core/floor'
 import { useLoader } from '~/composables/loader'
-import { useSaving } from '~/composables/saving'
+import { useVersionedDraft } from '~/composables/versionedDraft'
 import { useSession } from '~/stores/session'
 import { useShop } from '~/stores/shop'
 
@@ -25,19 +24,14 @@ useHead({ title: 'Shop · Fusilis' })
 const { loading, problem, load } = useLoader(store.load)
 onMounted(load)
 
-/** What was laid out and not saved yet stays in this browser. */
-const draft = useLocalStorage<{ baseVersion: number; plan: ShopPlan } | null>(
-  `fusilis.shop.${session.me?.id ?? ''}`,
-  null,
-  { serializer: { read: text => JSON.parse(text) as never, write: JSON.stringify } },
-)
-const { busy, refused, attempt } = useSaving()
-const rooms = computed(() => draft.value?.plan.rooms ?? store.shop.plan?.rooms ?? [])
+const { draft, why, busy, refused, begin, edit: put, leave, save } = useVersionedDraft<ShopPlan>('shop')
+const rooms = computed(() => draft.value?.sheet.rooms ?? store.shop.plan?.rooms ?? [])
 const chosen = ref(0)
 const room = computed(() => rooms.value[chosen.value] ?? null)
 
 function edit(next: readonly ShopRoom[]) {
-  draft.value = { baseVersion: draft.value?.baseVersion ?? store.shop.version, plan: { rooms: next } }
+  if (draft.value) put({ rooms: next })
+  else begin({ rooms: next }, store.shop.version)
   chosen.value = Math.min(chosen.value, Math.max(0, next.length - 1))
 }
 const change = (changed: ShopRoom) => edit(rooms.value.map((one, n) => (n === chosen.value ? changed : one)))
@@ -64,24 +58,17 @@ function add(kind: FixtureKind) {
 const resize = (side: 'columns' | 'rows', by: 1 | -1) => change({ ...room.value!, [side]: room.value![side] + by })
 const faults = computed(() => planFaults({ rooms: rooms.value }).map(fault => fault.message))
 
-const keep = () =>
-  attempt(faults.value[0] ?? '', async () => {
-    await store.save(draft.value!.baseVersion, draft.value!.plan)
-    draft.value = null
-  })
-function leave() {
-  draft.value = null
-  refused.value = ''
+/** Nobody is asked why a booth stands where it does. */
+function keep() {
+  why.value = 'laid out'
+  return save(faults.value[0] ?? '', ({ sheet, baseVersion }) => store.save(baseVersion, sheet))
 }
 const wholeNumber = (value: string, most: number) => Math.max(1, Math.min(most, Math.round(Number(value)) || 1))
 </script>
 
 <template>
   <div class="page">
-    <header class="page-head">
-      <h1>House</h1>
-      <HouseTabs />
-    </header>
+    <HouseHead />
     <PageState v-if="problem || loading" :problem="problem" :loading="loading" @again="load" />
     <div v-else class="shop">
       <section v-if="rooms.length < MOST_ROOMS && session.isLead" class="panel lay" aria-label="Lay out booths">

@@ -31,10 +31,7 @@ const when = (at: string) => `${spokenDay(dayOf(at))}, ${wallTime(at)}`
 
 <template>
   <div class="page">
-    <header class="page-head">
-      <h1>House</h1>
-      <HouseTabs />
-    </header>
+    <HouseHead />
     <PageState v-if="problem || loading" :problem="problem" :loading="loading" @again="load" />
     <template v-else>
       <div class="bar">
