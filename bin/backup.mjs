@@ -1,6 +1,5 @@
 #!/usr/bin/env node
-import { dumpTo, stamp } from './dump.mjs'
-import { runTask } from './run.mjs'
+import { backupFile, keepByAge, writeBackup } from './backups.mjs'
 import { main, step } from './say.mjs'
 import { schoolFolder, withSchoolDatabase } from './schoolDatabase.mjs'
 
@@ -8,10 +7,14 @@ import { schoolFolder, withSchoolDatabase } from './schoolDatabase.mjs'
 const [named] = process.argv.slice(2).filter(word => !word.startsWith('--'))
 
 await main(() =>
-  withSchoolDatabase(async url => {
-    const file = named ?? `${schoolFolder()}/backups/fusilis-${stamp()}.sql.gz`
-    await step('Writing the backup', () => dumpTo(url, file))
-    await runTask('noteBackup', [], { env: { FUSILIS_DB_URL: url } })
-    console.log(`  ${file}\n  It holds every student’s record: keep it where only the school can read it.`)
-  }),
+  withSchoolDatabase(
+    async url => {
+      const file = named ?? backupFile(schoolFolder())
+      await step('Writing the backup', () => writeBackup(url, file))
+      console.log(`  ${file}\n  It holds every student’s record: keep it where only the school can read it.`)
+      for (const name of await keepByAge(schoolFolder()))
+        console.log(`  ${name} was older than it is kept, and is gone.`)
+    },
+    { live: true },
+  ),
 )

@@ -2,27 +2,20 @@
 import { rm } from 'node:fs/promises'
 import { needBuild } from './build.mjs'
 import { DEMO_ENV, sayAccounts } from './demoAccounts.mjs'
-import { startMariadb } from './mariadb.mjs'
-import { needDebian, needNpm } from './packages.mjs'
-import { ROOT, runTask } from './run.mjs'
+import { folderOf, openSchoolDatabase } from './schoolDatabase.mjs'
+import { needNpm } from './packages.mjs'
+import { runTask } from './run.mjs'
 import { main, step } from './say.mjs'
 import { serve, untilStopped } from './serve.mjs'
 
 await main(async () => {
-  const dir = `${ROOT}.data/demo`
+  const dir = folderOf('demo')
   console.log('Fusilis, with the made-up school of Gannet Quay')
   if (process.argv.includes('--fresh')) await step('Starting over', () => rm(dir, { recursive: true, force: true }))
-  if (!process.env.FUSILIS_DB_URL) await needDebian('mariadb-server')
   await needNpm()
   await needBuild()
-  const database = process.env.FUSILIS_DB_URL
-    ? { url: process.env.FUSILIS_DB_URL, stop: async () => {} }
-    : await step(
-        'Starting MariaDB',
-        () => startMariadb(dir),
-        'is another demo running from this folder? Stop it first.',
-      )
-  const env = { FUSILIS_DB_URL: database.url }
+  const database = await openSchoolDatabase(dir)
+  const env = { FUSILIS_DB_URL: database.ownerUrl }
   try {
     await step('Bringing the database up to date', () => runTask('migrate', [], { env }))
     await step('Filling the demo school, if it is empty', () => runTask('fillDemo', [], { env }))

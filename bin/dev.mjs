@@ -1,25 +1,22 @@
 #!/usr/bin/env node
-import { startMariadb } from './mariadb.mjs'
 import { DEMO_ENV } from './demoAccounts.mjs'
-import { needDebian, needNpm } from './packages.mjs'
-import { ROOT, run, runTask } from './run.mjs'
+import { folderOf, openSchoolDatabase } from './schoolDatabase.mjs'
+import { needNpm } from './packages.mjs'
+import { run, runTask } from './run.mjs'
 import { main, step } from './say.mjs'
 
 await main(async () => {
-  const own = !process.env.FUSILIS_DB_URL
-  if (own) await needDebian('mariadb-server')
   await needNpm()
-  const database = own
-    ? await step('Starting MariaDB', () => startMariadb(`${ROOT}.data/dev`))
-    : { url: process.env.FUSILIS_DB_URL, stop: async () => {} }
+  const database = await openSchoolDatabase(folderOf('dev'))
+  const asOwner = { FUSILIS_DB_URL: database.ownerUrl }
   const env = {
-    FUSILIS_DB_URL: database.url,
     ...DEMO_ENV,
+    FUSILIS_DB_URL: database.url,
     NUXT_SESSION_PASSWORD: 'only-for-development-on-this-machine',
   }
   try {
-    await step('Bringing the database up to date', () => runTask('migrate', [], { env }))
-    await step('Filling the demo school, if it is empty', () => runTask('fillDemo', [], { env }))
+    await step('Bringing the database up to date', () => runTask('migrate', [], { env: asOwner }))
+    await step('Filling the demo school, if it is empty', () => runTask('fillDemo', [], { env: asOwner }))
     process.once('SIGINT', () => {})
     await run('npx', ['nuxt', 'dev'], { env, show: true })
   } finally {

@@ -4,6 +4,7 @@ import { mkdir, rename, rm } from 'node:fs/promises'
 import { dirname } from 'node:path'
 import { pipeline } from 'node:stream/promises'
 import { createGunzip, createGzip } from 'node:zlib'
+import { SEALED, sealed, unsealed } from './seal.mjs'
 
 /** What MariaDB's own programs want to know of a database. */
 function server(url) {
@@ -38,7 +39,8 @@ function started(command, args, env) {
 
 /**
  * Writes everything that a school keeps to a file, as SQL, zipped: one consistent moment, while the school goes on. A
- * dump that was cut off never has the name of a whole one.
+ * dump that was cut off never has the name of a whole one. Where `FUSILIS_BACKUP_KEY` is set and the name says so, it is
+ * sealed for that key.
  */
 export async function dumpTo(url, file) {
   const { name, args, env } = server(url)
@@ -54,7 +56,13 @@ export async function dumpTo(url, file) {
   const { child, ended } = started('mariadb-dump', [...args, ...options, name], env)
   child.stdin.end()
   try {
-    await Promise.all([pipeline(child.stdout, createGzip(), createWriteStream(part, { mode: 0o600 })), ended])
+    const zipped = createGzip()
+    const whole = file.endsWith(SEALED) ? await sealed(zipped, process.env.FUSILIS_BACKUP_KEY ?? '') : zipped
+    await Promise.all([
+      pipeline(child.stdout, zipped),
+      pipeline(whole, createWriteStream(part, { mode: 0o600 })),
+      ended,
+    ])
     await rename(part, file)
   } catch (error) {
     await rm(part, { force: true })
@@ -67,10 +75,9 @@ export async function restoreFrom(url, file) {
   if (!existsSync(file))
     throw Object.assign(new Error(`There is no ${file}`), { advice: 'name a file of `npm run backup`.' })
   const { name, args, env } = server(url)
+  const stored = createReadStream(file)
+  const zipped = file.endsWith(SEALED) ? await unsealed(stored, process.env.FUSILIS_BACKUP_KEY_FILE) : stored
   const { child, ended } = started('mariadb', [...args, '--default-character-set=utf8mb4', name], env)
   child.stdout.resume()
-  await Promise.all([pipeline(createReadStream(file), createGunzip(), child.stdin), ended])
+  await Promise.all([pipeline(zipped, createGunzip(), child.stdin), ended])
 }
-
-/** `2026-11-27-1805`: a moment as part of a file's name. */
-export const stamp = (now = new Date()) => now.toISOString().slice(0, 16).replace('T', '-').replace(':', '')

@@ -1,5 +1,6 @@
 #!/usr/bin/env node
-import { dumpTo, restoreFrom, stamp } from './dump.mjs'
+import { backupFile } from './backups.mjs'
+import { dumpTo, restoreFrom } from './dump.mjs'
 import { runTask } from './run.mjs'
 import { main, step } from './say.mjs'
 import { schoolFolder, withSchoolDatabase } from './schoolDatabase.mjs'
@@ -11,7 +12,7 @@ await main(async () => {
   if (!file)
     throw Object.assign(new Error('Which backup?'), { advice: 'npm run restore -- FILE, a file of `npm run backup`.' })
   await withSchoolDatabase(async url => {
-    const before = `${schoolFolder()}/backups/before-restore-${stamp()}.sql.gz`
+    const before = backupFile(schoolFolder(), 'before-restore')
     await step('Writing what is there to a file', () => dumpTo(url, before))
     await step('Restoring', () => restoreFrom(url, file), `what was there before is in ${before}.`)
     await step('Bringing it up to date', () => runTask('migrate', [], { env: { FUSILIS_DB_URL: url } }))

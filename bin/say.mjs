@@ -10,7 +10,7 @@ export async function step(what, work, onFailure = '') {
     return result
   } catch (error) {
     process.stdout.write('failed\n')
-    throw Object.assign(error, { advice: onFailure })
+    throw Object.assign(error, { advice: error.advice ?? onFailure })
   }
 }
 

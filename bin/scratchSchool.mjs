@@ -20,7 +20,7 @@ export async function withScratchSchool(work, { durable = true } = {}) {
   await needBuild()
   const dir = await mkdtemp(`${tmpdir()}/fusilis-scratch-`)
   const database = await step('Starting a scratch MariaDB', () => startMariadb(dir, { durable }))
-  const env = { FUSILIS_DB_URL: database.url }
+  const env = { FUSILIS_DB_URL: database.ownerUrl }
   try {
     await step('Growing the demo school', async () => {
       await runTask('migrate', [], { env })

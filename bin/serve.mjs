@@ -4,6 +4,7 @@ import { existsSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { mkdir, readFile, writeFile } from 'node:fs/promises'
 import { ROOT } from './run.mjs'
+import { withParent } from './withParent.mjs'
 
 /** The key that seals sessions: the school's own, or one made once and kept beside the data. */
 async function sessionPassword(dir) {
@@ -36,7 +37,7 @@ async function answers(address) {
 /** Starts the built server and waits until it answers. With `show` its log goes on to our own output. */
 export async function serve({ dir, url, port, host = '127.0.0.1', env = {}, show = false }) {
   await needPort(port, host)
-  const server = spawn(process.execPath, ['.output/server/index.mjs'], {
+  const server = spawn(...withParent(process.execPath, ['.output/server/index.mjs']), {
     cwd: ROOT,
     stdio: ['ignore', 'pipe', 'pipe'],
     detached: true,

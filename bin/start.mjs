@@ -1,9 +1,11 @@
 #!/usr/bin/env node
+import { once } from 'node:events'
 import { existsSync } from 'node:fs'
 import { setTimeout } from 'node:timers/promises'
-import { dumpTo, stamp } from './dump.mjs'
-import { startMariadb } from './mariadb.mjs'
-import { needDebian } from './packages.mjs'
+import { backupFile, backupTerms } from './backups.mjs'
+import { backUpDaily } from './daily.mjs'
+import { dumpTo } from './dump.mjs'
+import { folderOf, openSchoolDatabase } from './schoolDatabase.mjs'
 import { ROOT, runTask } from './run.mjs'
 import { main, step } from './say.mjs'
 import { serve, stopAsked } from './serve.mjs'
@@ -13,7 +15,7 @@ import { supervise } from './supervise.mjs'
 async function dumpBeforeUpdate(dir, url) {
   const said = await runTask('pending', [], { env: { FUSILIS_DB_URL: url } })
   if (!/\d{4}-[\w-]+\.sql/.test(said)) return
-  const file = `${dir}/backups/before-update-${stamp()}.sql.gz`
+  const file = backupFile(dir, 'before-update')
   await step(
     'Writing a backup before the update',
     () => dumpTo(url, file),
@@ -27,15 +29,29 @@ await main(async () => {
     throw Object.assign(new Error('The application is not built'), {
       advice: 'npm ci && npm run build, then npm start.',
     })
-  const dir = `${ROOT}.data/school`
-  if (!process.env.FUSILIS_DB_URL) await needDebian('mariadb-server')
-  const database = process.env.FUSILIS_DB_URL
-    ? { url: process.env.FUSILIS_DB_URL, stop: async () => {} }
-    : await step('Starting MariaDB', () => startMariadb(dir), 'is Fusilis running from this folder already?')
+  // What is set wrongly is said before anything is started.
+  backupTerms()
+  const dir = folderOf('school')
+  const database = await openSchoolDatabase(dir)
+  const kept = {
+    wait: (seconds, signal) => setTimeout(seconds * 1000, undefined, { signal }),
+    say: line => console.error(`  ${line}`),
+  }
+  const serverOver = new AbortController()
+  // What cannot be kept up takes the rest with it, and the exit code says so.
+  const keepDatabase = supervise({
+    ...kept,
+    what: 'The database',
+    running: database,
+    begin: database.again,
+    asked: once(serverOver.signal, 'abort'),
+  })
+  const databaseLost = keepDatabase.catch(() => 'lost')
+  const backingUp = backUpDaily({ dir, url: database.ownerUrl, over: serverOver.signal, ...kept })
   try {
-    await dumpBeforeUpdate(dir, database.url)
+    await dumpBeforeUpdate(dir, database.ownerUrl)
     await step('Bringing the database up to date', () =>
-      runTask('migrate', [], { env: { FUSILIS_DB_URL: database.url } }),
+      runTask('migrate', [], { env: { FUSILIS_DB_URL: database.ownerUrl } }),
     )
     const begin = async () => {
       const server = await serve({
@@ -48,13 +64,10 @@ await main(async () => {
       console.log(`\n  ${server.address}\n  The first visit creates the first lead instructor.\n  Ctrl-C stops it.`)
       return server
     }
-    await supervise({
-      begin,
-      asked: stopAsked(),
-      wait: (seconds, signal) => setTimeout(seconds * 1000, undefined, { signal }),
-      say: line => console.error(`  ${line}`),
-    })
+    await supervise({ ...kept, what: 'The server', begin, asked: Promise.race([stopAsked(), databaseLost]) })
   } finally {
-    await database.stop()
+    serverOver.abort()
+    await Promise.all([databaseLost, backingUp])
   }
+  await keepDatabase
 })

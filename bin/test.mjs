@@ -56,7 +56,7 @@ async function withServer(work) {
   const dir = await mkdtemp(`${tmpdir()}/fusilis-scratch-`)
   const database = await step('Starting a scratch MariaDB', () => startMariadb(dir, { durable: false }))
   try {
-    const env = { FUSILIS_DB_URL: database.url }
+    const env = { FUSILIS_DB_URL: database.ownerUrl }
     await step('Bringing it up to date', () => runTask('migrate', [], { env }))
     const server = await serve({ dir, url: database.url, port: await freePort() })
     try {

@@ -3,11 +3,13 @@ import { mkdtemp, readFile, rm, stat, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { promisify } from 'node:util'
 import { gunzipSync, gzipSync } from 'node:zlib'
+import { generateIdentity, identityToRecipient } from 'age-encryption'
 import type { Pool } from 'mysql2/promise'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { v7 as uuid } from 'uuid'
 import { aCoupon } from '../../core/coupon/example'
 import { closeDatabase, database, openDatabase, rows, run } from '../../server/store/database'
+import { backupTerms, outOfDate, untilNext } from '../../bin/backups.mjs'
 import { migrate, pendingMigrations } from '../../server/store/migrate'
 import type { SchoolState } from '../../contract/people'
 import { foundTestSchool, type School } from '../school'
@@ -92,6 +94,30 @@ describe('a backup', () => {
 })
 
 describe('an update', () => {
+  it('is sealed for a key that this machine does not have, and opened by it elsewhere', async () => {
+    const identity = await generateIdentity()
+    const keyFile = `${folder}/key.txt`
+    await writeFile(keyFile, `# made by age-keygen\n${identity}\n`)
+    const file = `${folder}/sealed.sql.gz.age`
+    const env = { ...process.env, FUSILIS_DB_URL: home, FUSILIS_BACKUP_KEY: await identityToRecipient(identity) }
+    await node(process.execPath, ['bin/backup.mjs', file], { env })
+    expect((await readFile(file)).subarray(0, 21).toString()).toBe('age-encryption.org/v1')
+    const restore = (keyFile?: string) =>
+      node(process.execPath, ['bin/restore.mjs', file], {
+        env: { ...process.env, FUSILIS_DB_URL: elsewhere, ...(keyFile && { FUSILIS_BACKUP_KEY_FILE: keyFile }) },
+      })
+    await expect(restore()).rejects.toMatchObject({ stderr: expect.stringContaining('FUSILIS_BACKUP_KEY_FILE') })
+    await writeFile(`${folder}/other.txt`, await generateIdentity())
+    await expect(restore(`${folder}/other.txt`)).rejects.toMatchObject({
+      stderr: expect.stringContaining('does not open this backup'),
+    })
+    await restore(keyFile)
+    expect(await counts(other)).toEqual(await counts(database()))
+    await expect(
+      node(process.execPath, ['bin/backup.mjs', file], { env: { ...env, FUSILIS_BACKUP_KEY: 'hunter2' } }),
+    ).rejects.toMatchObject({ stderr: expect.stringContaining('begins with age1') })
+  })
+
   it('is known beforehand by what it would change; a new school has nothing to lose', async () => {
     await database().query('DROP DATABASE IF EXISTS fresh')
     await database().query('CREATE DATABASE fresh')
@@ -102,5 +128,43 @@ describe('an update', () => {
     await run(fresh, `DELETE FROM migration WHERE name = '0011-odds-that-come-true.sql'`)
     expect(await pendingMigrations(fresh)).toEqual(['0011-odds-that-come-true.sql'])
     await fresh.end()
+  })
+})
+
+describe('backups by day and age', () => {
+  const now = new Date(2026, 10, 28, 12, 0)
+
+  it('that are older than the school keeps them go; the newest whole one stays, and what is not ours', () => {
+    const names = [
+      'fusilis-2026-09-01-0230.sql.gz',
+      'fusilis-2026-10-28-0230.sql.gz.age',
+      'fusilis-2026-10-29-0230.sql.gz',
+      'before-update-2026-09-03-1800.sql.gz',
+      'before-restore-2026-11-01-1800.sql.gz',
+      'our-own-copy-2020-01-01-0000.sql.gz',
+      'fusilis-2026-09-01-0230.sql.gz.part',
+    ]
+    expect(outOfDate(names, 30, now)).toEqual([
+      'before-update-2026-09-03-1800.sql.gz',
+      'fusilis-2026-09-01-0230.sql.gz',
+      'fusilis-2026-10-28-0230.sql.gz.age',
+    ])
+    expect(outOfDate(['fusilis-2020-01-01-0230.sql.gz'], 30, now)).toEqual([])
+  })
+
+  it('are written at the next time the clock shows what is set', () => {
+    expect(untilNext('12:30', now)).toBe(30 * 60_000)
+    expect(untilNext('12:00', now)).toBe(24 * 3_600_000)
+    expect(untilNext('2:30', now)).toBe(14.5 * 3_600_000)
+  })
+
+  it('are set in words that are checked before anything is started', () => {
+    expect(backupTerms({})).toEqual({ at: null, keepDays: null })
+    expect(backupTerms({ FUSILIS_BACKUP_AT: '23:59', FUSILIS_BACKUP_DAYS: '60' })).toEqual({
+      at: '23:59',
+      keepDays: 60,
+    })
+    expect(() => backupTerms({ FUSILIS_BACKUP_AT: '24:00' })).toThrow('FUSILIS_BACKUP_AT is "24:00"')
+    expect(() => backupTerms({ FUSILIS_BACKUP_DAYS: '0' })).toThrow('FUSILIS_BACKUP_DAYS is "0"')
   })
 })

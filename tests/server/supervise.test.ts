@@ -21,6 +21,7 @@ function run(lives: readonly (readonly [code: number, ms: number])[], asked: Pro
   const said: string[] = []
   const stood = settled()
   const work = supervise({
+    what: 'The server',
     begin: async () => {
       const life = lives[begun++]
       if (!life) stood.resolve()
@@ -73,6 +74,34 @@ describe('a server that ends', () => {
       output: 'its last words',
     })
     expect(school.begun()).toBe(6)
+  })
+
+  it('that does not come up again is tried on like one that ended; the first time it is said at once', async () => {
+    const stood = settled()
+    const said: string[] = []
+    let begun = 0
+    const terms = {
+      what: 'The database',
+      begin: async () => {
+        begun++
+        if (begun < 3) throw new Error('no room')
+        stood.resolve()
+        return standing
+      },
+      asked: NEVER,
+      wait: async () => {},
+      say: (line: string) => said.push(line),
+    }
+    const standing = { ended: NEVER, stop: async () => {}, log: () => '' }
+    void supervise({ ...terms, running: { ...standing, ended: Promise.resolve('SIGKILL') } })
+    await stood.promise
+    expect(said).toEqual([
+      'The database ended with SIGKILL. It is started again in 1 s.',
+      'The database ended with no room. It is started again in 2 s.',
+      'The database ended with no room. It is started again in 4 s.',
+    ])
+    begun = 0
+    await expect(supervise(terms)).rejects.toThrow('no room')
   })
 
   it('is stopped, and not started again, when that is asked', async () => {

@@ -1,0 +1,64 @@
+import { readdir, rm } from 'node:fs/promises'
+import { addDays, differenceInCalendarDays, parse, set } from 'date-fns'
+import { dumpTo } from './dump.mjs'
+import { runTask } from './run.mjs'
+import { SEALED } from './seal.mjs'
+
+const DAY_FORMAT = 'yyyy-MM-dd'
+const TIME_OF_DAY = /^([01]?\d|2[0-3]):([0-5]\d)$/
+/** Files of our own making; anything else in the folder is somebody else's. */
+const OURS = /^(fusilis|before-update|before-restore)-(\d{4}-\d{2}-\d{2})-\d{4}\.sql\.gz(\.age)?$/
+
+/** Writes one backup, sealed where a key is set, and notes it for the House page. Says where it is. */
+export async function writeBackup(url, file) {
+  await dumpTo(url, file)
+  await runTask('noteBackup', [], { env: { FUSILIS_DB_URL: url } })
+  return file
+}
+
+/** `2026-11-27-1805`: a moment as part of a file's name. */
+const stamp = now => now.toISOString().slice(0, 16).replace('T', '-').replace(':', '')
+
+/**
+ * Where a backup of now goes, by its name sealed where a key is set.
+ * @param {'fusilis' | 'before-update' | 'before-restore'} kind
+ */
+export const backupFile = (dir, kind = 'fusilis') =>
+  `${dir}/backups/${kind}-${stamp(new Date())}.sql.gz${process.env.FUSILIS_BACKUP_KEY ? SEALED : ''}`
+
+/**
+ * Those of a folder's files that are older than a school keeps them. The newest whole backup always stays, however old.
+ * @param {readonly string[]} names
+ */
+export function outOfDate(names, keepDays, now = new Date()) {
+  const ours = names.filter(name => OURS.test(name)).sort()
+  const newest = ours.filter(name => name.startsWith('fusilis-')).at(-1)
+  const age = name => differenceInCalendarDays(now, parse(OURS.exec(name)[2], DAY_FORMAT, now))
+  return ours.filter(name => name !== newest && age(name) > keepDays)
+}
+
+/** When a school wants its backups, and for how many days they are kept; null is: not by itself, and for good. */
+export function backupTerms({ FUSILIS_BACKUP_AT: at = null, FUSILIS_BACKUP_DAYS: days = null } = process.env) {
+  if (at !== null && !TIME_OF_DAY.test(at))
+    throw Object.assign(new Error(`FUSILIS_BACKUP_AT is "${at}"`), { advice: 'say a time of day, like 02:30.' })
+  if (days !== null && !/^[1-9]\d*$/.test(days))
+    throw Object.assign(new Error(`FUSILIS_BACKUP_DAYS is "${days}"`), { advice: 'say a number of days, like 60.' })
+  return { at, keepDays: days === null ? null : Number(days) }
+}
+
+/** Takes the files away that are older than the school keeps them; says which. */
+export async function keepByAge(dir) {
+  const { keepDays } = backupTerms()
+  if (keepDays === null) return []
+  const folder = `${dir}/backups`
+  const gone = outOfDate(await readdir(folder).catch(() => []), keepDays)
+  for (const name of gone) await rm(`${folder}/${name}`)
+  return gone
+}
+
+/** How long until the clock of this machine next shows that time, ms. `at` is like `02:30`. */
+export function untilNext(at, now = new Date()) {
+  const [, hours, minutes] = TIME_OF_DAY.exec(at)
+  const today = set(now, { hours: Number(hours), minutes: Number(minutes), seconds: 0, milliseconds: 0 })
+  return (today > now ? today : addDays(today, 1)).getTime() - now.getTime()
+}
