@@ -39,8 +39,8 @@ function started(command, args, env) {
 
 /**
  * Writes everything that a school keeps to a file, as SQL, zipped: one consistent moment, while the school goes on. A
- * dump that was cut off never has the name of a whole one. Where `FUSILIS_BACKUP_KEY` is set and the name says so, it is
- * sealed for that key.
+ * dump that was cut off never has the name of a whole one. Where the name says so it is sealed for
+ * `FUSILIS_BACKUP_KEY`.
  */
 export async function dumpTo(url, file) {
   const { name, args, env } = server(url)

@@ -1,5 +1,6 @@
 import { object } from 'yup'
 import { label } from './fields'
+import type { GuardianConsent } from './guardianConsent'
 import type { CouponDocument } from '../core/coupon'
 import type { WelderTest } from '../core/welderTest'
 import type { Student } from './people'
@@ -67,6 +68,8 @@ export interface PersonExport {
     readonly by: string
     readonly at: string
   }[]
+  /** Null where nothing is noted: the student is of age. */
+  readonly guardianConsent: GuardianConsent | null
   readonly remarks: readonly { readonly says: string; readonly by: string; readonly at: string }[]
   readonly trail: readonly { readonly at: string; readonly who: string; readonly did: string }[]
 }

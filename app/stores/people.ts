@@ -1,15 +1,27 @@
 import { defineStore } from 'pinia'
 import type { Account, AccountFields, RosterImport, Student, StudentFields } from '~~/contract/people'
+import type { GuardianConsent, NotedConsent } from '~~/contract/guardianConsent'
 import type { Erasure } from '~~/contract/personData'
+import type { Retention } from '~~/contract/retention'
 import { request } from './request'
 
 /** Students of a section, and the school's accounts. */
 export const usePeople = defineStore('people', () => {
   const students = ref<Student[]>([])
   const accounts = ref<Account[]>([])
+  const consents = ref<ReadonlyMap<string, NotedConsent>>(new Map())
 
   async function loadStudents(sectionId: string): Promise<void> {
-    students.value = await request<Student[]>('GET', `/api/sections/${sectionId}/students`)
+    const [found, noted] = await Promise.all([
+      request<Student[]>('GET', `/api/sections/${sectionId}/students`),
+      request<NotedConsent[]>('GET', `/api/sections/${sectionId}/consents`),
+    ])
+    students.value = found
+    consents.value = new Map(noted.map(one => [one.studentId, one]))
+  }
+
+  async function noteConsent(studentId: string, consent: GuardianConsent | null): Promise<void> {
+    await request('PUT', `/api/students/${studentId}/consent`, { consent })
   }
 
   async function saveStudent(id: string | null, fields: StudentFields): Promise<void> {
@@ -27,6 +39,11 @@ export const usePeople = defineStore('people', () => {
 
   const importRoster = (roster: RosterImport) => request<Student[]>('POST', '/api/students/import', roster)
 
+  /** Whose records go next, by how long the school keeps them. */
+  const retention = () => request<Retention>('GET', '/api/school/retention')
+  const keepFor = (months: number | null) => request('PUT', '/api/school/retention', { months })
+  const eraseDue = (students: readonly string[]) => request('POST', '/api/school/retention', { students })
+
   async function loadAccounts(): Promise<void> {
     accounts.value = await request<Account[]>('GET', '/api/accounts')
   }
@@ -36,5 +53,20 @@ export const usePeople = defineStore('people', () => {
     await loadAccounts()
   }
 
-  return { students, accounts, loadStudents, saveStudent, erase, setCode, importRoster, loadAccounts, saveAccount }
+  return {
+    students,
+    accounts,
+    consents,
+    loadStudents,
+    saveStudent,
+    noteConsent,
+    erase,
+    setCode,
+    importRoster,
+    retention,
+    keepFor,
+    eraseDue,
+    loadAccounts,
+    saveAccount,
+  }
 })

@@ -19,6 +19,7 @@ const GOES = [
   `UPDATE sign_off SET why = '', taken_back_why = IF(taken_back_why IS NULL, NULL, '') WHERE student_id = ?`,
   'DELETE FROM remark WHERE student_id = ?',
   `UPDATE attendance_note SET why = '' WHERE student_id = ?`,
+  'DELETE FROM guardian_consent WHERE student_id = ?',
   'DELETE FROM waiting WHERE student_id = ?',
   'DELETE FROM reading_hold WHERE student_id = ?',
   'DELETE recovery_code FROM recovery_code JOIN account ON account.id = account_id WHERE student_id = ?',

@@ -28,6 +28,7 @@ export async function exportPerson(studentId: string, now: Date): Promise<Person
     attendance,
     left,
     trail,
+    [consent],
   ] = await Promise.all([
     findSchool(),
     all('SELECT section.name FROM section JOIN student ON section_id = section.id WHERE student.id = ?', studentId),
@@ -73,6 +74,7 @@ export async function exportPerson(studentId: string, now: Date): Promise<Person
         WHERE trail.student_id = ? ORDER BY trail.id`,
       studentId,
     ),
+    all('SELECT of_age_on, given_on, given_by FROM guardian_consent WHERE student_id = ?', studentId),
   ])
   const kept = <Document>(found: readonly Row[], before: readonly Row[]) =>
     found.map(row => ({
@@ -133,6 +135,13 @@ export async function exportPerson(studentId: string, now: Date): Promise<Person
       by: text(row.noted_by),
       at: moment(row.noted_at),
     })),
+    guardianConsent: consent
+      ? {
+          ofAgeOn: text(consent.of_age_on),
+          givenOn: consent.given_on === null ? null : text(consent.given_on),
+          givenBy: text(consent.given_by),
+        }
+      : null,
     remarks: left.map(row => ({ says: text(row.says), by: text(row.left_by), at: moment(row.left_at) })),
     trail: trail.map(row => ({
       at: moment(row.at),

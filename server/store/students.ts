@@ -61,7 +61,8 @@ export async function addStudent(fields: StudentFields): Promise<Student> {
   return { id, ...fields }
 }
 
-export async function changeStudent(id: string, fields: StudentFields): Promise<boolean> {
+/** Changes a student. Whoever is no longer active has left on that day, and has not when taken up again. */
+export async function changeStudent(id: string, fields: StudentFields, today: string): Promise<boolean> {
   return inTransaction(database(), async on => {
     const [before] = await rows<{ hand: string }>(
       on,
@@ -71,8 +72,19 @@ export async function changeStudent(id: string, fields: StudentFields): Promise<
     if (!before) return false
     await run(
       on,
-      'UPDATE student SET name = ?, hand = ?, section_id = ?, start_date = ?, booth = ?, active = ? WHERE id = ?',
-      [fields.name, fields.hand, fields.sectionId, fields.startDate, fields.booth, fields.active, id],
+      `UPDATE student SET name = ?, hand = ?, section_id = ?, start_date = ?, booth = ?, active = ?,
+        left_on = IF(?, NULL, COALESCE(left_on, ?)) WHERE id = ?`,
+      [
+        fields.name,
+        fields.hand,
+        fields.sectionId,
+        fields.startDate,
+        fields.booth,
+        fields.active,
+        fields.active,
+        today,
+        id,
+      ],
     )
     // Which work was done with the other hand follows from it.
     if (before.hand !== fields.hand) await noteProgress(on, id)

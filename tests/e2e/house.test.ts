@@ -71,6 +71,36 @@ describe('students', () => {
   })
 })
 
+describe('a person’s data', () => {
+  it('says who is under age without a guardian’s word, and whose record is due to go', async () => {
+    const { section, student } = await addClass(school, 'Wards Z', 'Kerensa Pell')
+    const page = await teaching(browser, 'maren', section.id)
+    await page.goto(`${ADDRESS}/house`)
+    await button(page, 'Change Kerensa Pell').click()
+    expect(await page.getByLabel('Who agreed').count()).toBe(0)
+    await page.getByLabel('Under age until').fill('2090-03-01')
+    await button(page, 'Save').click()
+    await page.getByRole('row', { name: /Kerensa Pell under age, no guardian’s word yet/ }).waitFor()
+    await button(page, 'Change Kerensa Pell').click()
+    await page.getByLabel('A guardian agreed to the record on').fill('2026-09-02')
+    await button(page, 'Save').click()
+    await page.getByText('Say who agreed').waitFor()
+    await page.getByLabel('Who agreed').fill('T. Pell, father')
+    await button(page, 'Save').click()
+    await page.getByText('under age, no guardian').waitFor({ state: 'detached' })
+
+    const { id, ...fields } = student
+    await school.lead.ask('PUT', `/api/students/${id}`, { ...fields, active: false })
+    await page.reload()
+    const kept = page.getByRole('region', { name: 'Records kept' })
+    await kept.getByText('Kerensa Pell').waitFor()
+    await choose(page, listOf(page, 'A record is kept until'), '5 years after leaving')
+    await kept.getByText(/Kerensa Pell, Wards Z, left .*: goes on /).waitFor()
+    expect(await button(page, 'Erase the record due').count()).toBe(0)
+    await page.context().close()
+  })
+})
+
 describe('accounts', () => {
   it('a new one can sign in, and a name that is taken is said at its field', async () => {
     const page = await house()

@@ -63,6 +63,8 @@ beforeAll(async () => {
     why: SECRET,
   })
   await own.ask('GET', `/api/students/${student.id}/record`)
+  const consent = { ofAgeOn: '2027-05-01', givenOn: '2026-09-02', givenBy: SECRET }
+  expect((await school.instructor.ask('PUT', `/api/students/${student.id}/consent`, { consent })).status).toBe(204)
 })
 
 const exported = (by: Visitor) => by.ask<PersonExport>('GET', `/api/students/${student.id}/export`)
@@ -88,6 +90,7 @@ describe('a person’s data', () => {
       expect(body.tests).toHaveLength(1)
       expect(body.remarks.map(one => one.says)).toEqual([SECRET])
       expect(body.attendance).toMatchObject([{ classDay: '2026-10-05', came: '18:20', left: null, why: SECRET }])
+      expect(body.guardianConsent).toEqual({ ofAgeOn: '2027-05-01', givenOn: '2026-09-02', givenBy: SECRET })
       expect(body.trail.map(one => one.did)).toContain('looked at the record')
     }
     expect((await exported(school.student)).status).toBe(403)

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { studentSchema, type Section, type Student, type StudentFields } from '~~/contract/people'
 import { studentCodeSchema } from '~~/contract/blindReadings'
+import { consentSchema, type GuardianConsent } from '~~/contract/guardianConsent'
 import { today } from '~/composables/shopClock'
 import { useFieldErrors } from '~/composables/fieldErrors'
 import { usePeople } from '~/stores/people'
@@ -13,6 +14,12 @@ const people = usePeople()
 const session = useSession()
 const { errors, message, busy, attempt } = useFieldErrors()
 const code = ref('')
+const noted = props.student ? people.consents.get(props.student.id) : undefined
+const consent = reactive({
+  ofAgeOn: noted?.ofAgeOn ?? '',
+  givenOn: noted?.givenOn ?? '',
+  givenBy: noted?.givenBy ?? '',
+})
 const form = reactive({
   name: props.student?.name ?? '',
   hand: props.student?.hand ?? 'right',
@@ -22,6 +29,15 @@ const form = reactive({
   active: props.student?.active ?? true,
 })
 
+/** What is noted of a guardian, as it is typed; null for a student who is of age. */
+const typedConsent = (): GuardianConsent | null =>
+  consent.ofAgeOn === ''
+    ? null
+    : { ofAgeOn: consent.ofAgeOn, givenOn: consent.givenOn || null, givenBy: consent.givenBy }
+const consentChanged = () =>
+  consent.ofAgeOn !== (noted?.ofAgeOn ?? '') ||
+  (consent.ofAgeOn !== '' && (consent.givenOn !== (noted?.givenOn ?? '') || consent.givenBy !== (noted?.givenBy ?? '')))
+
 async function save() {
   const fields: StudentFields = { ...form, booth: form.booth.trim() === '' ? null : Number(form.booth) }
   if (
@@ -30,6 +46,15 @@ async function save() {
     !(await attempt(() => people.setCode(props.student!.id, code.value), {
       schema: studentCodeSchema,
       value: { code: code.value },
+    }))
+  )
+    return
+  if (
+    props.student &&
+    consentChanged() &&
+    !(await attempt(() => people.noteConsent(props.student!.id, typedConsent()), {
+      schema: consentSchema,
+      value: { consent: typedConsent() },
     }))
   )
     return
@@ -69,6 +94,7 @@ async function save() {
       persistent-hint
       :error-messages="errors.code"
     />
+    <ConsentFields v-if="student" v-model="consent" :errors="errors" />
     <v-checkbox v-model="form.active" label="Still here" hint="Archived students keep their record" persistent-hint />
     <v-btn v-if="student && session.isLead" variant="text" color="error" @click="emit('erase', student)"
       >Erase this person</v-btn

@@ -1,6 +1,8 @@
 <script setup lang="ts">
+import { consentWanting } from '~~/contract/guardianConsent'
 import type { Account, Section, Student } from '~~/contract/people'
 import { longDay } from '~~/core/calendar'
+import { today } from '~/composables/shopClock'
 import { useLoader } from '~/composables/loader'
 import { usePeople } from '~/stores/people'
 import { useSections } from '~/stores/sections'
@@ -92,6 +94,9 @@ async function done(said: string) {
                 <NuxtLink :to="`/record/${student.id}`">{{ student.name }}</NuxtLink><small v-if="!student.active">
                   archived</small
                 >
+                <small v-if="consentWanting(people.consents.get(student.id), today())" class="wanting">
+                  under age, no guardian’s word yet</small
+                >
               </td>
               <td class="num">{{ student.booth ?? '–' }}</td>
               <td>{{ student.hand }}</td>
@@ -143,6 +148,7 @@ async function done(said: string) {
         <StaffCodes />
         <IdleScreens />
         <ProgrammeHours />
+        <RecordsKept />
         <LastBackup />
       </template>
     </template>
@@ -185,6 +191,9 @@ async function done(said: string) {
 </template>
 
 <style scoped>
+.wanting {
+  color: var(--poor);
+}
 .said:empty {
   display: none;
 }
