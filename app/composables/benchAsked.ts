@@ -38,9 +38,10 @@ export function useBenchAsked(): () => Promise<string> {
   }
 
   return async () => {
-    const { coupon, student, booth, kept, name, test } = route.query
-    if (!coupon && !student && !booth && !kept && !test) return ''
+    const { coupon, student, booth, kept, name, test, try: toTry } = route.query
+    if (!coupon && !student && !booth && !kept && !test && !toTry) return ''
     await router.replace('/bench')
+    if (toTry) bench.openToTry()
     // The coupon of this test lies here already, begun.
     if (bench.touched && typeof test === 'string' && bench.open?.testId === test) return ''
     if (typeof test === 'string') await ofTest(test)

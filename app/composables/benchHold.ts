@@ -7,7 +7,7 @@ export function useBenchHold() {
   const bench = useBench()
   const floor = useFloor()
   watch(
-    () => bench.open?.student.id ?? null,
+    () => (bench.open?.toTry ? null : (bench.open?.student.id ?? null)),
     (now, before) => {
       if (before) floor.letGo(before)
       if (now) floor.hold(now)
@@ -15,6 +15,6 @@ export function useBenchHold() {
     { immediate: true },
   )
   onBeforeUnmount(() => {
-    if (bench.open) floor.letGo(bench.open.student.id)
+    if (bench.open && !bench.open.toTry) floor.letGo(bench.open.student.id)
   })
 }

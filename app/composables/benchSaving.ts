@@ -29,6 +29,11 @@ export function useBenchSaving({ next, askWhy }: { readonly next: () => void; re
 
   async function save(why = '') {
     if (!bench.coupon || saving.value) return bench.coupon ? undefined : next()
+    if (bench.open?.toTry) {
+      bench.clear()
+      notice.value = 'That one was to try: nothing of it is kept'
+      return
+    }
     if (bench.isRegrade && !why) return askWhy()
     saving.value = true
     problem.value = ''

@@ -67,12 +67,7 @@ const LEGEND = [
       <v-btn variant="outlined" to="/report">Report</v-btn>
     </header>
     <PageState v-if="problem || (loading && !board)" :problem="problem" :loading="loading" @again="load" />
-    <PageState v-else-if="!sections.current" :empty="sections.none"
-      ><v-btn color="primary" to="/house">Add a section</v-btn></PageState
-    >
-    <PageState v-else-if="board && board.rows.length === 0" empty="Nobody is in this section yet."
-      ><v-btn color="primary" to="/house">Fill the roster</v-btn></PageState
-    >
+    <EmptySection v-else-if="!sections.current || (board && board.rows.length === 0)" />
     <template v-else-if="board">
       <section v-if="ready.length > 0" class="ready" aria-label="Ready to move up">
         <h2>Ready to sign off</h2>

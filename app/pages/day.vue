@@ -82,12 +82,7 @@ const print = () => window.print()
       <v-btn v-if="day" class="no-print" variant="outlined" @click="print">Print</v-btn>
     </header>
     <PageState v-if="problem || (loading && !day)" :problem="problem" :loading="loading" @again="load" />
-    <PageState v-else-if="!sections.current" :empty="sections.none"
-      ><v-btn color="primary" to="/house">Add a section</v-btn></PageState
-    >
-    <PageState v-else-if="day && day.students.length === 0" empty="Nobody is in this section yet."
-      ><v-btn color="primary" to="/house">Fill the roster</v-btn></PageState
-    >
+    <EmptySection v-else-if="!sections.current || (day && day.students.length === 0)" />
     <div v-else-if="day" class="day">
       <div class="roll">
         <p v-if="refused" role="alert" class="alert">{{ refused }}</p>

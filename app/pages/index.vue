@@ -109,12 +109,7 @@ function askToHandOver() {
       :loading="loading"
       @again="load"
     />
-    <PageState v-else-if="!sections.current" :empty="sections.none"
-      ><v-btn color="primary" to="/house">Add a section</v-btn></PageState
-    >
-    <PageState v-else-if="floor.students.length === 0" empty="Nobody is in this section yet."
-      ><v-btn color="primary" to="/house">Fill the roster</v-btn></PageState
-    >
+    <EmptySection v-else-if="!sections.current || floor.students.length === 0" />
     <template v-else>
       <p v-if="refusedHere" role="alert" class="alert">{{ refusedHere }}</p>
       <div :class="{ drawn: wide }">

@@ -41,7 +41,7 @@ async function submit() {
   )
   if (errors.value.code) asksCode.value = true
   if (!done) return
-  await navigateTo(founding.value ? '/house' : whereTo(route.query))
+  await navigateTo(founding.value ? '/first-day' : whereTo(route.query))
 }
 
 async function enterAs(account: Welcome['demo'][number]) {

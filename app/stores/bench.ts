@@ -2,6 +2,7 @@ import { defineStore } from 'pinia'
 import { v7 as uuid } from 'uuid'
 import type { CouponDocument } from '~~/core/coupon'
 import { nextCoupon, thicknessOf } from '~~/core/coupon'
+import { exampleRead } from '~~/core/coupon/example'
 import { gradeCoupon } from '~~/core/grading'
 import { questionFor, diagnose } from '~~/core/diagnosis'
 import { checkTicket } from '~~/core/setup'
@@ -147,6 +148,16 @@ export const useBench = defineStore('bench', () => {
     )
   }
 
+  /** Lays a coupon down that nobody ran, read half-way, to try the Bench on. */
+  function openToTry(): void {
+    const sample = exampleRead(rules.value)
+    lay(
+      { id: uuid(), baseVersion: 0, student: { id: sample.studentId, name: 'A coupon to try' }, toTry: true },
+      { ...sample, rulesVersion: houseRules.current.version },
+    )
+    keepDraft()
+  }
+
   /** Opens the coupon of a test, as it was welded. */
   function openOfTest(id: string, testId: string, name: string, welded: CouponDocument): void {
     lay({ id, baseVersion: 0, student: { id: welded.studentId, name }, testId }, welded)
@@ -211,6 +222,19 @@ export const useBench = defineStore('bench', () => {
   return {
     ...bench,
     ...{ open, keptAt: draft.keptAt, grade, reading, question, remarks, isRegrade },
-    ...{ resume, openNew, openSaved, openOfTest, openKept, park, takeUpParked, takeUpNext, save, settle, clear },
+    ...{
+      resume,
+      openNew,
+      openSaved,
+      openToTry,
+      openOfTest,
+      openKept,
+      park,
+      takeUpParked,
+      takeUpNext,
+      save,
+      settle,
+      clear,
+    },
   }
 })

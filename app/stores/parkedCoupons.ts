@@ -11,6 +11,8 @@ export interface OpenCoupon {
   readonly presetDegrees?: number | null
   /** The test that it is the coupon of: there it goes back to when it is saved. */
   readonly testId?: string
+  /** Nobody's coupon, to try the Bench on: it is not saved. */
+  readonly toTry?: true
 }
 
 /** A coupon as the browser keeps it, marked or not. */

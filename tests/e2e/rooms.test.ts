@@ -78,6 +78,7 @@ const PAGES: readonly (readonly [name: string, path: () => string, heading: stri
   ['a record', () => `/record/${school.mine.id}`, 'Coupons'],
   ['the records', () => '/record', 'Whose record?'],
   ['the house', () => '/house', 'Accounts'],
+  ['the first day', () => '/first-day', 'The first day'],
   ['the shop', () => '/house/shop', 'Lay out the shop'],
   ['the house rules', () => '/house/rules', 'Example coupon'],
   ['a settings card', () => '/set-up?position=4G+overhead&joint=T', 'Watch'],
@@ -163,13 +164,13 @@ describe('a student', () => {
 describe('a roster from a file', () => {
   const choose = async (page: Page, text: string) =>
     page
-      .getByLabel(/CSV file/)
+      .getByLabel('or a CSV file')
       .setInputFiles({ name: 'roster.csv', mimeType: 'text/csv', buffer: Buffer.from(text, 'latin1') })
 
   it('shows what is wrong by line and imports nobody; mended, it imports everybody, Latin-1 or not', async () => {
     const page = await signedIn(browser, 'maren')
     await page.goto(`${ADDRESS}/house`)
-    await page.getByRole('button', { name: 'Import CSV' }).click()
+    await page.getByRole('button', { name: 'Import a list' }).click()
     await choose(page, 'name,hand\nZo\xEB Camber,left\nDario Venn,both\n')
     await page.getByText('1 of 2 lines need mending').waitFor()
     await page.getByText('hand is right or left').waitFor()

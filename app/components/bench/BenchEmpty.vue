@@ -1,10 +1,7 @@
 <script setup lang="ts">
-import { useSections } from '~/stores/sections'
-
 /** The bench with nothing on it: one act, the next coupon. */
 defineProps<{ nextName: string | null; problem: string; loading: boolean }>()
 defineEmits<{ next: []; choose: [] }>()
-const sections = useSections()
 </script>
 
 <template>
@@ -18,10 +15,7 @@ const sections = useSections()
       <v-btn color="primary" size="large" @click="$emit('next')">Next coupon <kbd class="key">N</kbd></v-btn>
       <v-btn variant="text" @click="$emit('choose')">Someone else <kbd class="key">/</kbd></v-btn>
     </template>
-    <template v-else>
-      <p>{{ sections.current ? `Nobody is in ${sections.current.name} yet.` : sections.none }}</p>
-      <v-btn color="primary" to="/house">Fill the roster</v-btn>
-    </template>
+    <EmptySection v-else />
   </div>
 </template>
 

@@ -20,8 +20,14 @@ const tick = (id: string) => void floor.tick(id).catch(() => {})
         <button type="button" @click="$emit('student')">{{ bench.open.student.name }}</button>
       </h1>
       <p>
-        {{ bench.coupon.ticket.hand }} hand{{ bench.coupon.ticket.booth ? ` · booth ${bench.coupon.ticket.booth}` : ''
-        }}{{ bench.isRegrade ? ' · graded again' : '' }}
+        <template v-if="bench.open.toTry"
+          >Nobody ran it, and nothing is kept: mark it, undo, look at what is said.</template
+        >
+        <template v-else
+          >{{ bench.coupon.ticket.hand }} hand{{
+            bench.coupon.ticket.booth ? ` · booth ${bench.coupon.ticket.booth}` : ''
+          }}{{ bench.isRegrade ? ' · graded again' : '' }}</template
+        >
       </p>
     </div>
     <RemarkList v-if="remarks.length > 0" class="remarks" :remarks="remarks" @tick="tick" />

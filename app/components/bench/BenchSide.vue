@@ -7,6 +7,12 @@ import { useBench } from '~/stores/bench'
 defineProps<{ unit: LengthUnit; problem: string; saving: boolean }>()
 defineEmits<{ ask: [dialog: BenchDialog]; save: [] }>()
 const bench = useBench()
+/** What Enter does with what lies here. */
+const act = computed(() => {
+  if (bench.open?.toTry) return 'Enough tried, clear it'
+  if (bench.open?.testId) return 'Save, back to the test'
+  return bench.isRegrade ? 'Save again' : 'Save, next coupon'
+})
 </script>
 
 <template>
@@ -41,8 +47,7 @@ const bench = useBench()
         <v-btn variant="text" aria-label="Keys" @click="$emit('ask', 'keys')">?</v-btn>
       </div>
       <v-btn color="primary" block height="56" class="main" :loading="saving" @click="$emit('save')"
-        >{{ bench.open.testId ? 'Save, back to the test' : bench.isRegrade ? 'Save again' : 'Save, next coupon' }}
-        <kbd class="key">Enter</kbd></v-btn
+        >{{ act }} <kbd class="key">Enter</kbd></v-btn
       >
     </div>
   </aside>

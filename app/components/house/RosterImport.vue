@@ -3,28 +3,60 @@ import type { Section } from '~~/contract/people'
 import { today } from '~/composables/shopClock'
 import { useFieldErrors } from '~/composables/fieldErrors'
 import { usePeople } from '~/stores/people'
-import { decodeText, parseRoster, type RosterPreview } from './rosterFile'
+import {
+  checkedLine,
+  decodeText,
+  matchColumns,
+  readTable,
+  rosterLines,
+  type RosterLine,
+  type RosterMatch,
+  type RosterStudent,
+  type RosterTable,
+} from './rosterFile'
 
-/** A roster from a CSV file: shown first, with what is wrong line by line; everybody goes in or nobody. */
+/** A roster, pasted or from a file: matched, shown, put right in place; everybody goes in or nobody. */
 const props = defineProps<{ section: Section }>()
 const emit = defineEmits<{ done: [count: number]; close: [] }>()
 const people = usePeople()
 const { message, busy, attempt } = useFieldErrors()
-const preview = ref<RosterPreview | null>(null)
-const wrong = computed(() => preview.value?.lines.filter(line => line.errors.length > 0) ?? [])
+const pasted = ref('')
+const problem = ref('')
+const table = shallowRef<RosterTable | null>(null)
+const match = shallowRef<RosterMatch>([])
+const lines = shallowRef<readonly RosterLine[]>([])
+const wrong = computed(() => lines.value.filter(line => line.errors.length > 0).length)
 const MOST_BYTES = 1_000_000
 
-async function take(event: Event) {
+function take(text: string) {
+  const found = text.trim() === '' ? null : readTable(text)
+  problem.value = text.trim() === '' || found ? '' : 'There is nobody on this list.'
+  table.value = found
+  if (found) rematch(matchColumns(found))
+  else lines.value = []
+}
+/** What was put right by hand is read anew: another column is another list. */
+function rematch(next: RosterMatch) {
+  match.value = next
+  lines.value = rosterLines(table.value!, next, today())
+}
+async function takeFile(event: Event) {
   const file = (event.target as HTMLInputElement).files?.[0]
   if (!file) return
-  preview.value =
-    file.size > MOST_BYTES
-      ? { lines: [], problem: 'This file is over 1 MB; a roster is smaller.' }
-      : parseRoster(decodeText(await file.arrayBuffer()), today())
+  pasted.value = ''
+  if (file.size <= MOST_BYTES) return take(decodeText(await file.arrayBuffer()))
+  take('')
+  problem.value = 'This file is over 1 MB; a roster is smaller.'
+}
+const change = (index: number, student: RosterStudent) => {
+  lines.value = lines.value.map((line, n) => (n === index ? checkedLine(student) : line))
+}
+const leaveOut = (index: number) => {
+  lines.value = lines.value.filter((_, n) => n !== index)
 }
 
 async function importAll() {
-  const students = preview.value!.lines.map(line => line.student)
+  const students = lines.value.map(line => line.student)
   if (
     await attempt(async () => {
       await people.importRoster({ sectionId: props.section.id, students })
@@ -35,52 +67,31 @@ async function importAll() {
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="720" aria-label="Import a roster" @update:model-value="$emit('close')">
+  <v-dialog :model-value="true" max-width="860" aria-label="Import a roster" @update:model-value="$emit('close')">
     <div class="panel import">
       <h2>Roster for {{ section.name }}</h2>
-      <label class="file"
-        >CSV file with a column “name”; “hand”, “start”, “booth” if you like<input
-          type="file"
-          accept=".csv,.txt,text/csv"
-          @change="take"
-      /></label>
-      <p v-if="preview?.problem" role="alert" class="alert">{{ preview.problem }}</p>
-      <p v-if="wrong.length > 0" role="alert" class="alert">
-        {{ wrong.length }} of {{ preview!.lines.length }} lines need mending in the file; nobody is imported until then.
+      <v-textarea
+        v-model="pasted"
+        label="Paste the list here: from a spreadsheet, a mail, or names line by line"
+        rows="3"
+        hide-details
+        autofocus
+        @update:model-value="take"
+      />
+      <label class="file">or a CSV file<input type="file" accept=".csv,.txt,text/csv" @change="takeFile" /></label>
+      <p v-if="problem" role="alert" class="alert">{{ problem }}</p>
+      <p v-if="wrong > 0" role="alert" class="alert">
+        {{ wrong }} of {{ lines.length }} lines need mending, here or in the list; nobody is imported until then.
       </p>
-      <div v-if="preview && preview.lines.length > 0" class="lines">
-        <table>
-          <thead>
-            <tr>
-              <th>Line</th>
-              <th>Name</th>
-              <th>Hand</th>
-              <th>Start</th>
-              <th>Booth</th>
-              <th />
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="line in preview.lines" :key="line.line" :class="{ bad: line.errors.length > 0 }">
-              <td class="num">{{ line.line }}</td>
-              <td>{{ line.student.name }}</td>
-              <td>{{ line.student.hand }}</td>
-              <td>{{ line.student.startDate }}</td>
-              <td>{{ line.student.booth ?? '' }}</td>
-              <td class="alert">{{ line.errors.join('; ') }}</td>
-            </tr>
-          </tbody>
-        </table>
-      </div>
+      <template v-if="table && lines.length > 0">
+        <RosterMatching v-if="table.columns.length > 1" :columns="table.columns" :match="match" @match="rematch" />
+        <RosterLines :lines="lines" @change="change" @leave-out="leaveOut" />
+      </template>
       <p v-if="message" role="alert" class="alert">{{ message }}</p>
       <div class="acts">
         <v-btn variant="text" @click="$emit('close')">Leave it</v-btn>
-        <v-btn
-          color="primary"
-          :disabled="!preview || preview.lines.length === 0 || wrong.length > 0"
-          :loading="busy"
-          @click="importAll"
-          >Import {{ preview?.lines.length ?? '' }} students</v-btn
+        <v-btn color="primary" :disabled="lines.length === 0 || wrong > 0" :loading="busy" @click="importAll"
+          >Import {{ lines.length || '' }} {{ lines.length === 1 ? 'student' : 'students' }}</v-btn
         >
       </div>
     </div>
@@ -92,7 +103,7 @@ async function importAll() {
   padding: 22px;
   display: grid;
   gap: 12px;
-  max-height: 88dvh;
+  max-height: 92dvh;
   overflow: auto;
 }
 h2 {
@@ -100,26 +111,14 @@ h2 {
   font-weight: 700;
 }
 .file {
-  display: grid;
-  gap: 8px;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 14px;
 }
 .file input {
   min-height: 44px;
-}
-.lines {
-  max-height: 40dvh;
-  overflow: auto;
-  border: 1px solid var(--line);
-  border-radius: 8px;
-}
-th,
-td {
-  text-align: left;
-  padding: 6px 10px;
-  font-size: 0.92rem;
-}
-.bad td {
-  background: rgba(var(--v-theme-error), 0.08);
+  padding-top: 10px;
 }
 .alert {
   color: var(--poor);

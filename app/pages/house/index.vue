@@ -74,7 +74,7 @@ async function done(said: string) {
           <v-btn v-if="session.isLead" variant="text" @click="form = { is: 'section', section: sections.current }"
             >Change section</v-btn
           >
-          <v-btn class="push" variant="outlined" @click="form = { is: 'import' }">Import CSV</v-btn>
+          <v-btn class="push" variant="outlined" @click="form = { is: 'import' }">Import a list</v-btn>
           <v-btn color="primary" @click="form = { is: 'student', student: null }">Add student</v-btn>
         </header>
         <p v-if="people.students.length === 0" class="quiet none">Nobody is in this section yet.</p>

@@ -30,9 +30,7 @@ const found = computed(() =>
       <div class="push"><SectionChooser /></div>
     </header>
     <PageState v-if="problem || loading" :problem="problem" :loading="loading" @again="load" />
-    <PageState v-else-if="floor.students.length === 0" empty="Nobody is in this section yet."
-      ><v-btn color="primary" to="/house">Fill the roster</v-btn></PageState
-    >
+    <EmptySection v-else-if="floor.students.length === 0" />
     <template v-else>
       <v-text-field v-model="asked" label="Name" hide-details class="asked" autofocus />
       <ul>
