@@ -41,6 +41,17 @@ export const ticketSchema = object({
   hand: oneOf(['right', 'left'] as const, 'a hand'),
   travel: oneOf(['left to right', 'right to left', 'up', 'down'] as const, 'a direction'),
   booth: boothNumber().nullable().defined(),
+  lot: object({
+    makersLot: label(40),
+    hoursAllowed: number()
+      .strict()
+      .required()
+      .moreThan(0, '${path} is more than 0 h')
+      .max(24, '${path} is at most 24 h'),
+  })
+    .exact()
+    .optional()
+    .default(undefined),
   hoursOut: number().strict().optional().min(0, '${path} is 0 h or more').max(1000, '${path} is at most 1000 h'),
 }).exact('${properties} does not belong on a ticket')
 

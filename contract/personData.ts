@@ -2,6 +2,7 @@ import { object } from 'yup'
 import { label } from './fields'
 import type { GuardianConsent } from './guardianConsent'
 import type { CouponDocument } from '../core/coupon'
+import type { Stubs } from '../core/rodRoom'
 import type { WelderTest } from '../core/welderTest'
 import type { Student } from './people'
 
@@ -70,6 +71,16 @@ export interface PersonExport {
   }[]
   /** Null where nothing is noted: the student is of age. */
   readonly guardianConsent: GuardianConsent | null
+  /** Rods that were drawn, and came back: by how many the store changed. */
+  readonly rods: readonly {
+    readonly classification: string
+    readonly what: string
+    readonly rods: number
+    readonly stubs: Stubs | null
+    readonly why: string
+    readonly by: string
+    readonly at: string
+  }[]
   readonly remarks: readonly { readonly says: string; readonly by: string; readonly at: string }[]
   readonly trail: readonly { readonly at: string; readonly who: string; readonly did: string }[]
 }

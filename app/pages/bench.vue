@@ -17,6 +17,7 @@ import { useCauses } from '~/stores/causes'
 import { useFloor } from '~/stores/floor'
 import { useHouseRules } from '~/stores/houseRules'
 import { messageOf } from '~/stores/request'
+import { useRods } from '~/stores/rods'
 import { useSections } from '~/stores/sections'
 import { useSession } from '~/stores/session'
 
@@ -26,6 +27,7 @@ const floor = useFloor()
 const hand = useBenchActs(bench)
 const houseRules = useHouseRules()
 const causes = useCauses()
+const rods = useRods()
 const sections = useSections()
 const session = useSession()
 const route = useRoute()
@@ -46,7 +48,8 @@ onMounted(async () => {
   bench.resume(session.me!.id)
   try {
     await houseRules.load()
-    await causes.load().catch(() => {})
+    // The Bench goes on without the rod room and the causes.
+    await Promise.all([causes.load(), rods.load()].map(one => one.catch(() => {})))
     if (sections.all.length === 0) await sections.load()
     if (typeof route.query.section === 'string') sections.choose(route.query.section)
     if (sections.current) await floor.load(sections.current.id)

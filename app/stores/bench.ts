@@ -14,6 +14,7 @@ import { useCauses } from './causes'
 import { useHouseRules } from './houseRules'
 import type { Intent, Sent } from '~/sync/intents'
 import { useCoupons } from './coupons'
+import { useRods, ofRods } from './rods'
 import { useParkedCoupons, type CouponDraft, type OpenCoupon } from './parkedCoupons'
 
 const draftKey = (accountId: string) => `fusilis.draft.${accountId}`
@@ -26,6 +27,7 @@ export const useBench = defineStore('bench', () => {
   const houseRules = useHouseRules()
   const coupons = useCoupons()
   const causes = useCauses()
+  const rods = useRods()
   const parked = useParkedCoupons()
   const draft = useCouponDraft<CouponDraft>()
 
@@ -117,9 +119,18 @@ export const useBench = defineStore('bench', () => {
         student: { id: student.id, name: student.name },
         presetDegrees: student.last?.nextPresetDegrees ?? null,
       },
-      { ...(selfRead?.document ?? nextCoupon(student, { classDay, ...houseRules.current })), ...toldTo(student) },
+      {
+        ...withRods(selfRead?.document ?? nextCoupon(student, { classDay, ...houseRules.current })),
+        ...toldTo(student),
+      },
     )
     keepDraft()
+  }
+
+  /** The ticket says which rods the student has in the hand, and for how long they have been out. */
+  function withRods(lies: CouponDocument): CouponDocument {
+    const drawn = rods.inHand(lies.studentId, lies.ticket, new Date())
+    return drawn ? { ...lies, ticket: ofRods(lies.ticket, drawn) } : lies
   }
 
   /** What the student was told last, to be asked about on this coupon. */

@@ -1,13 +1,16 @@
 import { defineStore } from 'pinia'
 import type { CodeBook } from '~~/core/qualification'
-import { documentFaults, type WelderTest } from '~~/core/welderTest'
+import { documentFaults, type CheckId, type WelderTest } from '~~/core/welderTest'
 import type { SavedCoupon } from '~~/contract/coupon'
 import type { SavedWelderTest, WelderTestSave } from '~~/contract/welderTests'
 import { useCodeBooks } from './codeBooks'
 import { useCoupons } from './coupons'
 import { useOutbox } from './outbox'
 import { orNotFound, RequestFailure } from './request'
+import { useRods } from './rods'
 import { useWelderTests } from './welderTests'
+
+const IN_DATE: CheckId = 'whole rods, in date'
 
 /** A test as a page works on it, whether the server has it already or not. */
 interface TestDraft {
@@ -25,6 +28,7 @@ export const useWelderTest = defineStore('testRun', () => {
   const books = useCodeBooks()
   const outbox = useOutbox()
   const coupons = useCoupons()
+  const rods = useRods()
 
   const id = ref('')
   const student = ref('')
@@ -50,7 +54,8 @@ export const useWelderTest = defineStore('testRun', () => {
   async function open(testId: string, owner: string): Promise<void> {
     close()
     id.value = testId
-    await Promise.all([books.load(), outbox.start(owner)])
+    // A test goes on without the rod room.
+    await Promise.all([books.load(), outbox.start(owner), rods.load().catch(() => {})])
     const kept = outbox.find<WelderTestSave>({ kind: 'welder test', id: testId })
     if (kept) {
       lay({ ...kept.body, student: kept.student })
@@ -83,12 +88,16 @@ export const useWelderTest = defineStore('testRun', () => {
   function change(next: WelderTest): boolean {
     if (!welderTest.value || !book.value || next === welderTest.value) return false
     const [fault] = documentFaults(next, book.value)
-    problem.value = fault?.message ?? ''
-    if (fault) return false
+    problem.value = rodsFault(welderTest.value, next) || (fault?.message ?? '')
+    if (problem.value) return false
     past.value = [...past.value, welderTest.value]
     put(next)
     return true
   }
+  /** Why rods cannot be called in date: those that the welder has in the hand are not. */
+  const rodsFault = (before: WelderTest, next: WelderTest) =>
+    next.checks[IN_DATE] && !before.checks[IN_DATE] ? rods.outOfDate(next.studentId, new Date()) : ''
+
   /** Takes the last act of this sitting back. */
   function undo(): void {
     const before = past.value.at(-1)

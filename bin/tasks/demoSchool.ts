@@ -4,6 +4,7 @@ import { v7 as uuid } from 'uuid'
 import { growSchool, SCHOOL_NAME, SCHOOL_RULES, type DemoCoupon } from '../../demo/gannetQuay'
 import { SCHOOL_LADDER } from '../../demo/ladder'
 import { practiceAnswers } from '../../demo/readingRoom'
+import { demoBook, DEMO_LOTS, DEMO_OVENS } from '../../demo/rods'
 import { DEMO_FAULT, DEMO_PROGRAMME, DEMO_SHOP } from '../../demo/shop'
 import { readByEye, SECOND_INSTRUCTOR, studentsEye, type Eye } from '../../demo/blindReadings'
 import { classDayAt, wallClockAt } from '../../core/calendar'
@@ -24,6 +25,7 @@ import { addAttendanceNote } from '../../server/store/attendance'
 import { addDemonstration } from '../../server/store/demonstrations'
 import { addRemark } from '../../server/store/remarks'
 import { askHours } from '../../server/store/school'
+import { keepLot, noteOven, writeMovement } from '../../server/store/rodRoom'
 import { addFault, keepShop } from '../../server/store/shop'
 import { addSection } from '../../server/store/sections'
 import { keepBlindReading, type Reader } from '../../server/store/blindReadings'
@@ -105,6 +107,7 @@ export async function fillDemo(seed: number, lastDay: string): Promise<void> {
   await addDemonstration(idAt(left, random), shown, { ...teacher, now: left })
   const now = new Date()
   await keepShop(0, DEMO_SHOP, { ...teacher, now })
+  await fillRods(enrolled, now, random, teacher)
   await addFault(idAt(now, random), DEMO_FAULT, { ...teacher, now })
   const came = { classDay: classDayAt(now, ''), came: cameAt(now), left: null, absent: false, why: '' }
   for (const { id: studentId } of enrolled.slice(0, HERE.students))
@@ -115,6 +118,23 @@ export async function fillDemo(seed: number, lastDay: string): Promise<void> {
       return setReady(idAt(since, random), id, n % 2 === 0 ? 'student' : 'instructor', since)
     }),
   )
+}
+
+/** The rod room's lots and its book. */
+async function fillRods(enrolled: readonly Enrolled[], now: Date, random: Random, by: { name: string }) {
+  const lots = DEMO_LOTS.map(lot => ({ lot, id: idAt(now, random) }))
+  for (const { id, lot } of lots) {
+    const { came: _, ...fields } = lot
+    await keepLot(id, fields, { name: by.name, now })
+  }
+  const book = demoBook(HERE.students, now, random).map(line => ({ ...line, id: idAt(line.at, random) }))
+  for (const { id, lot, said, student, of, at } of book) {
+    const studentId = student === null ? null : enrolled[student]!.id
+    const handfulId = of === null ? null : book[of]!.id
+    await writeMovement(id, { ...said, lotId: lots[lot]!.id, studentId, handfulId }, { name: by.name, now: at })
+  }
+  for (const { minutes, ...reading } of DEMO_OVENS)
+    await noteOven(idAt(now, random), reading, { name: by.name, now: new Date(now.getTime() - minutes * 60_000) })
 }
 
 /** So many of the first section are in their booths when the demo opens, since so many minutes. */

@@ -25,6 +25,8 @@ export interface Ticket {
   readonly booth: number | null
   /** Hours a low-hydrogen rod had been out of its oven; absent when nobody said. */
   readonly hoursOut?: number
+  /** The maker's lot of the rods, and how long such rods may be out, h; absent when nobody drew them by lot. */
+  readonly lot?: { readonly makersLot: string; readonly hoursAllowed: number }
 }
 
 /**

@@ -53,6 +53,6 @@ function firstTicket(hand: Hand, booth: number | null, rules: HouseRules): Ticke
 }
 
 /** The last slip once more. How long its rods had been out was that day's. */
-function ticketAgain({ hoursOut: _, ...ticket }: Ticket, booth: number | null): Ticket {
+function ticketAgain({ hoursOut: _, lot: __, ...ticket }: Ticket, booth: number | null): Ticket {
   return { ...ticket, booth: booth ?? ticket.booth }
 }

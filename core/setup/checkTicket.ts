@@ -15,6 +15,8 @@ export interface Settings {
   readonly rods: 'new' | 'stubs'
   /** Hours a low-hydrogen rod has been out of its oven; absent when nobody said. */
   readonly hoursOut?: number
+  /** How long rods of that lot may be out, h; the house's hours where no lot is known. */
+  readonly lot?: { readonly hoursAllowed: number }
 }
 
 export type TicketFault =
@@ -97,7 +99,7 @@ function currentRemarks(
 }
 
 function rodRemarks(
-  { classification, diameterMm, rods, hoursOut }: Settings,
+  { classification, diameterMm, rods, hoursOut, lot }: Settings,
   thicknessMm: number,
   rules: HouseRules,
 ): TicketRemark[] {
@@ -105,9 +107,14 @@ function rodRemarks(
   const least = leastPlate(classification, diameterMm)
   if (under(thicknessMm, least))
     remarks.push(remark('plate', 'plate thin', `This rod wants ${formatLength(least, rules.unit)} of plate or more`))
-  if (hoursOut !== undefined && hoursOut > rules.exposureHours && electrodeOf(classification).family === 'low hydrogen')
+  const allowed = lot?.hoursAllowed ?? rules.exposureHours
+  if (hoursOut !== undefined && hoursOut > allowed && electrodeOf(classification).family === 'low hydrogen')
     remarks.push(
-      remark('rod', 'rod exposed', `${hoursOut} h out of the oven; the house allows ${rules.exposureHours} h`),
+      remark(
+        'rod',
+        'rod exposed',
+        `${hoursOut} h out of the oven; ${lot ? 'such rods have' : 'the house allows'} ${allowed} h`,
+      ),
     )
   if (rods === 'stubs' && rules.ways.stubDays === 'never')
     remarks.push(remark('rod', 'not the house’s way', 'The house has no stub days'))

@@ -12,6 +12,7 @@ import {
   logit,
   mean,
   quantile,
+  sampleSd,
 } from '.'
 
 /** Probability of at least k successes in n, term by term. */
@@ -97,4 +98,10 @@ describe('plain figures', () => {
     expect(mean([1, 2, 6])).toBe(3)
     expect(mean([])).toBeNaN()
   })
+})
+
+it('the spread of a sample about its mean: 2, 4, 4, 4, 5, 5, 7, 9 have 2.138', () => {
+  // Worked example of most textbooks: variance 32 / 7.
+  expect(sampleSd([2, 4, 4, 4, 5, 5, 7, 9])).toBeCloseTo(Math.sqrt(32 / 7), 12)
+  expect(sampleSd([3])).toBeNaN()
 })

@@ -6,6 +6,7 @@ import { daysKnown } from './attendance'
 import { database, fromJson, rows } from './database'
 import { schoolZone } from './school'
 import { findSection } from './sections'
+import { rodsPast } from './rodRoom'
 import { openFaults } from './shop'
 
 /** How a section stands in its booths at a moment; null where there is no such section. */
@@ -17,7 +18,7 @@ export async function floorBooths(sectionId: string, now: Date): Promise<FloorBo
   const students = await rows<{ id: string }>(database(), 'SELECT id FROM student WHERE section_id = ? AND active', [
     sectionId,
   ])
-  const [known, coupons, faults] = await Promise.all([
+  const [known, coupons, faults, past] = await Promise.all([
     daysKnown(
       students.map(student => student.id),
       { from: classDay, to: classDay, zone },
@@ -29,6 +30,7 @@ export async function floorBooths(sectionId: string, now: Date): Promise<FloorBo
       [sectionId, classDay],
     ),
     openFaults(),
+    rodsPast(now),
   ])
   const meeting = meetingOn(section, classDay)
   const time = wallClockAt(now, zone)
@@ -42,6 +44,7 @@ export async function floorBooths(sectionId: string, now: Date): Promise<FloorBo
         id,
         here: state === 'here' && (left === null || left > time),
         coupons: own.length,
+        rodsPast: past.get(id) ?? null,
         arcMinutes: own.reduce((sum, row) => sum + arcMinutes(fromJson<CouponDocument>(row.document)), 0),
       }
     }),

@@ -1,4 +1,5 @@
 import type { CouponDocument } from '../../core/coupon'
+import type { Stubs } from '../../core/rodRoom'
 import type { WelderTest } from '../../core/welderTest'
 import type { PersonExport } from '../../contract/personData'
 import { database, fromJson, rows, toIso } from './database'
@@ -29,6 +30,7 @@ export async function exportPerson(studentId: string, now: Date): Promise<Person
     left,
     trail,
     [consent],
+    drawn,
   ] = await Promise.all([
     findSchool(),
     all('SELECT section.name FROM section JOIN student ON section_id = section.id WHERE student.id = ?', studentId),
@@ -75,6 +77,11 @@ export async function exportPerson(studentId: string, now: Date): Promise<Person
       studentId,
     ),
     all('SELECT of_age_on, given_on, given_by FROM guardian_consent WHERE student_id = ?', studentId),
+    all(
+      `SELECT classification, kind, rods, stubs, why, noted_by, noted_at
+        FROM rod_movement JOIN rod_lot ON rod_lot.id = lot_id WHERE student_id = ? ORDER BY noted_at, rod_movement.id`,
+      studentId,
+    ),
   ])
   const kept = <Document>(found: readonly Row[], before: readonly Row[]) =>
     found.map(row => ({
@@ -142,6 +149,15 @@ export async function exportPerson(studentId: string, now: Date): Promise<Person
           givenBy: text(consent.given_by),
         }
       : null,
+    rods: drawn.map(row => ({
+      classification: text(row.classification),
+      what: text(row.kind),
+      rods: Number(row.rods),
+      stubs: row.stubs === null ? null : fromJson<Stubs>(row.stubs),
+      why: text(row.why),
+      by: text(row.noted_by),
+      at: moment(row.noted_at),
+    })),
     remarks: left.map(row => ({ says: text(row.says), by: text(row.left_by), at: moment(row.left_at) })),
     trail: trail.map(row => ({
       at: moment(row.at),

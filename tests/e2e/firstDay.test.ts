@@ -97,5 +97,8 @@ it('goes from an empty database to the first coupon read, by somebody who has re
   await page.goto(`${server.address}/`)
   await page.getByText('1 read today').waitFor()
   await page.goto(`${server.address}/house/rules`)
-  await page.getByText(/the house follows: Strict stringers/i).first().waitFor()
+  await page
+    .getByText(/the house follows: Strict stringers/i)
+    .first()
+    .waitFor()
 })

@@ -63,6 +63,12 @@ beforeAll(async () => {
     why: SECRET,
   })
   await own.ask('GET', `/api/students/${student.id}/record`)
+  const lotId = uuid()
+  const lot = { classification: 'E7018', diameterMm: 3.175, makersLot: '4711', resistant: false, place: 'oven' }
+  const rest = { receivedOn: '2026-09-01', rodsInBox: 100, boxPriceCents: null }
+  expect((await school.instructor.ask('PUT', `/api/rod-lots/${lotId}`, { ...lot, ...rest })).status).toBe(204)
+  const drawn = { lotId, kind: 'issued', count: 8, handfulId: null, booth: null, stubs: null }
+  await school.instructor.ask('PUT', `/api/rod-movements/${uuid()}`, { ...drawn, studentId: student.id, why: SECRET })
   const consent = { ofAgeOn: '2027-05-01', givenOn: '2026-09-02', givenBy: SECRET }
   expect((await school.instructor.ask('PUT', `/api/students/${student.id}/consent`, { consent })).status).toBe(204)
 })
@@ -90,6 +96,7 @@ describe('a person’s data', () => {
       expect(body.tests).toHaveLength(1)
       expect(body.remarks.map(one => one.says)).toEqual([SECRET])
       expect(body.attendance).toMatchObject([{ classDay: '2026-10-05', came: '18:20', left: null, why: SECRET }])
+      expect(body.rods).toMatchObject([{ classification: 'E7018', what: 'issued', rods: -8, why: SECRET }])
       expect(body.guardianConsent).toEqual({ ofAgeOn: '2027-05-01', givenOn: '2026-09-02', givenBy: SECRET })
       expect(body.trail.map(one => one.did)).toContain('looked at the record')
     }

@@ -21,7 +21,7 @@ const slips = computed(() => {
   return [
     { label: ticket.position, value: ticket.rung, warn: remark('position') },
     {
-      label: `${ticket.rods === 'stubs' ? 'stubs' : 'new rods'}${ticket.hoursOut === undefined ? '' : `, ${ticket.hoursOut} h out`}`,
+      label: `${ticket.rods === 'stubs' ? 'stubs' : 'new rods'}${ticket.hoursOut === undefined ? '' : `, ${ticket.hoursOut} h out${ticket.lot ? ` of ${ticket.lot.hoursAllowed}` : ''}`}`,
       value: describeRod(ticket),
       warn: remark('rod'),
     },

@@ -104,11 +104,14 @@ function whole(name: 'beads' | 'booth', low: number, high: number, what: string)
     errors.value[name] = `A whole number of ${what}, ${low} to ${high}`
   return value
 }
-function hours(): { hoursOut?: number } {
+/** The oven's hours as typed, and the lot as long as the rod is of it. */
+function hours(): Pick<Ticket, 'hoursOut' | 'lot'> {
   if (form.hoursOut.trim() === '' || electrode.value.family !== 'low hydrogen') return {}
   const hoursOut = Number(form.hoursOut)
   if (!(hoursOut >= 0 && hoursOut <= 1000)) errors.value.hoursOut = 'Hours, 0 to 1000'
-  return { hoursOut }
+  const { lot, classification, diameterMm } = props.document.ticket
+  const sameRod = classification === form.classification && diameterMm === form.diameterMm
+  return { hoursOut, ...(lot && sameRod && { lot }) }
 }
 const unread = reactive<Record<string, string>>({})
 /** Where a refusal is said: at the field that can put it right. */

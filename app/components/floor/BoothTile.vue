@@ -86,7 +86,8 @@ const number = computed(() => (props.booth === null ? 'no booth' : `booth ${prop
       <span class="bar" aria-hidden="true"
         ><span :style="{ width: `${Math.min(100, (100 * minutes) / FULL_MINUTES)}%` }"
       /></span>
-      <span class="quiet num">{{ ofToday }}</span>
+      <b v-if="today?.rodsPast" class="late" :title="today.rodsPast">▲ rods past their hours</b>
+      <span v-else class="quiet num">{{ ofToday }}</span>
     </div>
   </article>
 </template>
@@ -188,6 +189,9 @@ const number = computed(() => (props.booth === null ? 'no booth' : `booth ${prop
 .today {
   display: grid;
   gap: 3px;
+}
+.late {
+  color: var(--poor);
 }
 .bar {
   height: 5px;

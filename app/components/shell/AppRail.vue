@@ -19,6 +19,7 @@ const rooms = computed(() =>
         { to: '/board', name: 'Board' },
         { to: '/test-bay', name: 'Test bay' },
         { to: '/set-up', name: 'Set-up' },
+        { to: '/rods', name: 'Rod room' },
         { to: '/reading-room', name: 'Practice' },
         { to: '/house', name: 'House' },
       ]

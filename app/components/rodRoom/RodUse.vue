@@ -1,0 +1,114 @@
+<script setup lang="ts">
+import { BOOK_WEEKS } from '~~/contract/rodRoom'
+import { buyList, comingUse, stubLoss, weeklyUse } from '~~/core/rodRoom'
+import { bookCsv, lotsCsv } from '~/papers/rodBook'
+import { saveFile } from '~/composables/saveFile'
+import { today } from '~/composables/shopClock'
+import { usePeople } from '~/stores/people'
+import { useRods } from '~/stores/rods'
+
+/** What the coming weeks will use, what to buy, and what went into the bin as stubs. */
+const props = defineProps<{ now: Date }>()
+const rods = useRods()
+const people = usePeople()
+const WEEKS_AHEAD = 4
+const LOSS_SHOWN = 5
+
+const stock = computed(() => new Map(Object.entries(rods.room.stock)))
+/** Weeks that the book goes back: a school that began three weeks ago has no ten. */
+const weeks = computed(() => {
+  const first = rods.room.movements[0]?.at
+  const MS_A_WEEK = 7 * 24 * 3_600_000
+  return first ? Math.min(BOOK_WEEKS, Math.floor((props.now.getTime() - Date.parse(first)) / MS_A_WEEK)) : 0
+})
+const used = computed(() => weeklyUse(rods.room.movements, rods.room.lots, { weeks: weeks.value, now: props.now }))
+const coming = computed(() =>
+  [...used.value].flatMap(([kind, row]) => {
+    const use = comingUse(row, WEEKS_AHEAD)
+    return use ? [{ kind, use }] : []
+  }),
+)
+const toBuy = computed(() => buyList(stock.value, rods.room.lots, used.value, WEEKS_AHEAD))
+const buyOf = (kind: string) => toBuy.value.find(one => one.kind === kind)
+const loss = computed(() => stubLoss(rods.room.movements, rods.room.lots))
+const nameOf = (id: string) => people.students.find(student => student.id === id)?.name ?? ''
+const byStudent = computed(() =>
+  people.students
+    .flatMap(({ id, name }) => {
+      const own = stubLoss(
+        rods.room.movements.filter(line => line.studentId === id),
+        rods.room.lots,
+      )
+      return own ? [{ name, ...own }] : []
+    })
+    .sort((a, b) => b.share - a.share)
+    .slice(0, LOSS_SHOWN),
+)
+const money = (cents: number) => (cents / 100).toFixed(2)
+const percent = (share: number) => `${Math.round(100 * share)} %`
+const save = (text: string, name: string) => saveFile(new Blob([text], { type: 'text/csv' }), `${name} ${today()}.csv`)
+</script>
+
+<template>
+  <section class="panel use" aria-label="Use">
+    <h2>The next {{ WEEKS_AHEAD }} weeks</h2>
+    <p v-if="coming.length === 0" class="quiet">Said once three weeks of rods are in the book.</p>
+    <ul v-else>
+      <li v-for="{ kind, use } in coming" :key="kind" class="num">
+        <b>{{ kind }}</b> about {{ use.likely }} rods, most likely {{ use.low }} to {{ use.high }}
+        <b v-if="buyOf(kind)" class="buy"
+          >buy {{ buyOf(kind)!.boxes }} {{ buyOf(kind)!.boxes === 1 ? 'box' : 'boxes'
+          }}{{ buyOf(kind)!.cents === null ? '' : `, ${money(buyOf(kind)!.cents!)}` }}</b
+        >
+        <span v-else class="quiet">enough there</span>
+      </li>
+    </ul>
+    <h2>Stubs</h2>
+    <p v-if="!loss" class="quiet">Said once stubs are counted as rods come back.</p>
+    <template v-else>
+      <p class="num">
+        {{ percent(loss.share) }} of {{ loss.rods }} rods went as stubs<template v-if="loss.cents !== null"
+          >, worth {{ money(loss.cents) }}</template
+        >; {{ loss.kept }} are long enough for a stub day.
+      </p>
+      <ul>
+        <li v-for="one in byStudent" :key="one.name" class="num">
+          <b>{{ one.name }}</b> {{ percent(one.share) }} of {{ one.rods }} rods<template v-if="one.kept > 0"
+            >; {{ one.kept }} stubs to burn</template
+          >
+        </li>
+      </ul>
+    </template>
+    <div class="acts">
+      <v-btn variant="text" @click="save(lotsCsv(rods.room), 'lots')">Lots, CSV</v-btn>
+      <v-btn variant="text" @click="save(bookCsv(rods.room, nameOf), 'rod book')">Book, CSV</v-btn>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.use {
+  padding: 16px 18px;
+  display: grid;
+  gap: 8px;
+}
+h2 {
+  font-size: 1.05rem;
+  font-weight: 700;
+}
+ul {
+  padding: 0;
+}
+li {
+  list-style: none;
+  padding: 3px 0;
+}
+.buy {
+  margin-left: 8px;
+  color: rgb(var(--v-theme-primary));
+}
+.acts {
+  display: flex;
+  gap: 4px;
+}
+</style>

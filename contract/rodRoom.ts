@@ -1,0 +1,126 @@
+import { boolean, number, object } from 'yup'
+import {
+  MOVEMENT_KINDS,
+  STUB_CLASSES,
+  type MovementKind,
+  type RodLot,
+  type RodMovement,
+  type SaidOfRods,
+  type StubClass,
+} from '../core/rodRoom'
+import { ELECTRODES, ROD_SIZES } from '../core/trade'
+import { boothNumber, day, label, oneOf, typed, uuid } from './fields'
+
+/** The body of `PUT /api/rod-lots/:id`. */
+export type RodLotSave = Omit<RodLot, 'id'>
+
+const MOST_IN_BOX = 2000
+const MOST_CENTS = 1_000_000
+const MOST_RODS = 5000
+
+const whole = (what: string, low: number, high: number) =>
+  number()
+    .strict()
+    .typeError(`\${path} is ${what}, ${low} to ${high}`)
+    .integer(`\${path} is ${what}, ${low} to ${high}`)
+    .min(low, `\${path} is ${what}, ${low} to ${high}`)
+    .max(high, `\${path} is ${what}, ${low} to ${high}`)
+
+const RODS = ELECTRODES.filter(row => row.family !== 'GTAW wire').map(row => row.classification)
+
+export const rodLotSchema = object({
+  classification: oneOf(RODS, 'a rod'),
+  diameterMm: number()
+    .strict()
+    .required('${path} is missing')
+    .test(
+      'size',
+      `\${path} is no rod size that is kept; choose from ${ROD_SIZES.map(size => size.label).join(', ')}`,
+      value => ROD_SIZES.some(size => Math.abs(size.diameterMm - (value ?? 0)) < 0.01),
+    ),
+  makersLot: label(40),
+  resistant: boolean().strict().required('${path} is missing'),
+  receivedOn: day().required('${path} is missing'),
+  rodsInBox: whole('how many rods a box holds', 1, MOST_IN_BOX).required('${path} is missing'),
+  boxPriceCents: whole('what a box costs, in hundredths', 0, MOST_CENTS).nullable().defined('${path} is missing'),
+  place: label(60),
+}).exact()
+
+/** What must be said why: a count that moves the stock, and rods that go to the bin. */
+const WANTS_WHY: readonly MovementKind[] = ['binned', 'counted']
+/** What can only happen to a handful. */
+const OF_HANDFUL: readonly MovementKind[] = ['returned', 're-dried']
+
+const stubs = object(
+  Object.fromEntries(STUB_CLASSES.map(({ id }) => [id, whole('how many stubs', 0, MOST_RODS).optional()])) as Record<
+    StubClass,
+    ReturnType<typeof whole>
+  >,
+)
+  .exact()
+  .nullable()
+  .defined('${path} is missing')
+  .default(undefined)
+
+/** The body of `PUT /api/rod-movements/:id`: what a person says happened to rods (`SaidOfRods`). */
+export const rodMovementSchema = object({
+  lotId: uuid().required('${path} is missing'),
+  kind: oneOf(MOVEMENT_KINDS, 'something that happens to rods'),
+  count: whole('how many rods', 0, MOST_RODS)
+    .required('${path} is missing')
+    .test('some', '${path} is 1 or more', function (count) {
+      const { kind, handfulId } = (this.parent ?? {}) as Partial<SaidOfRods>
+      return (kind !== 'received' && (kind !== 'issued' || Boolean(handfulId))) || (count ?? 0) > 0
+    }),
+  handfulId: uuid()
+    .nullable()
+    .defined('${path} is missing')
+    .test('handful', 'Say which handful', function (id) {
+      return !OF_HANDFUL.includes((this.parent as { kind?: MovementKind })?.kind as MovementKind) || Boolean(id)
+    }),
+  studentId: uuid().nullable().defined('${path} is missing'),
+  booth: boothNumber().nullable().defined('${path} is missing'),
+  stubs,
+  why: typed()
+    .defined('${path} is missing')
+    .max(200, '${path} is at most 200 characters')
+    .test('said', 'Say why: it is kept with the count', function (why) {
+      return !WANTS_WHY.includes((this.parent as { kind?: MovementKind })?.kind as MovementKind) || Boolean(why)
+    }),
+}).exact()
+
+/** The body of `PUT /api/oven-readings/:id`. */
+export interface OvenReadingSave {
+  readonly oven: string
+  readonly celsius: number
+  readonly doorOpen: boolean
+}
+export const ovenReadingSchema = object({
+  oven: label(40),
+  celsius: number()
+    .strict()
+    .required('${path} is missing')
+    .min(-20, '${path} is from -20 to 500 °C')
+    .max(500, '${path} is from -20 to 500 °C'),
+  doorOpen: boolean().strict().required('${path} is missing'),
+}).exact()
+
+/** How an oven was when it was last read. */
+export interface OvenReading extends OvenReadingSave {
+  readonly by: string
+  /** ISO 8601. */
+  readonly at: string
+}
+
+/** What `GET /api/rods` answers. Lines of another's section say no name. */
+export interface RodRoom {
+  readonly lots: readonly RodLot[]
+  readonly stock: Readonly<Record<string, number>>
+  /** Lines of the last weeks, the oldest first. */
+  readonly movements: readonly RodMovement[]
+  /** The newest reading of each oven. */
+  readonly ovens: readonly OvenReading[]
+}
+
+/** Weeks of the book that a screen is given. */
+export const BOOK_WEEKS = 10

@@ -1,0 +1,93 @@
+import type { HandfulEvent } from './exposure'
+
+/** What happens to rods of a lot. Each is a line of its own: two tablets at once lose nothing. */
+export const MOVEMENT_KINDS = ['received', 'issued', 'returned', 're-dried', 'binned', 'counted'] as const
+export type MovementKind = (typeof MOVEMENT_KINDS)[number]
+
+/** Classes of what is left of a rod, in. Under 2 in it is burnt as far as it goes; the longest wait for a stub day. */
+export const STUB_CLASSES = [
+  { id: 'to 2', name: 'up to 2 in', meanIn: 1.75, keeps: false },
+  { id: '2 to 4', name: '2 to 4 in', meanIn: 3, keeps: false },
+  { id: '4 to 6', name: '4 to 6 in', meanIn: 5, keeps: true },
+  { id: 'over 6', name: 'over 6 in', meanIn: 8, keeps: true },
+] as const
+export type StubClass = (typeof STUB_CLASSES)[number]['id']
+export type Stubs = Partial<Readonly<Record<StubClass, number>>>
+
+/** A line of the rod room's book. */
+export interface RodMovement {
+  readonly id: string
+  readonly lotId: string
+  readonly kind: MovementKind
+  /** Rods that came into the store, or went out of it: by how many the stock changes. */
+  readonly rods: number
+  /** The handful it is about: the movement by which it was first issued. Absent for what is about the lot. */
+  readonly handfulId?: string
+  /** Who drew them; absent where nobody did, or they were for a booth. */
+  readonly studentId?: string
+  readonly booth?: number
+  readonly stubs?: Stubs
+  readonly why: string
+  /** ISO 8601. */
+  readonly at: string
+  readonly by: string
+}
+
+/** Rods of each lot in the store. Under nought where the book and the shelf disagree: then somebody counts. */
+export function stockOf(movements: readonly RodMovement[]): ReadonlyMap<string, number> {
+  const stock = new Map<string, number>()
+  for (const { lotId, rods } of movements) stock.set(lotId, (stock.get(lotId) ?? 0) + rods)
+  return stock
+}
+
+/** Rods that were drawn together, and what became of them. */
+export interface Handful {
+  readonly id: string
+  readonly lotId: string
+  readonly studentId: string | null
+  readonly booth: number | null
+  /** How many are out now: 0 once they are back, in the oven or as stubs. */
+  readonly out: number
+  /** How many lie in the oven again, kept apart. */
+  readonly inOven: number
+  readonly events: readonly HandfulEvent[]
+}
+
+/** The handfuls of a book, in the order in which they were first drawn; those binned or used up are left out. */
+export function handfulsOf(movements: readonly RodMovement[]): Handful[] {
+  const handfuls = new Map<string, Handful>()
+  for (const line of [...movements].sort((a, b) => a.at.localeCompare(b.at) || a.id.localeCompare(b.id))) {
+    const id = line.handfulId ?? (line.kind === 'issued' ? line.id : null)
+    if (id) handfuls.set(id, withLine(handfuls.get(id) ?? begun(id, line), line))
+  }
+  return [...handfuls.values()].filter(handful => handful.out > 0 || handful.inOven > 0)
+}
+
+const begun = (id: string, { lotId, studentId, booth }: RodMovement): Handful => ({
+  id,
+  lotId,
+  studentId: studentId ?? null,
+  booth: booth ?? null,
+  out: 0,
+  inOven: 0,
+  events: [],
+})
+
+function withLine(handful: Handful, { kind, rods, studentId, booth, at }: RodMovement): Handful {
+  const event = (what: HandfulEvent['kind']) => [...handful.events, { kind: what, at }]
+  if (kind === 'issued') {
+    const who = { studentId: studentId ?? handful.studentId, booth: booth ?? handful.booth }
+    return {
+      ...handful,
+      ...who,
+      out: handful.out - rods,
+      inOven: Math.max(0, handful.inOven + rods),
+      events: event('out'),
+    }
+  }
+  // Whoever brings rods back brings all that is left of them: the rest is burnt.
+  if (kind === 'returned') return { ...handful, out: 0, inOven: handful.inOven + rods, events: event('in') }
+  if (kind === 're-dried') return { ...handful, events: event('re-dried') }
+  if (kind === 'binned') return { ...handful, out: 0, inOven: 0 }
+  return handful
+}

@@ -1,0 +1,38 @@
+import { describe, expect, it } from 'vitest'
+import { bookLine, handfulsOf, movementFault, stockOf, stubLoss, type RodMovement } from '../core/rodRoom'
+import { seededRandom } from '../core/statistics'
+import { demoBook, DEMO_LOTS } from './rods'
+
+const NOW = new Date('2026-11-27T19:00:00Z')
+const lots = DEMO_LOTS.map((lot, n) => ({ ...lot, id: `lot${n}` }))
+
+/** The demo's book as the server would write it. */
+function written(): RodMovement[] {
+  const book: RodMovement[] = []
+  const lines = demoBook(10, NOW, seededRandom(7))
+  for (const [n, { lot, said, student, of, at }] of lines.entries()) {
+    const own = book.filter(line => line.lotId === lots[lot]!.id)
+    const studentId = student === null ? null : `s${student}`
+    const handfulId = of === null ? null : `l${String(of).padStart(4, '0')}`
+    const id = `l${String(n).padStart(4, '0')}`
+    const line = bookLine(id, { ...said, lotId: lots[lot]!.id, studentId, handfulId }, own, { by: 'x', now: at })
+    expect(movementFault(line, lots[lot]!, own, { houseHours: 4, now: at })).toBeNull()
+    book.push(line)
+  }
+  return book
+}
+
+describe('the made-up rod room', () => {
+  const book = written()
+
+  it('runs out of nothing, and wastes as much as schools do', () => {
+    for (const [, rods] of stockOf(book)) expect(rods).toBeGreaterThan(0)
+    expect(stubLoss(book, lots)!.share).toBeGreaterThan(0.12)
+    expect(stubLoss(book, lots)!.share).toBeLessThan(0.35)
+  })
+
+  it('has three handfuls out when it opens, and nothing else', () => {
+    const out = handfulsOf(book).filter(handful => handful.out > 0)
+    expect(out.map(handful => handful.studentId).sort()).toEqual(['s0', 's4', 's7'])
+  })
+})

@@ -1,0 +1,112 @@
+import { addDays, subDays } from 'date-fns'
+import { STUB_CLASSES, type RodLot, type SaidOfRods, type StubClass, type Stubs } from '../core/rodRoom'
+import type { Random } from '../core/statistics'
+import { inches } from '../core/units'
+
+type Lot = Omit<RodLot, 'id'> & { readonly came: number }
+
+/** Lots of the made-up school: what it burns most, from its oven and its shelf. */
+export const DEMO_LOTS: readonly Lot[] = [
+  {
+    classification: 'E7018',
+    diameterMm: inches(1 / 8),
+    makersLot: 'GQ 70-2291',
+    resistant: false,
+    receivedOn: '2026-08-24',
+    rodsInBox: 150,
+    boxPriceCents: 4250,
+    place: 'oven 1',
+    came: 1200,
+  },
+  {
+    classification: 'E7018',
+    diameterMm: inches(3 / 32),
+    makersLot: 'GQ 70-1877',
+    resistant: true,
+    receivedOn: '2026-08-24',
+    rodsInBox: 200,
+    boxPriceCents: 4400,
+    place: 'oven 1',
+    came: 600,
+  },
+  {
+    classification: 'E6010',
+    diameterMm: inches(1 / 8),
+    makersLot: 'GQ 60-0413',
+    resistant: false,
+    receivedOn: '2026-08-24',
+    rodsInBox: 150,
+    boxPriceCents: 3900,
+    place: 'dry shelf',
+    came: 450,
+  },
+]
+
+/** A line of the demo's book: what was said, when, and which line before it is about (by its place in the list). */
+export interface DemoLine {
+  readonly lot: number
+  readonly said: Omit<SaidOfRods, 'lotId' | 'handfulId' | 'studentId'>
+  readonly student: number | null
+  readonly of: number | null
+  readonly at: Date
+}
+
+const WEEKS = 9
+const EVENINGS = [0, 3]
+const nothing = { booth: null, stubs: null, why: '' }
+
+/** Stubs of so many rods: most burnt to the printing, those of beginners longer. */
+function stubsOf(rods: number, tidy: number, random: Random): Stubs {
+  const stubs: Partial<Record<StubClass, number>> = {}
+  for (let n = 0; n < rods; n++) {
+    const at = random.uniform() < tidy ? 0 : 1 + Math.floor(random.uniform() * 3)
+    const { id } = STUB_CLASSES[at]!
+    stubs[id] = (stubs[id] ?? 0) + 1
+  }
+  return stubs
+}
+
+/**
+ * The book of the last weeks: what came, and on each evening what each student drew and brought back; at last what is
+ * out at this moment: one with time left, one nearly over, one past it.
+ * @param students how many of the first section draw rods
+ */
+export function demoBook(students: number, now: Date, random: Random): DemoLine[] {
+  const lines: DemoLine[] = []
+  const add = (line: DemoLine) => lines.push(line) - 1
+  const began = subDays(now, 7 * WEEKS + 1)
+  for (const [lot, { came }] of DEMO_LOTS.entries())
+    add({ lot, said: { kind: 'received', count: came, ...nothing }, student: null, of: null, at: began })
+  for (let week = 0; week < WEEKS; week++)
+    for (const evening of EVENINGS)
+      for (let student = 0; student < students; student++) {
+        if (random.chance(0.2)) continue
+        const at = addDays(began, 7 * week + evening)
+        const lot = random.pick([0, 0, 0, 1, 2])
+        const count = 4 + Math.floor(random.uniform() * 5)
+        const drawn = add({ lot, said: { ...nothing, kind: 'issued', count }, student, of: null, at })
+        const whole = random.chance(0.3) ? 1 : 0
+        const stubs = stubsOf(count - whole, 0.45 + 0.05 * (student % 10), random)
+        const back = new Date(at.getTime() + 2 * 3_600_000)
+        add({ lot, said: { ...nothing, kind: 'returned', count: whole, stubs }, student, of: drawn, at: back })
+      }
+  for (const [student, minutes] of OUT_MINUTES)
+    add({
+      lot: 0,
+      said: { ...nothing, kind: 'issued', count: 8 },
+      student,
+      of: null,
+      at: new Date(now.getTime() - minutes * 60_000),
+    })
+  return lines
+}
+
+/** Who has rods in the hand when the demo opens, by place on the roster, and for how long, min. */
+const OUT_MINUTES = [
+  [0, 65],
+  [4, 218],
+  [7, 262],
+] as const
+
+/** How its oven was read last. */
+export const DEMO_OVENS = [{ oven: 'oven 1', celsius: 126, doorOpen: false, minutes: 35 }] as const

@@ -1,0 +1,10 @@
+import { ovenReadingSchema } from '../../../contract/rodRoom'
+import { staff } from '../../http/access'
+import { defineRoute } from '../../http/defineRoute'
+import { noteOven } from '../../store/rodRoom'
+
+/** Notes how warm an oven is. */
+export default defineRoute(
+  { who: staff, did: 'read an oven', newId: 'reading', takes: ovenReadingSchema },
+  ({ me, id, body }) => noteOven(id, body, { name: me.name, now: new Date() }),
+)

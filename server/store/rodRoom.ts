@@ -1,0 +1,243 @@
+import {
+  bookLine,
+  exposureOf,
+  handfulsOf,
+  hoursAllowed,
+  lotName,
+  movementFault,
+  type MovementKind,
+  type RodLot,
+  type RodMovement,
+  type SaidOfRods,
+  type Stubs,
+} from '../../core/rodRoom'
+import {
+  BOOK_WEEKS,
+  type OvenReading,
+  type OvenReadingSave,
+  type RodLotSave,
+  type RodRoom,
+} from '../../contract/rodRoom'
+import { database, fromJson, inTransaction, rows, run, toDateTime, toIso, type Queries } from './database'
+import { noteEverySection } from './floorSerial'
+import { currentRules } from './houseRules'
+
+/** Who writes into the book, and when. */
+interface Doer {
+  readonly name: string
+  readonly now: Date
+}
+
+interface LotRow {
+  id: string
+  classification: string
+  diameter_mm: string
+  makers_lot: string
+  resistant: number
+  received_on: string
+  rods_in_box: number
+  box_price_cents: number | null
+  place: string
+}
+
+const toLot = (row: LotRow): RodLot => ({
+  id: row.id,
+  classification: row.classification,
+  diameterMm: Number(row.diameter_mm),
+  makersLot: row.makers_lot,
+  resistant: row.resistant === 1,
+  receivedOn: row.received_on,
+  rodsInBox: row.rods_in_box,
+  boxPriceCents: row.box_price_cents,
+  place: row.place,
+})
+
+interface LineRow {
+  id: string
+  lot_id: string
+  kind: MovementKind
+  rods: number
+  handful_id: string | null
+  student_id: string | null
+  booth: number | null
+  stubs: unknown
+  why: string
+  noted_by: string
+  noted_at: string
+}
+
+const toLine = (row: LineRow): RodMovement => ({
+  id: row.id,
+  lotId: row.lot_id,
+  kind: row.kind,
+  rods: row.rods,
+  ...(row.handful_id === null ? {} : { handfulId: row.handful_id }),
+  ...(row.student_id === null ? {} : { studentId: row.student_id }),
+  ...(row.booth === null ? {} : { booth: row.booth }),
+  ...(row.stubs === null ? {} : { stubs: fromJson<Stubs>(row.stubs) }),
+  why: row.why,
+  at: toIso(row.noted_at),
+  by: row.noted_by,
+})
+
+/** Rods drawn longer ago and never brought back are forgotten in a corner: no booth is told of them for ever. */
+const DRAWN_DAYS = 2
+
+const LOT = `id, classification, diameter_mm, makers_lot, resistant, received_on, rods_in_box, box_price_cents, place`
+const LINE = `id, lot_id, kind, rods, handful_id, student_id, booth, stubs, why, noted_by, noted_at`
+
+/** The rod room as a screen is given it. @param taught sections whose students may be named; null for all */
+export async function findRodRoom(taught: readonly string[] | null): Promise<RodRoom> {
+  const [lots, stock, lines, ovens, theirs] = await Promise.all([
+    rows<LotRow>(database(), `SELECT ${LOT} FROM rod_lot ORDER BY classification, diameter_mm, received_on, id`),
+    rows<{ lot_id: string; rods: number }>(
+      database(),
+      'SELECT lot_id, CAST(SUM(rods) AS INT) AS rods FROM rod_movement GROUP BY lot_id',
+    ),
+    rows<LineRow>(
+      database(),
+      `SELECT ${LINE} FROM rod_movement WHERE noted_at > UTC_TIMESTAMP() - INTERVAL ${BOOK_WEEKS} WEEK
+      ORDER BY noted_at, id`,
+    ),
+    rows<{ oven: string; celsius: string; door_open: number; read_by: string; read_at: string }>(
+      database(),
+      `SELECT oven, celsius, door_open, read_by, read_at FROM oven_reading AS reading
+      WHERE id = (SELECT newest.id FROM oven_reading AS newest WHERE newest.oven = reading.oven
+        ORDER BY newest.read_at DESC, newest.id DESC LIMIT 1)
+      ORDER BY oven`,
+    ),
+    taught
+      ? rows<{ id: string }>(
+          database(),
+          `SELECT id FROM student WHERE section_id IN (${taught.map(() => '?').join(', ') || 'NULL'})`,
+          taught,
+        )
+      : null,
+  ])
+  const named = theirs ? new Set(theirs.map(row => row.id)) : null
+  return {
+    lots: lots.map(toLot),
+    stock: Object.fromEntries(stock.map(row => [row.lot_id, Number(row.rods)])),
+    movements: lines
+      .map(toLine)
+      .map(({ studentId, ...line }) => (studentId && (!named || named.has(studentId)) ? { ...line, studentId } : line)),
+    ovens: ovens.map(toReading),
+  }
+}
+
+const toReading = (row: {
+  oven: string
+  celsius: string
+  door_open: number
+  read_by: string
+  read_at: string
+}): OvenReading => ({
+  oven: row.oven,
+  celsius: Number(row.celsius),
+  doorOpen: row.door_open === 1,
+  by: row.read_by,
+  at: toIso(row.read_at),
+})
+
+/** Keeps a lot, new or changed. */
+export async function keepLot(id: string, lot: RodLotSave, by: Doer): Promise<void> {
+  await run(
+    database(),
+    `INSERT INTO rod_lot (${LOT}, saved_by, saved_at) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+    ON DUPLICATE KEY UPDATE classification = VALUES(classification), diameter_mm = VALUES(diameter_mm),
+      makers_lot = VALUES(makers_lot), resistant = VALUES(resistant), received_on = VALUES(received_on),
+      rods_in_box = VALUES(rods_in_box), box_price_cents = VALUES(box_price_cents), place = VALUES(place),
+      saved_by = VALUES(saved_by), saved_at = VALUES(saved_at)`,
+    [
+      id,
+      lot.classification,
+      lot.diameterMm,
+      lot.makersLot,
+      lot.resistant,
+      lot.receivedOn,
+      lot.rodsInBox,
+      lot.boxPriceCents,
+      lot.place,
+      by.name,
+      toDateTime(by.now),
+    ],
+  )
+}
+
+/** What came of a line: it stands, or why it cannot. */
+export type Written =
+  { readonly is: 'written'; readonly stock: number } | { readonly is: 'refused'; readonly why: string }
+
+/**
+ * Writes a line into the book. The same again is one line. What hangs on the lines before (a handful that is back, a
+ * count) is looked at under the lot's lock, so that two tablets at once never count one rod twice.
+ * @returns null where there is no such lot
+ */
+export async function writeMovement(id: string, save: SaidOfRods, by: Doer): Promise<Written | null> {
+  const { rules } = await currentRules()
+  return inTransaction(database(), async on => {
+    const [row] = await rows<LotRow>(on, `SELECT ${LOT} FROM rod_lot WHERE id = ? FOR UPDATE`, [save.lotId])
+    if (!row) return null
+    const found = await rows<LineRow>(on, `SELECT ${LINE} FROM rod_movement WHERE lot_id = ?`, [save.lotId])
+    const book = found.map(toLine)
+    const stock = book.reduce((sum, line) => sum + line.rods, 0)
+    if (book.some(line => line.id === id)) return { is: 'written', stock }
+    const line = bookLine(id, save, book, { by: by.name, now: by.now })
+    const why = movementFault(line, toLot(row), book, { houseHours: rules.exposureHours, now: by.now })
+    if (why) return { is: 'refused', why }
+    await insertLine(on, line, by)
+    await noteEverySection(on)
+    return { is: 'written', stock: stock + line.rods }
+  })
+}
+
+async function insertLine(on: Queries, line: RodMovement, by: Doer): Promise<void> {
+  await run(on, `INSERT INTO rod_movement (${LINE}) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`, [
+    line.id,
+    line.lotId,
+    line.kind,
+    line.rods,
+    line.handfulId ?? null,
+    line.studentId ?? null,
+    line.booth ?? null,
+    line.stubs ? JSON.stringify(line.stubs) : null,
+    line.why,
+    by.name,
+    toDateTime(by.now),
+  ])
+}
+
+/** Notes how an oven is; the same again is one reading. */
+export async function noteOven(id: string, { oven, celsius, doorOpen }: OvenReadingSave, by: Doer): Promise<void> {
+  await run(
+    database(),
+    `INSERT INTO oven_reading (id, oven, celsius, door_open, read_by, read_at) VALUES (?, ?, ?, ?, ?, ?)
+    ON DUPLICATE KEY UPDATE id = id`,
+    [id, oven, celsius, doorOpen, by.name, toDateTime(by.now)],
+  )
+}
+
+/** Students who have rods in the hand that are past their hours, with which: of those drawn in the last days. */
+export async function rodsPast(now: Date): Promise<Map<string, string>> {
+  const [{ rules }, lines] = await Promise.all([
+    currentRules(),
+    rows<LineRow>(
+      database(),
+      `SELECT ${LINE} FROM rod_movement
+      WHERE noted_at > UTC_TIMESTAMP() - INTERVAL ${DRAWN_DAYS} DAY AND kind <> 'received' ORDER BY noted_at, id`,
+    ),
+  ])
+  const out = handfulsOf(lines.map(toLine)).filter(handful => handful.out > 0 && handful.studentId !== null)
+  if (out.length === 0) return new Map()
+  const lots = new Map(
+    (await rows<LotRow>(database(), `SELECT ${LOT} FROM rod_lot`)).map(row => [row.id, toLot(row)] as const),
+  )
+  return new Map(
+    out.flatMap(handful => {
+      const lot = lots.get(handful.lotId)!
+      const hours = hoursAllowed(lot, rules.exposureHours)
+      const late = hours !== null && exposureOf(handful.events, hours, now).state === 'past'
+      return late ? [[handful.studentId!, lotName(lot)] as const] : []
+    }),
+  )
+}

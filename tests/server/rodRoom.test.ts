@@ -1,0 +1,176 @@
+import { beforeAll, describe, expect, it } from 'vitest'
+import { v7 as uuid } from 'uuid'
+import type { Problem } from '../../contract/problem'
+import type { RodLotSave, RodRoom } from '../../contract/rodRoom'
+import type { SaidOfRods } from '../../core/rodRoom'
+import { database, run } from '../../server/store/database'
+import { addClass, foundTestSchool, type School } from '../school'
+import { GIVEN, Visitor } from '../session'
+
+let school: School
+beforeAll(async () => {
+  school = await foundTestSchool()
+})
+
+const LOT: RodLotSave = {
+  classification: 'E7018',
+  diameterMm: 3.175,
+  makersLot: 'B-2291',
+  resistant: false,
+  receivedOn: '2026-09-01',
+  rodsInBox: 100,
+  boxPriceCents: 3200,
+  place: 'oven 1',
+}
+const aLot = async (more: Partial<RodLotSave> = {}) => {
+  const id = uuid()
+  expect((await school.instructor.ask('PUT', `/api/rod-lots/${id}`, { ...LOT, ...more })).status).toBe(204)
+  return id
+}
+const rods = async (by = school.instructor) => (await by.ask<RodRoom>('GET', '/api/rods')).body
+const write = (lotId: string, said: Partial<SaidOfRods>, id = uuid()) =>
+  school.instructor.ask<Problem & { stock: number }>('PUT', `/api/rod-movements/${id}`, {
+    lotId,
+    kind: 'issued',
+    count: 0,
+    handfulId: null,
+    studentId: null,
+    booth: null,
+    stubs: null,
+    why: '',
+    ...said,
+  })
+const wrongFields = (answer: { body: Problem }) => answer.body.errors?.map(error => error.path)
+
+describe('lots', () => {
+  it('are kept, changed, and listed', async () => {
+    const id = await aLot()
+    expect((await rods()).lots.find(lot => lot.id === id)).toEqual({ ...LOT, id })
+    await school.instructor.ask('PUT', `/api/rod-lots/${id}`, { ...LOT, place: 'oven 2', boxPriceCents: null })
+    expect((await rods()).lots.find(lot => lot.id === id)).toMatchObject({ place: 'oven 2', boxPriceCents: null })
+  })
+
+  it.each([
+    ['classification', 'E9999'],
+    ['diameterMm', 3.3],
+    ['makersLot', ' '],
+    ['receivedOn', '2026-02-30'],
+    ['rodsInBox', 0],
+    ['boxPriceCents', -1],
+    ['place', null],
+  ])('%s is named when it is %j', async (field, value) => {
+    const answer = await school.instructor.ask<Problem>('PUT', `/api/rod-lots/${uuid()}`, { ...LOT, [field]: value })
+    expect([answer.status, ...wrongFields(answer)!]).toEqual([422, field])
+  })
+})
+
+describe('the book', () => {
+  it('answers what the store then holds; the same line sent again is one line', async () => {
+    const lotId = await aLot()
+    expect((await write(lotId, { kind: 'received', count: 200 })).body.stock).toBe(200)
+    const id = uuid()
+    for (let again = 0; again < 2; again++)
+      expect((await write(lotId, { count: 8, studentId: school.mine.id, booth: 1 }, id)).body.stock).toBe(192)
+    expect((await write(lotId, { kind: 'returned', count: 2, handfulId: id, stubs: { 'to 2': 6 } })).body.stock).toBe(
+      194,
+    )
+    const { stock, movements } = await rods()
+    expect(stock[lotId]).toBe(194)
+    expect(movements.filter(line => line.lotId === lotId).map(line => [line.kind, line.rods])).toEqual([
+      ['received', 200],
+      ['issued', -8],
+      ['returned', 2],
+    ])
+    expect(movements.find(line => line.id === id)).toMatchObject({ studentId: school.mine.id, booth: 1, by: 'tobias' })
+  })
+
+  it('loses no rod when two tablets draw and bring back at once', async () => {
+    const lotId = await aLot()
+    await write(lotId, { kind: 'received', count: 500 })
+    const drawn = Array.from({ length: 12 }, () => uuid())
+    await Promise.all(drawn.map(id => write(lotId, { count: 10 }, id)))
+    expect((await rods()).stock[lotId]).toBe(380)
+    // Each handful is brought back from two tablets at the same moment: one of the two is told that it is back.
+    const answers = await Promise.all(
+      drawn.flatMap(handfulId => [1, 2].map(() => write(lotId, { kind: 'returned', count: 4, handfulId }))),
+    )
+    expect(answers.filter(answer => answer.status === 200)).toHaveLength(12)
+    expect(answers.filter(answer => answer.status === 409)).toHaveLength(12)
+    expect((await rods()).stock[lotId]).toBe(380 + 48)
+  })
+
+  it('lets the store go under nought, and a count puts it right with why', async () => {
+    const lotId = await aLot()
+    expect((await write(lotId, { count: 5 })).body.stock).toBe(-5)
+    expect(wrongFields(await write(lotId, { kind: 'counted', count: 40 }))).toEqual(['why'])
+    expect((await write(lotId, { kind: 'counted', count: 40, why: 'a box nobody wrote down' })).body.stock).toBe(40)
+  })
+
+  it('refuses rods past their hours until they are re-dried, once', async () => {
+    const lotId = await aLot()
+    const id = uuid()
+    await write(lotId, { count: 8 }, id)
+    const longAgo = (line: string, hours: number) =>
+      run(database(), 'UPDATE rod_movement SET noted_at = UTC_TIMESTAMP(3) - INTERVAL ? HOUR WHERE id = ?', [
+        hours,
+        line,
+      ])
+    await longAgo(id, 6)
+    expect((await write(lotId, { kind: 'returned', count: 6, handfulId: id })).status).toBe(200)
+    const refused = await write(lotId, { handfulId: id })
+    expect([refused.status, refused.body.detail]).toEqual([409, 'They are past their hours: re-dry them first, once.'])
+    expect((await write(lotId, { kind: 're-dried', handfulId: id })).status).toBe(200)
+    const again = await write(lotId, { handfulId: id })
+    expect([again.status, again.body.stock]).toEqual([200, -8])
+  })
+
+  it.each([
+    ['kind', { kind: 'lent' }],
+    ['count', { count: 0 }],
+    ['count', { count: 2.5 }],
+    ['handfulId', { kind: 'returned', count: 1 }],
+    ['why', { kind: 'binned', count: 3 }],
+    ['stubs.to 3', { kind: 'returned', count: 1, handfulId: uuid(), stubs: { 'to 3': 1 } }],
+  ] as const)('%s is named when it is %j', async (field, said) => {
+    const lotId = await aLot()
+    const answer = await write(lotId, said as Partial<SaidOfRods>)
+    expect(answer.status).toBe(422)
+    expect(JSON.stringify(answer.body.errors)).toContain(field.split('.').at(-1))
+    expect((await rods()).stock[lotId]).toBeUndefined()
+  })
+
+  it('knows the lot and the student that it is about', async () => {
+    expect(wrongFields(await write(uuid(), { count: 3 }))).toEqual(['lotId'])
+    expect(wrongFields(await write(await aLot(), { count: 3, studentId: uuid() }))).toEqual(['studentId'])
+  })
+
+  it('names no student of a section that an instructor does not teach', async () => {
+    const { section, student } = await addClass(school, 'Rods Z', 'Jago Trew')
+    const account = { name: 'Rod Keeper', username: 'rod-keeper', role: 'instructor', studentId: null, active: true }
+    const fields = { ...account, sectionIds: [section.id], password: GIVEN }
+    expect((await school.lead.ask('POST', '/api/accounts', fields)).status).toBe(201)
+    const other = await new Visitor().takeUp('rod-keeper')
+    const lotId = await aLot()
+    await write(lotId, { count: 3, studentId: school.mine.id })
+    await write(lotId, { count: 4, studentId: student.id })
+    const seen = (await rods(other)).movements.filter(line => line.lotId === lotId)
+    expect(seen.map(line => line.studentId)).toEqual([undefined, student.id])
+    expect((await rods(school.lead)).movements.find(line => line.lotId === lotId)?.studentId).toBe(school.mine.id)
+  })
+})
+
+describe('ovens', () => {
+  it('are as they were last read', async () => {
+    const read = (celsius: unknown) =>
+      school.instructor.ask<Problem>('PUT', `/api/oven-readings/${uuid()}`, {
+        oven: 'Oven 9',
+        celsius,
+        doorOpen: false,
+      })
+    await read(121.5)
+    await read(98)
+    expect((await rods()).ovens.find(one => one.oven === 'Oven 9')).toMatchObject({ celsius: 98, by: 'tobias' })
+    expect(wrongFields(await read('hot'))).toEqual(['celsius'])
+    expect(wrongFields(await read(900))).toEqual(['celsius'])
+  })
+})
