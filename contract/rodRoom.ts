@@ -114,10 +114,14 @@ export interface OvenReading extends OvenReadingSave {
 
 /** What `GET /api/rods` answers. Lines of another's section say no name. */
 export interface RodRoom {
+  /** The server's own moment, ISO 8601: a tablet's clock may be wrong, and a rod's may not. */
+  readonly now: string
   readonly lots: readonly RodLot[]
   readonly stock: Readonly<Record<string, number>>
   /** Lines of the last weeks, the oldest first. */
   readonly movements: readonly RodMovement[]
+  /** Names of the students in them, by id. */
+  readonly names: Readonly<Record<string, string>>
   /** The newest reading of each oven. */
   readonly ovens: readonly OvenReading[]
 }

@@ -54,7 +54,7 @@ const form = ref<'lot' | null>(null)
     <div v-else class="rods">
       <div class="hand">
         <RodIssue :students="here" />
-        <RodsDrawn :drawn="drawn" :students="here" />
+        <RodsDrawn :drawn="drawn" />
       </div>
       <div class="store">
         <RodStore />

@@ -3,6 +3,7 @@ import type { RodRoom } from '~~/contract/rodRoom'
 import { bookCsv, lotsCsv } from './rodBook'
 
 const ROOM: RodRoom = {
+  now: '2026-09-14T20:30:00Z',
   lots: [
     {
       id: 'a',
@@ -41,6 +42,7 @@ const ROOM: RodRoom = {
       by: 'Maren Holt',
     },
   ],
+  names: { s: 'Dario Venn' },
   ovens: [],
 }
 
@@ -49,7 +51,7 @@ it('lots and the book go out as spreadsheets take them', () => {
     'rod,size,maker’s lot,R on it,received,rods in a box,price of a box,where,rods there\r\n' +
       'E7018,1/8 in,"B, 2291",yes,2026-09-01,100,32.05,oven 1,-3',
   )
-  const [head, drawn, back] = bookCsv(ROOM, id => (id === 's' ? 'Dario Venn' : '')).split('\r\n')
+  const [head, drawn, back] = bookCsv(ROOM).split('\r\n')
   expect(head).toContain('stubs up to 2 in')
   expect(drawn).toBe('2026-09-14T18:00:00Z,issued,E7018,"B, 2291",-8,Dario Venn,4,,,,,,Maren Holt')
   expect(back).toBe('2026-09-14T20:00:00Z,returned,E7018,"B, 2291",0,,,7,,,,,Maren Holt')

@@ -19,8 +19,8 @@ export const lotsCsv = ({ lots, stock }: RodRoom): string =>
     })),
   )
 
-/** The book of the last weeks, line by line. @param nameOf a student's name, where it may be known */
-export const bookCsv = ({ lots, movements }: RodRoom, nameOf: (studentId: string) => string): string =>
+/** The book of the last weeks, line by line. */
+export const bookCsv = ({ lots, movements, names }: RodRoom): string =>
   Papa.unparse(
     movements.map(line => {
       const lot = lots.find(one => one.id === line.lotId)
@@ -30,7 +30,7 @@ export const bookCsv = ({ lots, movements }: RodRoom, nameOf: (studentId: string
         'rod': lot?.classification ?? '',
         'maker’s lot': lot?.makersLot ?? '',
         'store changes by': line.rods,
-        'who': line.studentId ? nameOf(line.studentId) : '',
+        'who': line.studentId ? (names[line.studentId] ?? '') : '',
         'booth': line.booth ?? '',
         ...Object.fromEntries(
           STUB_CLASSES.map(({ id, name }) => [`stubs ${name}`, line.stubs?.[id as StubClass] ?? '']),

@@ -23,7 +23,7 @@ export interface DrawnRods extends Handful {
   readonly exposure: Exposure | null
 }
 
-const NOTHING: RodRoom = { lots: [], stock: {}, movements: [], ovens: [] }
+const NOTHING: RodRoom = { now: '', lots: [], stock: {}, movements: [], names: {}, ovens: [] }
 const NOTHING_SAID: Omit<SaidOfRods, 'lotId' | 'kind'> = {
   count: 0,
   handfulId: null,
@@ -48,9 +48,12 @@ export const useRods = defineStore('rods', () => {
   const houseRules = useHouseRules()
   const room = shallowRef<RodRoom>(NOTHING)
   const loaded = ref(false)
+  /** By how much the server's clock is ahead of this device's, ms. */
+  let aheadMs = 0
 
   async function load(): Promise<void> {
     room.value = await request<RodRoom>('GET', '/api/rods')
+    aheadMs = Date.parse(room.value.now) - Date.now()
     loaded.value = true
   }
 
@@ -78,8 +81,12 @@ export const useRods = defineStore('rods', () => {
     await load()
   }
 
-  /** Handfuls that are in a hand, or lie apart in the oven, as they stand at a moment. */
-  function drawnAt(now: Date): DrawnRods[] {
+  /**
+   * Handfuls that are in a hand, or lie apart in the oven, as they stand at a moment.
+   * @param moment by this device's clock
+   */
+  function drawnAt(moment: Date): DrawnRods[] {
+    const now = new Date(moment.getTime() + aheadMs)
     const lots = new Map(room.value.lots.map(lot => [lot.id, lot]))
     return handfulsOf(room.value.movements).flatMap(handful => {
       const lot = lots.get(handful.lotId)

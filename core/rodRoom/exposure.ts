@@ -61,7 +61,8 @@ export function exposureOf(events: readonly HandfulEvent[], limitHours: number, 
   const limitMs = limitHours * HOUR_MS
   const count = events.reduce<Count | null>((so, event) => after(so, event, limitMs), null)
   if (!count) throw new RangeError('A handful begins by being taken out of the oven')
-  const usedMs = count.usedMs + (count.place === 'out' ? now.getTime() - count.since : 0)
+  const outMs = count.place === 'out' ? Math.max(0, now.getTime() - count.since) : 0
+  const usedMs = count.usedMs + outMs
   const past = count.past || usedMs > limitMs
   const say = (state: HandfulState, untilMs: number | null): Exposure => ({
     state,

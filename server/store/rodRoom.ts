@@ -87,8 +87,8 @@ const LOT = `id, classification, diameter_mm, makers_lot, resistant, received_on
 const LINE = `id, lot_id, kind, rods, handful_id, student_id, booth, stubs, why, noted_by, noted_at`
 
 /** The rod room as a screen is given it. @param taught sections whose students may be named; null for all */
-export async function findRodRoom(taught: readonly string[] | null): Promise<RodRoom> {
-  const [lots, stock, lines, ovens, theirs] = await Promise.all([
+export async function findRodRoom(taught: readonly string[] | null, now: Date): Promise<RodRoom> {
+  const [lots, stock, lines, ovens, students] = await Promise.all([
     rows<LotRow>(database(), `SELECT ${LOT} FROM rod_lot ORDER BY classification, diameter_mm, received_on, id`),
     rows<{ lot_id: string; rods: number }>(
       database(),
@@ -106,21 +106,23 @@ export async function findRodRoom(taught: readonly string[] | null): Promise<Rod
         ORDER BY newest.read_at DESC, newest.id DESC LIMIT 1)
       ORDER BY oven`,
     ),
-    taught
-      ? rows<{ id: string }>(
-          database(),
-          `SELECT id FROM student WHERE section_id IN (${taught.map(() => '?').join(', ') || 'NULL'})`,
-          taught,
-        )
-      : null,
+    rows<{ id: string; name: string; section_id: string }>(
+      database(),
+      `SELECT id, name, section_id FROM student WHERE id IN
+        (SELECT student_id FROM rod_movement WHERE noted_at > UTC_TIMESTAMP() - INTERVAL ${BOOK_WEEKS} WEEK)`,
+    ),
   ])
-  const named = theirs ? new Set(theirs.map(row => row.id)) : null
+  const names = new Map(
+    students.filter(row => !taught || taught.includes(row.section_id)).map(row => [row.id, row.name] as const),
+  )
   return {
+    now: now.toISOString(),
     lots: lots.map(toLot),
     stock: Object.fromEntries(stock.map(row => [row.lot_id, Number(row.rods)])),
     movements: lines
       .map(toLine)
-      .map(({ studentId, ...line }) => (studentId && (!named || named.has(studentId)) ? { ...line, studentId } : line)),
+      .map(({ studentId, ...line }) => (studentId && names.has(studentId) ? { ...line, studentId } : line)),
+    names: Object.fromEntries(names),
     ovens: ovens.map(toReading),
   }
 }

@@ -79,6 +79,7 @@ const PAGES: readonly (readonly [name: string, path: () => string, heading: stri
   ['the records', () => '/record', 'Whose record?'],
   ['the house', () => '/house', 'Accounts'],
   ['the first day', () => '/first-day', 'The first day'],
+  ['the rod room', () => '/rods', 'Rod room'],
   ['the shop', () => '/house/shop', 'Lay out the shop'],
   ['the house rules', () => '/house/rules', 'Example coupon'],
   ['a settings card', () => '/set-up?position=4G+overhead&joint=T', 'Watch'],

@@ -155,6 +155,7 @@ describe('the book', () => {
     await write(lotId, { count: 4, studentId: student.id })
     const seen = (await rods(other)).movements.filter(line => line.lotId === lotId)
     expect(seen.map(line => line.studentId)).toEqual([undefined, student.id])
+    expect((await rods(other)).names).toEqual({ [student.id]: 'Jago Trew' })
     expect((await rods(school.lead)).movements.find(line => line.lotId === lotId)?.studentId).toBe(school.mine.id)
   })
 })

@@ -4,13 +4,11 @@ import { buyList, comingUse, stubLoss, weeklyUse } from '~~/core/rodRoom'
 import { bookCsv, lotsCsv } from '~/papers/rodBook'
 import { saveFile } from '~/composables/saveFile'
 import { today } from '~/composables/shopClock'
-import { usePeople } from '~/stores/people'
 import { useRods } from '~/stores/rods'
 
 /** What the coming weeks will use, what to buy, and what went into the bin as stubs. */
 const props = defineProps<{ now: Date }>()
 const rods = useRods()
-const people = usePeople()
 const WEEKS_AHEAD = 4
 const LOSS_SHOWN = 5
 
@@ -31,10 +29,9 @@ const coming = computed(() =>
 const toBuy = computed(() => buyList(stock.value, rods.room.lots, used.value, WEEKS_AHEAD))
 const buyOf = (kind: string) => toBuy.value.find(one => one.kind === kind)
 const loss = computed(() => stubLoss(rods.room.movements, rods.room.lots))
-const nameOf = (id: string) => people.students.find(student => student.id === id)?.name ?? ''
 const byStudent = computed(() =>
-  people.students
-    .flatMap(({ id, name }) => {
+  Object.entries(rods.room.names)
+    .flatMap(([id, name]) => {
       const own = stubLoss(
         rods.room.movements.filter(line => line.studentId === id),
         rods.room.lots,
@@ -68,7 +65,7 @@ const save = (text: string, name: string) => saveFile(new Blob([text], { type: '
     <template v-else>
       <p class="num">
         {{ percent(loss.share) }} of {{ loss.rods }} rods went as stubs<template v-if="loss.cents !== null"
-          >, worth {{ money(loss.cents) }}</template
+          >, worth {{ money(loss.cents) }} of what the boxes cost</template
         >; {{ loss.kept }} are long enough for a stub day.
       </p>
       <ul>
@@ -81,7 +78,7 @@ const save = (text: string, name: string) => saveFile(new Blob([text], { type: '
     </template>
     <div class="acts">
       <v-btn variant="text" @click="save(lotsCsv(rods.room), 'lots')">Lots, CSV</v-btn>
-      <v-btn variant="text" @click="save(bookCsv(rods.room, nameOf), 'rod book')">Book, CSV</v-btn>
+      <v-btn variant="text" @click="save(bookCsv(rods.room), 'rod book')">Book, CSV</v-btn>
     </div>
   </section>
 </template>

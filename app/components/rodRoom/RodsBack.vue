@@ -36,6 +36,7 @@ async function save() {
     save="They are back"
     :message="refused"
     :busy="busy"
+    :width="600"
     @submit="save"
     @close="$emit('close')"
   >
@@ -65,6 +66,7 @@ async function save() {
 <style scoped>
 fieldset {
   border: 0;
+  padding: 0;
   display: grid;
   grid-template-columns: repeat(4, minmax(0, 1fr));
   gap: 8px;

@@ -1,14 +1,13 @@
 <script setup lang="ts">
-import type { Student } from '~~/contract/people'
-import type { DrawnRods } from '~/stores/rods'
+import { useRods, type DrawnRods } from '~/stores/rods'
 
 /** Handfuls that are out, the one whose time is up first on top; then those that lie apart in the oven. */
-const props = defineProps<{ drawn: readonly DrawnRods[]; students: readonly Student[] }>()
+const props = defineProps<{ drawn: readonly DrawnRods[] }>()
+const rods = useRods()
 const back = shallowRef<DrawnRods | null>(null)
 
 const nameOf = ({ studentId, booth }: DrawnRods) =>
-  props.students.find(student => student.id === studentId)?.name ??
-  (booth ? `booth ${booth}` : studentId ? 'somebody of another class' : 'nobody in particular')
+  (studentId ? rods.room.names[studentId] : undefined) ?? (booth ? `booth ${booth}` : 'nobody in particular')
 const left = ({ exposure }: DrawnRods) => exposure?.leftHours ?? Infinity
 const out = computed(() => props.drawn.filter(one => one.out > 0).sort((a, b) => left(a) - left(b)))
 /** What is as fresh again lies with the rest of its lot. */

@@ -3,4 +3,4 @@ import { defineRoute } from '../../http/defineRoute'
 import { findRodRoom } from '../../store/rodRoom'
 
 /** The rod room: lots, what there is of each, who has what, and the ovens. */
-export default defineRoute({ who: staff }, ({ me }) => findRodRoom(me.sectionIds))
+export default defineRoute({ who: staff }, ({ me }) => findRodRoom(me.sectionIds, new Date()))

@@ -1,0 +1,118 @@
+import { afterAll, beforeAll, expect, it } from 'vitest'
+import type { Browser } from 'playwright-core'
+import { v7 as uuid } from 'uuid'
+import { aTest } from '../../core/welderTest/example'
+import type { Section, Student } from '../../contract/people'
+import type { RodRoom } from '../../contract/rodRoom'
+import { closeDatabase, database, run } from '../../server/store/database'
+import { addClass, foundTestSchool, type School } from '../school'
+import { ADDRESS } from '../session'
+import { choose, listOf, openBrowser, teaching } from './browser'
+
+let school: School
+let browser: Browser
+let section: Section
+let student: Student
+beforeAll(async () => {
+  school = await foundTestSchool()
+  browser = await openBrowser()
+  ;({ section, student } = await addClass(school, 'Evening R rods', 'Senara Quick'))
+})
+afterAll(async () => {
+  await browser?.close()
+  await closeDatabase()
+})
+
+const room = async () => (await school.lead.ask<RodRoom>('GET', '/api/rods')).body
+const LOT = 'E7018 1/8 in, lot R 2291'
+
+it('a lot is written down, rods are drawn and brought back with their stubs, and what lies there is counted', async () => {
+  const page = await teaching(browser, 'tobias', section.id)
+  await page.goto(`${ADDRESS}/rods`)
+  await page.getByRole('button', { name: 'New lot' }).click()
+  await page.getByRole('button', { name: 'Save' }).click()
+  await page.getByText('This is missing').first().waitFor()
+  await page.getByLabel('Maker’s lot').fill('R 2291')
+  await page.getByLabel('Where they lie').fill('oven 1')
+  await page.getByLabel('Price of a box').fill('42,50')
+  await page.getByRole('button', { name: 'Save' }).click()
+  await page.getByRole('region', { name: 'In the store' }).getByText(LOT).first().waitFor()
+
+  await page.getByRole('button', { name: `${LOT}: received, counted, more` }).click()
+  await page.getByText('More came').click()
+  await page.getByRole('button', { name: 'Save' }).click()
+  await page.getByText('150 rods').waitFor()
+
+  await choose(page, listOf(page, 'Rods'), `${LOT} · 150 there`)
+  await page.getByText('They may be out for 4 h.').waitFor()
+  await page.getByRole('combobox', { name: 'For', exact: true }).fill('Senara')
+  await page.getByRole('option', { name: /Senara Quick/ }).click()
+  await page.getByRole('button', { name: 'Draw, start the clock' }).click()
+  const out = page.getByRole('region', { name: 'Out now' })
+  await out.getByText('Senara Quick').waitFor()
+  await out.getByText(/(3 h 59|4 h 0) min left/).waitFor()
+
+  await page.getByRole('button', { name: 'Rods of Senara Quick are back' }).click()
+  await page.getByLabel('Whole rods, into the oven').fill('3')
+  await page.getByLabel('up to 2 in').fill('6')
+  await page.getByRole('button', { name: 'They are back' }).click()
+  await page.getByText('9 are more than the 8 that were drawn.').waitFor()
+  await page.getByLabel('up to 2 in').fill('4')
+  await page.getByLabel('4 to 6 in').fill('1')
+  await page.getByRole('button', { name: 'They are back' }).click()
+  await out.getByText('Every rod that was drawn is back or burnt.').waitFor()
+  await page.getByText(/in the oven, as fresh at/).waitFor()
+  await page.getByText('145 rods').waitFor()
+  await page.getByText(/1 are long enough for a stub day/).waitFor()
+
+  await page.getByRole('button', { name: `${LOT}: received, counted, more` }).click()
+  await page.getByText('Counted', { exact: true }).click()
+  await page.getByLabel('Rods that lie there').fill('140')
+  await page.getByRole('button', { name: 'Save' }).click()
+  await page.getByText('Say why it differs: it is kept with the count').waitFor()
+  await page.getByLabel('Why it differs').fill('five fell behind the oven')
+  await page.getByRole('button', { name: 'Save' }).click()
+  await page.getByText('140 rods').waitFor()
+
+  await page.getByLabel('Reads').fill('240')
+  await page.getByRole('combobox', { name: 'Oven', exact: true }).fill('oven 1')
+  await page.getByRole('button', { name: 'Note it' }).click()
+  await page.getByText('▲ under 248 °F: rods in it do not rest').waitFor()
+  const { lots } = await room()
+  expect(lots.find(lot => lot.makersLot === 'R 2291')).toMatchObject({ boxPriceCents: 4250, place: 'oven 1' })
+  await page.context().close()
+})
+
+it('rods past their hours are said on the booth, on the ticket, and when a test calls them in date', async () => {
+  const lot = (await room()).lots.find(one => one.makersLot === 'R 2291')!
+  const line = uuid()
+  const said = { kind: 'issued', count: 6, handfulId: null, studentId: student.id, booth: 1, stubs: null, why: '' }
+  expect((await school.lead.ask('PUT', `/api/rod-movements/${line}`, { ...said, lotId: lot.id })).status).toBe(200)
+  await run(database(), 'UPDATE rod_movement SET noted_at = noted_at - INTERVAL 5 HOUR WHERE id = ?', [line])
+
+  const page = await teaching(browser, 'tobias', section.id)
+  await page.goto(`${ADDRESS}/`)
+  await page.getByText('▲ rods past their hours').waitFor()
+  await page.goto(`${ADDRESS}/bench?student=${student.id}`)
+  await page.getByText(/5 h out of 4/).waitFor()
+  await page.getByText('5 h out of the oven; such rods have 4 h').first().waitFor()
+
+  const test = uuid()
+  const document = { ...aTest(student.id), stamp: 'SQ 1' }
+  expect((await school.lead.ask('PUT', `/api/tests/${test}`, { baseVersion: 0, document })).status).toBe(200)
+  await page.goto(`${ADDRESS}/test-bay/${test}`)
+  await page.getByRole('button', { name: /^Seen: whole rods, in date/ }).waitFor()
+  await page.keyboard.press('Enter')
+  await page.getByText(`${LOT} is past its hours: draw fresh rods first`).waitFor()
+  await page.getByRole('button', { name: /^Seen: whole rods, in date/ }).waitFor()
+
+  await page.goto(`${ADDRESS}/rods`)
+  await page.getByText('past their hours: bring them back').waitFor()
+  await page.getByRole('button', { name: 'Rods of Senara Quick are back' }).click()
+  await page.getByLabel('Whole rods, into the oven').fill('6')
+  await page.getByRole('button', { name: 'They are back' }).click()
+  await page.getByText('past their hours: re-dry them, once').waitFor()
+  await page.getByRole('button', { name: 'Re-dried' }).click()
+  await page.getByText('past their hours: re-dry them, once').waitFor({ state: 'detached' })
+  await page.context().close()
+})
