@@ -154,7 +154,11 @@ await test.getByRole('button', { name: /^Sound: face bend/ }).waitFor()
 await test.keyboard.press('Enter')
 await test.getByRole('button', { name: /^Sound: root bend/ }).waitFor()
 await take(test, 'test')
-await take(await room('/test-bay/cohort', 'Were the odds honest?'), 'test-figures')
+const rods = await visit('tobias')
+await chooseSection(rods, 'Evening A')
+await rods.goto(`${ADDRESS}/rods`)
+await rods.getByText('past their hours: bring them back').waitFor()
+await take(rods, 'rods')
 await browser.close()
 
 async function chooseThenStay(): Promise<Page> {
