@@ -73,7 +73,8 @@ export default defineNuxtConfig({
         'img-src': [`'self'`, 'data:', 'blob:'],
         'font-src': [`'self'`, 'data:'],
         'style-src': [`'self'`, `'unsafe-inline'`],
-        'script-src': [`'self'`, `'nonce-{{nonce}}'`],
+        // The solver of cutting plans is WebAssembly; nothing else is evaluated.
+        'script-src': [`'self'`, `'nonce-{{nonce}}'`, `'wasm-unsafe-eval'`],
         'worker-src': [`'self'`, 'blob:'],
         'connect-src': [`'self'`],
         'object-src': [`'none'`],

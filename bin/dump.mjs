@@ -70,13 +70,17 @@ export async function dumpTo(url, file) {
   }
 }
 
-/** Puts a dump in place of whatever tables the database has of it. */
-export async function restoreFrom(url, file) {
+/** Opens a dump to be restored: one that is not there, or that no key opens, is said before anything is done. */
+export async function openDump(file) {
   if (!existsSync(file))
     throw Object.assign(new Error(`There is no ${file}`), { advice: 'name a file of `npm run backup`.' })
-  const { name, args, env } = server(url)
   const stored = createReadStream(file)
-  const zipped = file.endsWith(SEALED) ? await unsealed(stored, process.env.FUSILIS_BACKUP_KEY_FILE) : stored
+  return file.endsWith(SEALED) ? unsealed(stored, process.env.FUSILIS_BACKUP_KEY_FILE) : stored
+}
+
+/** Puts a dump that was opened in place of whatever tables the database has of it. */
+export async function restoreFrom(url, zipped) {
+  const { name, args, env } = server(url)
   const { child, ended } = started('mariadb', [...args, '--default-character-set=utf8mb4', name], env)
   child.stdout.resume()
   await Promise.all([pipeline(zipped, createGunzip(), child.stdin), ended])

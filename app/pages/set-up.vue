@@ -14,6 +14,7 @@ const TABS = [
   { to: '/set-up/clock', name: 'Stopwatch' },
   { to: '/set-up/drill', name: 'Three beads' },
   { to: '/set-up/rods', name: 'Rod and polarity' },
+  { to: '/set-up/cutting', name: 'Cutting' },
   { to: '/set-up/arithmetic', name: 'Arithmetic' },
 ]
 const { loading, problem, load } = useLoader(async () => {

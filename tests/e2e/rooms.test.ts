@@ -84,6 +84,7 @@ const PAGES: readonly (readonly [name: string, path: () => string, heading: stri
   ['the house rules', () => '/house/rules', 'Example coupon'],
   ['a settings card', () => '/set-up?position=4G+overhead&joint=T', 'Watch'],
   ['the pad planner', () => '/set-up/pad', 'Set-up'],
+  ['the cutting plan', () => '/set-up/cutting', 'Set-up'],
   ['the stopwatch', () => '/set-up/clock', 'Set-up'],
   ['the drill', () => '/set-up/drill', 'Set-up'],
   ['rods and polarity', () => '/set-up/rods', 'Polarity'],

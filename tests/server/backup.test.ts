@@ -116,7 +116,7 @@ describe('an update', () => {
     await expect(
       node(process.execPath, ['bin/backup.mjs', file], { env: { ...env, FUSILIS_BACKUP_KEY: 'hunter2' } }),
     ).rejects.toMatchObject({ stderr: expect.stringContaining('begins with age1') })
-  })
+  }, 60_000)
 
   it('is known beforehand by what it would change; a new school has nothing to lose', async () => {
     await database().query('DROP DATABASE IF EXISTS fresh')
