@@ -54,7 +54,7 @@ const takeOut = (index: number) => {
 }
 .row {
   display: grid;
-  grid-template-columns: minmax(0, 2fr) minmax(0, 1fr) minmax(0, 1fr) 64px;
+  grid-template-columns: minmax(0, 1fr) 112px 96px 60px;
   gap: 8px;
   align-items: center;
 }

@@ -38,6 +38,18 @@ watch(
   { immediate: true },
 )
 
+/** On a phone the rooms are one line that is pushed along: the one that is open is seen. */
+const rail = useTemplateRef<HTMLElement>('rail')
+const route = useRoute()
+watch(
+  () => route.path,
+  async () => {
+    await nextTick()
+    rail.value?.querySelector('.here')?.scrollIntoView({ inline: 'center', block: 'nearest' })
+  },
+  { immediate: true, flush: 'post' },
+)
+
 const saved = computed(() => {
   if (outbox.refused.length > 0) return `${outbox.refused.length} refused`
   if (outbox.mine.length === 0) return outbox.looked ? 'all saved' : ''
@@ -54,7 +66,7 @@ async function leave() {
 </script>
 
 <template>
-  <nav class="rail" aria-label="Rooms">
+  <nav ref="rail" class="rail" aria-label="Rooms">
     <p class="name">Fusilis</p>
     <ul>
       <li v-for="room in rooms" :key="room.to">

@@ -62,20 +62,15 @@ const print = () => window.print()
   <div class="cutting">
     <form class="panel sheet no-print" aria-label="What is cut" novalidate @submit.prevent="workOut">
       <h2>Wanted</h2>
-      <CutRows
-        :model-value="typed.pieces"
-        what="Piece"
-        many="How many"
-        @update:model-value="change({ pieces: $event })"
-      />
+      <CutRows :model-value="typed.pieces" what="Piece" many="Count" @update:model-value="change({ pieces: $event })" />
       <h2>To cut from</h2>
       <CutRows
         :model-value="typed.stock"
         what="Bar or offcut"
-        many="How many"
+        many="Count"
         @update:model-value="change({ stock: $event })"
       />
-      <p class="quiet">No number: as many as are bought. One sheet for each section of bar.</p>
+      <p class="quiet">No count: as many as are bought. One sheet for each section of bar.</p>
       <div class="pair">
         <v-text-field
           :model-value="typed.kerf"
@@ -118,7 +113,7 @@ const print = () => window.print()
 <style scoped>
 .cutting {
   display: grid;
-  grid-template-columns: minmax(0, 5fr) minmax(0, 7fr);
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
   gap: 18px;
   align-items: start;
 }
