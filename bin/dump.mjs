@@ -53,11 +53,12 @@ export async function dumpTo(url, file) {
     '--hex-blob',
     '--default-character-set=utf8mb4',
   ]
+  // A key that is none is said before anything is started: a dump that nobody reads would never end.
+  const zipped = createGzip()
+  const whole = file.endsWith(SEALED) ? await sealed(zipped, process.env.FUSILIS_BACKUP_KEY ?? '') : zipped
   const { child, ended } = started('mariadb-dump', [...args, ...options, name], env)
   child.stdin.end()
   try {
-    const zipped = createGzip()
-    const whole = file.endsWith(SEALED) ? await sealed(zipped, process.env.FUSILIS_BACKUP_KEY ?? '') : zipped
     await Promise.all([
       pipeline(child.stdout, zipped),
       pipeline(whole, createWriteStream(part, { mode: 0o600 })),
@@ -65,6 +66,7 @@ export async function dumpTo(url, file) {
     ])
     await rename(part, file)
   } catch (error) {
+    child.kill()
     await rm(part, { force: true })
     throw error
   }
