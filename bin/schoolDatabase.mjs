@@ -1,3 +1,4 @@
+import { resolve } from 'node:path'
 import { startMariadb } from './mariadb.mjs'
 import { needDebian } from './packages.mjs'
 import { ROOT } from './run.mjs'
@@ -5,7 +6,7 @@ import { runnerOf } from './runner.mjs'
 import { step } from './say.mjs'
 
 /** Where a school's own files are: its database, its secrets, its backups. */
-export const folderOf = kind => `${process.env.FUSILIS_DATA ?? `${ROOT}.data`}/${kind}`
+export const folderOf = kind => resolve(process.env.FUSILIS_DATA ?? `${ROOT}.data`, kind)
 
 /** The folder of the school that a command works on. */
 export const schoolFolder = () => folderOf(process.argv.includes('--demo') ? 'demo' : 'school')

@@ -1,5 +1,4 @@
 import { number, object } from 'yup'
-import { list, uuid } from './fields'
 
 /** For how many months a school may keep the record of a student who left. */
 export const KEEP_MONTHS = { least: 6, most: 240 } as const
@@ -32,10 +31,3 @@ export interface Retention {
   readonly months: number | null
   readonly leavers: readonly Leaver[]
 }
-
-const MOST_AT_ONCE = 200
-
-/** The body of `POST /api/school/retention`: whose records, which are due, are erased now. */
-export const eraseDueSchema = object({
-  students: list(uuid().required(), MOST_AT_ONCE, `At most ${MOST_AT_ONCE} at a time`, 'Nobody is chosen'),
-}).exact()

@@ -93,7 +93,7 @@ export interface FloorBooths {
     /** Coupons read today, and minutes at the arc that they took. */
     readonly coupons: number
     readonly arcMinutes: number
-    /** Rods in the hand that are past their hours, `E7018 1/8 in, lot 4711`; null where there are none. */
-    readonly rodsPast: string | null
+    /** Rods in the hand are past their hours. */
+    readonly rodsPast: boolean
   }[]
 }

@@ -6,8 +6,10 @@ export function askCutting(order: CutOrder): { readonly found: Promise<BestCut |
   const worker = new Worker(new URL('../workers/cutting.ts', import.meta.url), { type: 'module' })
   const stop = () => worker.terminate()
   const found = new Promise<BestCut | null>((resolve, reject) => {
-    worker.onmessage = ({ data }: MessageEvent<CuttingSaid>) => resolve(data.found)
-    worker.onerror = () => reject(new Error('The plan could not be worked out in this browser.'))
+    const failed = (why: string) => reject(new Error(`The plan could not be worked out in this browser${why}.`))
+    worker.onmessage = ({ data }: MessageEvent<CuttingSaid>) =>
+      data.is === 'found' ? resolve(data.found) : failed(`: ${data.why}`)
+    worker.onerror = () => failed('')
     // What is sent is copied; a page's wrappers are not.
     worker.postMessage(JSON.parse(JSON.stringify(order)))
   }).finally(stop)

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useNow } from '@vueuse/core'
+import { useFloorLive } from '~/composables/floorLive'
 import { useLoader } from '~/composables/loader'
 import { useHouseRules } from '~/stores/houseRules'
 import { usePeople } from '~/stores/people'
@@ -28,6 +29,10 @@ watch(
   (id, before) => {
     if (before && id) void load()
   },
+)
+useFloorLive(
+  () => sections.current?.id ?? null,
+  () => void rods.load().catch(() => {}),
 )
 const here = computed(() => people.students.filter(student => student.active))
 const form = ref<'lot' | null>(null)

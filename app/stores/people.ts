@@ -42,7 +42,6 @@ export const usePeople = defineStore('people', () => {
   /** Whose records go next, by how long the school keeps them. */
   const retention = () => request<Retention>('GET', '/api/school/retention')
   const keepFor = (months: number | null) => request('PUT', '/api/school/retention', { months })
-  const eraseDue = (students: readonly string[]) => request('POST', '/api/school/retention', { students })
 
   async function loadAccounts(): Promise<void> {
     accounts.value = await request<Account[]>('GET', '/api/accounts')
@@ -65,7 +64,6 @@ export const usePeople = defineStore('people', () => {
     importRoster,
     retention,
     keepFor,
-    eraseDue,
     loadAccounts,
     saveAccount,
   }

@@ -4,6 +4,7 @@ import {
   exposureOf,
   handfulsOf,
   hoursAllowed,
+  isPast,
   lotName,
   type Exposure,
   type Handful,
@@ -112,7 +113,9 @@ export const useRods = defineStore('rods', () => {
 
   /** What a student has in the hand that is past its hours, in words; empty where nothing is. */
   function outOfDate(studentId: string, now: Date): string {
-    const late = drawnAt(now).find(one => one.studentId === studentId && one.out > 0 && one.exposure?.state === 'past')
+    const late = drawnAt(now).find(
+      one => one.studentId === studentId && one.out > 0 && one.exposure && isPast(one.exposure),
+    )
     return late ? `${lotName(late.lot)} is past its hours: draw fresh rods first` : ''
   }
 

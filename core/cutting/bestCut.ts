@@ -3,8 +3,9 @@ import type { CutOrder } from './cutOrder'
 import { planByHand, planOf, type CutPlan } from './cutPlan'
 import { patternsOf, type CutPattern } from './patterns'
 
-/** What a solver says of a program: the value of each variable, and the least that was found. */
+/** What a solver says of a program: the value of each variable, and the least that was found, proved or in time. */
 export interface Solved {
+  readonly proved: boolean
   readonly value: number
   readonly of: (variable: string) => number
 }
@@ -35,11 +36,12 @@ export function bestCut(order: CutOrder, solve: Solve): BestCut | null {
 function planBy(order: CutOrder, patterns: readonly CutPattern[], solve: Solve): CutPlan | null {
   const solved = patterns.length > 0 ? solve(cutModel(order, patterns, true)) : null
   if (!solved) return null
-  return planOf(
-    order,
-    patterns,
-    patterns.map((_, k) => Math.round(solved.of(`x${k}`))),
+  const times = patterns.map((_, k) => Math.round(solved.of(`x${k}`)))
+  // A solver whose time was up may have nothing whole yet.
+  const enough = order.pieces.every(
+    ({ count }, n) => patterns.reduce((sum, pattern, k) => sum + times[k]! * pattern.counts[n]!, 0) >= count,
   )
+  return enough ? planOf(order, patterns, times) : null
 }
 
 /** The one that takes less length of new bars, then of all; a plan by hand where they are alike. */
@@ -58,5 +60,5 @@ function fewestBars(order: CutOrder, patterns: readonly CutPattern[], solve: Sol
   if (!only || rest.length > 0 || only.count !== null) return null
   const relaxed = solve(cutModel(order, patterns, false))
   const ROUNDING = 1e-6
-  return relaxed ? Math.ceil(relaxed.value / only.lengthMm - ROUNDING) : null
+  return relaxed?.proved ? Math.ceil(relaxed.value / only.lengthMm - ROUNDING) : null
 }

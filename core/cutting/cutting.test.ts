@@ -9,7 +9,11 @@ beforeAll(async () => {
   solve = program => {
     const { Status, ObjectiveValue, Columns } = highs.solve(program)
     if (Status !== 'Optimal') return null
-    return { value: ObjectiveValue, of: name => (Columns[name] as { Primal?: number } | undefined)?.Primal ?? 0 }
+    return {
+      proved: true,
+      value: ObjectiveValue,
+      of: name => (Columns[name] as { Primal?: number } | undefined)?.Primal ?? 0,
+    }
   }
 })
 
@@ -150,6 +154,23 @@ describe('the fewest bars', () => {
       solve,
     )!
     expect(small.plan.bars.map(bar => bar.lengthMm)).toEqual([650])
+  })
+
+  it('of more kinds than can all be looked at comes out no worse than by hand, and claims no proof', () => {
+    const many = Array.from({ length: 20 }, (_, n) => [150 + 7 * n, 3] as const)
+    const wanted = order(many, [[6000, null]], { kerfMm: 3 })
+    const { plan, fewest, byHand } = bestCut(wanted, solve)!
+    holds(wanted, plan)
+    expect(plan.begun).toBeLessThanOrEqual(byHand!)
+    expect(fewest).toBeNull()
+  })
+
+  it('falls back to the plan by hand where the solver had no time, and proves nothing', () => {
+    const wanted = order([[200, 3]], [[6000, null]])
+    const outOfTime: Solve = () => ({ proved: false, value: 0, of: () => 0 })
+    const found = bestCut(wanted, outOfTime)!
+    holds(wanted, found.plan)
+    expect(found).toMatchObject({ fewest: null, byHand: 1 })
   })
 
   it('says where there is not enough', () => {

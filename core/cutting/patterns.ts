@@ -15,8 +15,12 @@ export function takenMm({ pieces, kerfMm }: Pick<CutOrder, 'pieces' | 'kerfMm'>,
   return length + Math.max(0, cut - 1) * kerfMm
 }
 
-/** So many patterns are looked at for one length of stock; a list that has more is cut by the best of them. */
+/**
+ * So many patterns are kept for one length of stock, and so many fillings looked at on the way: a list that has more is
+ * cut by the best of them.
+ */
 const MOST_PATTERNS = 4000
+const MOST_LOOKS = 400_000
 
 /**
  * The patterns of an order: those of each length of stock to which no piece more can be added.
@@ -26,20 +30,22 @@ export function patternsOf(order: CutOrder): { readonly patterns: readonly CutPa
   let all = true
   const patterns = order.stock.flatMap(({ lengthMm }, stock) => {
     const found = fullest(order, lengthMm)
-    all &&= found.length < MOST_PATTERNS
-    return found.map(counts => ({ stock, counts }))
+    all &&= found.whole
+    return found.fillings.map(counts => ({ stock, counts }))
   })
   return { patterns, all }
 }
 
-/** Every maximal filling of one length, the longest pieces first. */
-function fullest({ pieces, kerfMm }: CutOrder, barMm: number): number[][] {
+/** Maximal fillings of one length, the longest pieces first; and whether they are all. */
+function fullest({ pieces, kerfMm }: CutOrder, barMm: number): { fillings: number[][]; whole: boolean } {
   const order = pieces.map((_, n) => n).sort((a, b) => pieces[b]!.lengthMm - pieces[a]!.lengthMm)
   const found: number[][] = []
+  let looks = 0
   const counts = pieces.map(() => 0)
   /** @param roomMm what is left of the bar, a cut before each piece after the first taken off already */
   const fill = (at: number, roomMm: number) => {
-    if (found.length >= MOST_PATTERNS) return
+    if (found.length >= MOST_PATTERNS || looks >= MOST_LOOKS) return
+    looks++
     const n = order[at]
     if (n === undefined) {
       const full = pieces.every((piece, i) => counts[i]! >= piece.count || roomMm + SAME_MM < piece.lengthMm)
@@ -57,5 +63,5 @@ function fullest({ pieces, kerfMm }: CutOrder, barMm: number): number[][] {
     counts[n] = 0
   }
   fill(0, barMm)
-  return found
+  return { fillings: found, whole: found.length < MOST_PATTERNS && looks < MOST_LOOKS }
 }

@@ -15,7 +15,8 @@ export interface SaidOfRods {
 
 /**
  * The line of the book that a person's words come to: by how many the store changes. A handful that lies apart in the
- * oven is drawn or binned whole; one that is out is in no store any more.
+ * oven is drawn or binned whole; one that is out is in no store any more. Whoever brings rods back is who drew them,
+ * where nobody else is named.
  * @param book all lines of that lot
  */
 export function bookLine(
@@ -24,7 +25,9 @@ export function bookLine(
   book: readonly RodMovement[],
   { by, now }: { readonly by: string; readonly now: Date },
 ): RodMovement {
-  const apart = handfulsOf(book).find(one => one.id === handfulId)?.inOven ?? 0
+  const handful = handfulsOf(book).find(one => one.id === handfulId)
+  const apart = handful?.inOven ?? 0
+  const who = studentId ?? (kind === 'returned' ? handful?.studentId : null)
   const changes: Readonly<Record<MovementKind, number>> = {
     'received': count,
     'issued': handfulId ? -apart : -count,
@@ -40,7 +43,7 @@ export function bookLine(
     // No minus nought: a line is the same line however it was written.
     rods: changes[kind] || 0,
     ...(handfulId && { handfulId }),
-    ...(studentId && { studentId }),
+    ...(who && { studentId: who }),
     ...(booth && { booth }),
     ...(stubs && { stubs }),
     why,

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { seededRandom } from '../statistics'
-import { exposureOf, hoursAllowed, type HandfulEvent } from '.'
+import { exposureOf, hoursAllowed, isPast, type HandfulEvent } from '.'
 
 const START = Date.parse('2026-09-14T18:00:00Z')
 const at = (hours: number) => new Date(START + hours * 3_600_000)
@@ -41,6 +41,7 @@ describe('the clock of a handful', () => {
     const found = standing(hours, events)
     expect(found.state).toBe(state)
     expect(found.leftHours).toBeCloseTo(left, 9)
+    expect(isPast(found)).toBe(state === 'past' || state === 'to re-dry' || state === 'bin')
   })
 
   it('says until when: the limit while it is out, the end of its rest while it is in', () => {

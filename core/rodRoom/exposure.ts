@@ -29,6 +29,10 @@ export interface Exposure {
   readonly until: string | null
 }
 
+/** Whether rods may not be run as they are, wherever they lie: what a booth is told, and a test's checklist. */
+export const isPast = ({ state }: Pick<Exposure, 'state'>): boolean =>
+  state === 'past' || state === 'to re-dry' || state === 'bin'
+
 interface Count {
   readonly usedMs: number
   readonly since: number

@@ -53,17 +53,21 @@ export interface Handful {
   readonly events: readonly HandfulEvent[]
 }
 
-/** The handfuls of a book, in the order in which they were first drawn; those binned or used up are left out. */
+/**
+ * The handfuls of a book, in the order in which they were first drawn; those binned or used up are left out, and those
+ * whose drawing is not in it.
+ */
 export function handfulsOf(movements: readonly RodMovement[]): Handful[] {
   const handfuls = new Map<string, Handful>()
   for (const line of [...movements].sort((a, b) => a.at.localeCompare(b.at) || a.id.localeCompare(b.id))) {
-    const id = line.handfulId ?? (line.kind === 'issued' ? line.id : null)
-    if (id) handfuls.set(id, withLine(handfuls.get(id) ?? begun(id, line), line))
+    const id = line.handfulId ?? line.id
+    const handful = handfuls.get(id) ?? (line.kind === 'issued' && !line.handfulId ? begun(line) : null)
+    if (handful) handfuls.set(id, withLine(handful, line))
   }
   return [...handfuls.values()].filter(handful => handful.out > 0 || handful.inOven > 0)
 }
 
-const begun = (id: string, { lotId, studentId, booth }: RodMovement): Handful => ({
+const begun = ({ id, lotId, studentId, booth }: RodMovement): Handful => ({
   id,
   lotId,
   studentId: studentId ?? null,

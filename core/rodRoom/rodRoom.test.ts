@@ -71,6 +71,8 @@ describe('the book', () => {
     const [handful] = handfulsOf([drawn, back, again])
     expect(handful).toMatchObject({ studentId: 'other', out: 3, inOven: 0 })
     expect(handful!.events.map(event => event.kind)).toEqual(['out', 'in', 'out'])
+    // A book that begins in between knows nothing of a handful that was drawn before.
+    expect(handfulsOf([back])).toEqual([])
     // All burnt, or binned: nothing of it is anywhere.
     expect(handfulsOf([drawn, line(4, 'returned', 0, { handfulId: drawn.id })])).toEqual([])
     expect(handfulsOf([drawn, line(4, 'binned', 0, { handfulId: drawn.id })])).toEqual([])

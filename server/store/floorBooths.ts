@@ -44,7 +44,7 @@ export async function floorBooths(sectionId: string, now: Date): Promise<FloorBo
         id,
         here: state === 'here' && (left === null || left > time),
         coupons: own.length,
-        rodsPast: past.get(id) ?? null,
+        rodsPast: past.has(id),
         arcMinutes: own.reduce((sum, row) => sum + arcMinutes(fromJson<CouponDocument>(row.document)), 0),
       }
     }),

@@ -3,7 +3,7 @@ import {
   exposureOf,
   handfulsOf,
   hoursAllowed,
-  lotName,
+  isPast,
   movementFault,
   type MovementKind,
   type RodLot,
@@ -219,27 +219,28 @@ export async function noteOven(id: string, { oven, celsius, doorOpen }: OvenRead
   )
 }
 
-/** Students who have rods in the hand that are past their hours, with which: of those drawn in the last days. */
-export async function rodsPast(now: Date): Promise<Map<string, string>> {
-  const [{ rules }, lines] = await Promise.all([
+/** Students who have rods in the hand that are past their hours, of those that were drawn in the last days. */
+export async function rodsPast(now: Date): Promise<ReadonlySet<string>> {
+  const drawn = await rows<{ id: string }>(
+    database(),
+    `SELECT DISTINCT COALESCE(handful_id, id) AS id FROM rod_movement
+    WHERE kind = 'issued' AND noted_at > UTC_TIMESTAMP() - INTERVAL ${DRAWN_DAYS} DAY`,
+  )
+  if (drawn.length === 0) return new Set()
+  const ids = drawn.map(row => row.id)
+  const among = ids.map(() => '?').join(', ')
+  const [{ rules }, lots, lines] = await Promise.all([
     currentRules(),
-    rows<LineRow>(
-      database(),
-      `SELECT ${LINE} FROM rod_movement
-      WHERE noted_at > UTC_TIMESTAMP() - INTERVAL ${DRAWN_DAYS} DAY AND kind <> 'received' ORDER BY noted_at, id`,
-    ),
+    rows<LotRow>(database(), `SELECT ${LOT} FROM rod_lot`),
+    rows<LineRow>(database(), `SELECT ${LINE} FROM rod_movement WHERE id IN (${among}) OR handful_id IN (${among})`, [
+      ...ids,
+      ...ids,
+    ]),
   ])
-  const out = handfulsOf(lines.map(toLine)).filter(handful => handful.out > 0 && handful.studentId !== null)
-  if (out.length === 0) return new Map()
-  const lots = new Map(
-    (await rows<LotRow>(database(), `SELECT ${LOT} FROM rod_lot`)).map(row => [row.id, toLot(row)] as const),
-  )
-  return new Map(
-    out.flatMap(handful => {
-      const lot = lots.get(handful.lotId)!
-      const hours = hoursAllowed(lot, rules.exposureHours)
-      const late = hours !== null && exposureOf(handful.events, hours, now).state === 'past'
-      return late ? [[handful.studentId!, lotName(lot)] as const] : []
-    }),
-  )
+  const hours = new Map(lots.map(row => [row.id, hoursAllowed(toLot(row), rules.exposureHours)] as const))
+  const late = handfulsOf(lines.map(toLine)).filter(({ lotId, out, events }) => {
+    const allowed = hours.get(lotId)
+    return out > 0 && allowed && isPast(exposureOf(events, allowed, now))
+  })
+  return new Set(late.flatMap(({ studentId }) => studentId ?? []))
 }

@@ -4,6 +4,8 @@ import { v7 as uuid } from 'uuid'
 import type { Browser, Page } from 'playwright-core'
 import { aCoupon } from '../../core/coupon/example'
 import type { Section } from '../../contract/people'
+import type { TrailPage } from '../../contract/trail'
+import { closeDatabase, database, run } from '../../server/store/database'
 import { addClass, addInstructor, foundTestSchool, type School } from '../school'
 import { ADDRESS, GIVEN, PASSWORD, Visitor } from '../session'
 import { choose, listOf, openBrowser, signedIn, teaching } from './browser'
@@ -14,7 +16,10 @@ beforeAll(async () => {
   school = await foundTestSchool()
   browser = await openBrowser()
 })
-afterAll(() => browser?.close())
+afterAll(async () => {
+  await browser?.close()
+  await closeDatabase()
+})
 
 const house = async (username = 'maren'): Promise<Page> => {
   const page = await signedIn(browser, username)
@@ -97,6 +102,15 @@ describe('a person’s data', () => {
     await choose(page, listOf(page, 'A record is kept until'), '5 years after leaving')
     await kept.getByText(/Kerensa Pell, Wards Z, left .*: goes on /).waitFor()
     expect(await button(page, 'Erase the record due').count()).toBe(0)
+    await run(database(), 'UPDATE student SET left_on = ? WHERE id = ?', ['2019-06-30', id])
+    await page.reload()
+    await kept.getByText(/Kerensa Pell, Wards Z, left .*: due since Sun 30 Jun 2024/).waitFor()
+    await button(page, 'Erase the record due').click()
+    await button(page, 'Erase for good').click()
+    await kept.getByText('Kerensa Pell').waitFor({ state: 'detached' })
+    expect((await school.lead.ask('GET', `/api/students/${id}/record`)).status).toBe(404)
+    const { lines } = (await school.lead.ask<TrailPage>('GET', '/api/trail')).body
+    expect(lines.find(line => line.did === 'erased a person')?.student?.id).toBe(id)
     await page.context().close()
   })
 })

@@ -114,5 +114,11 @@ it('rods past their hours are said on the booth, on the ticket, and when a test 
   await page.getByText('past their hours: re-dry them, once').waitFor()
   await page.getByRole('button', { name: 'Re-dried' }).click()
   await page.getByText('past their hours: re-dry them, once').waitFor({ state: 'detached' })
+
+  // Drawn from another tablet, they are seen here; all burnt is one press.
+  const drawn = { ...said, lotId: lot.id, count: 2 }
+  expect((await school.lead.ask('PUT', `/api/rod-movements/${uuid()}`, drawn)).status).toBe(200)
+  await page.getByRole('button', { name: 'All burnt: rods of Senara Quick' }).click()
+  await page.getByText('Every rod that was drawn is back or burnt.').waitFor()
   await page.context().close()
 })

@@ -67,7 +67,6 @@ const ROUTES: Readonly<Record<string, Who>> = {
   'PUT /api/oven-readings/[id]': 'staff',
   'GET /api/school/retention': 'lead',
   'PUT /api/school/retention': 'lead',
-  'POST /api/school/retention': 'lead',
   'PUT /api/school/programme': 'lead',
   'GET /api/school/programme': 'staff',
   'GET /api/students/[id]/hours': 'own',

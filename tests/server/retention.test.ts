@@ -21,8 +21,6 @@ const archive = (active: boolean) =>
 const retention = async () => (await school.lead.ask<Retention>('GET', '/api/school/retention')).body
 const mine = async () => (await retention()).leavers.find(one => one.id === student.id)
 const keep = (months: unknown) => school.lead.ask<Problem>('PUT', '/api/school/retention', { months })
-const eraseDue = (students: readonly string[]) =>
-  school.lead.ask<Problem>('POST', '/api/school/retention', { students })
 /** Moves the day on which the student left. */
 const leftOn = (day: string) => run(database(), 'UPDATE student SET left_on = ? WHERE id = ?', [day, student.id])
 
@@ -59,20 +57,6 @@ describe('records of those who left', () => {
     expect(await mine()).toMatchObject({ due: false })
     for (const months of [5, 241, 1.5, '36', undefined])
       expect((await keep(months)).body.errors?.[0]?.path, String(months)).toBe('months')
-  })
-
-  it('are erased only where each is due, with the reason', async () => {
-    const early = await eraseDue([student.id])
-    expect([early.status, early.body.title]).toEqual([409, 'Not due'])
-    expect((await eraseDue([])).status).toBe(422)
-    await leftOn('2023-08-31')
-    // One who is still here is not due: nobody's record goes.
-    expect((await eraseDue([student.id, school.mine.id])).status).toBe(409)
-    expect((await mine())?.name).toBe(NAME)
-    expect((await eraseDue([student.id])).status).toBe(204)
-    expect(await mine()).toBeUndefined()
-    expect((await school.lead.ask('GET', `/api/students/${student.id}/record`)).status).toBe(404)
-    expect((await eraseDue([student.id])).status).toBe(409)
     await keep(null)
     expect((await retention()).months).toBeNull()
   })

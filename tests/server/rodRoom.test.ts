@@ -2,6 +2,7 @@ import { beforeAll, describe, expect, it } from 'vitest'
 import { v7 as uuid } from 'uuid'
 import type { Problem } from '../../contract/problem'
 import type { RodLotSave, RodRoom } from '../../contract/rodRoom'
+import type { FloorBooths } from '../../contract/shop'
 import type { SaidOfRods } from '../../core/rodRoom'
 import { database, run } from '../../server/store/database'
 import { addClass, foundTestSchool, type School } from '../school'
@@ -40,6 +41,9 @@ const write = (lotId: string, said: Partial<SaidOfRods>, id = uuid()) =>
     why: '',
     ...said,
   })
+/** Moves a line of the book back. */
+const longAgo = (line: string, hours: number) =>
+  run(database(), 'UPDATE rod_movement SET noted_at = UTC_TIMESTAMP(3) - INTERVAL ? HOUR WHERE id = ?', [hours, line])
 const wrongFields = (answer: { body: Problem }) => answer.body.errors?.map(error => error.path)
 
 describe('lots', () => {
@@ -110,11 +114,6 @@ describe('the book', () => {
     const lotId = await aLot()
     const id = uuid()
     await write(lotId, { count: 8 }, id)
-    const longAgo = (line: string, hours: number) =>
-      run(database(), 'UPDATE rod_movement SET noted_at = UTC_TIMESTAMP(3) - INTERVAL ? HOUR WHERE id = ?', [
-        hours,
-        line,
-      ])
     await longAgo(id, 6)
     expect((await write(lotId, { kind: 'returned', count: 6, handfulId: id })).status).toBe(200)
     const refused = await write(lotId, { handfulId: id })
@@ -122,6 +121,32 @@ describe('the book', () => {
     expect((await write(lotId, { kind: 're-dried', handfulId: id })).status).toBe(200)
     const again = await write(lotId, { handfulId: id })
     expect([again.status, again.body.stock]).toEqual([200, -8])
+  })
+
+  it('tells the booth of rods past their hours, those too that were re-dried and are past them again', async () => {
+    const { section, student } = await addClass(school, 'Rods past Z', 'Hedra Voss')
+    const past = async () => {
+      const { body } = await school.instructor.ask<FloorBooths>('GET', `/api/sections/${section.id}/booths`)
+      return body.students.find(one => one.id === student.id)!.rodsPast
+    }
+    const lotId = await aLot()
+    const [drawn, back, dried, again] = [uuid(), uuid(), uuid(), uuid()]
+    await write(lotId, { count: 8, studentId: student.id }, drawn)
+    expect(await past()).toBe(false)
+    await longAgo(drawn, 12)
+    expect(await past()).toBe(true)
+    await write(lotId, { kind: 'returned', count: 6, handfulId: drawn }, back)
+    await longAgo(back, 7)
+    expect(await past()).toBe(false)
+    expect((await write(lotId, { kind: 're-dried', handfulId: drawn }, dried)).status).toBe(200)
+    await longAgo(dried, 6)
+    expect((await write(lotId, { handfulId: drawn }, again)).status).toBe(200)
+    expect(await past()).toBe(false)
+    await longAgo(again, 5)
+    expect(await past()).toBe(true)
+    // All burnt: nothing is in the hand.
+    await write(lotId, { kind: 'returned', handfulId: drawn })
+    expect(await past()).toBe(false)
   })
 
   it.each([

@@ -149,7 +149,7 @@ describe('hours of a programme', () => {
 
 describe('a class in its booths', () => {
   it('is away until somebody is seen, then here with coupons and minutes, and away again once gone home', async () => {
-    expect(await own()).toEqual({ id: student.id, here: false, coupons: 0, arcMinutes: 0, rodsPast: null })
+    expect(await own()).toEqual({ id: student.id, here: false, coupons: 0, arcMinutes: 0, rodsPast: false })
     const document = { ...aCoupon({ studentId: student.id }), classDay: today() }
     await school.instructor.ask('PUT', `/api/coupons/${uuid()}`, { baseVersion: 0, why: '', document })
     const there = await own()

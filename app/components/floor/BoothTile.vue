@@ -86,7 +86,7 @@ const number = computed(() => (props.booth === null ? 'no booth' : `booth ${prop
       <span class="bar" aria-hidden="true"
         ><span :style="{ width: `${Math.min(100, (100 * minutes) / FULL_MINUTES)}%` }"
       /></span>
-      <b v-if="today?.rodsPast" class="late" :title="today.rodsPast">▲ rods past their hours</b>
+      <b v-if="today?.rodsPast" class="late">▲ rods past their hours</b>
       <span v-else class="quiet num">{{ ofToday }}</span>
     </div>
   </article>

@@ -38,9 +38,13 @@ async function choose(months: number) {
   if (await attempt('', () => people.keepFor(months === NEVER ? null : months))) await load()
 }
 
+/** One after the other, each whole and each in the trail: what a refusal leaves stands in the list as due. */
 async function eraseDue() {
-  const ids = due.value.map(one => one.id)
-  if (await attempt('', () => people.eraseDue(ids))) asking.value = false
+  const why = `kept for ${kept.value!.months} months after leaving`
+  const all = async () => {
+    for (const { id, name } of due.value) await people.erase(id, { name, why })
+  }
+  if (await attempt('', all)) asking.value = false
   await load()
 }
 </script>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
-import { lotName, sayExposure } from '~~/core/rodRoom'
+import { isPast, lotName, sayExposure } from '~~/core/rodRoom'
 import { useSaving } from '~/composables/saving'
 import { wallTime } from '~/composables/shopClock'
 import { useRods, type DrawnRods } from '~/stores/rods'
@@ -13,7 +13,7 @@ const { busy, refused, attempt } = useSaving()
 const asking = ref(false)
 
 const state = computed(() => props.drawn.exposure?.state ?? null)
-const late = computed(() => state.value === 'past' || state.value === 'to re-dry' || state.value === 'bin')
+const late = computed(() => props.drawn.exposure !== null && isPast(props.drawn.exposure))
 const used = computed(() => {
   const { hours, exposure } = props.drawn
   return hours && exposure ? Math.min(1, exposure.usedHours / hours) : 0
@@ -22,6 +22,7 @@ const of = computed(() => ({ lotId: props.drawn.lotId, handfulId: props.drawn.id
 /** A line keeps its number until it stands. */
 const line = uuid()
 const redry = () => attempt('', () => rods.write(line, { ...of.value, kind: 're-dried' }))
+const burnt = () => attempt('', () => rods.write(line, { ...of.value, kind: 'returned' }))
 const again = () => attempt('', () => rods.write(line, { ...of.value, kind: 'issued' }))
 </script>
 
@@ -32,6 +33,14 @@ const again = () => attempt('', () => rods.write(line, { ...of.value, kind: 'iss
         <b>{{ name }}</b>
         <span class="quiet num">{{ drawn.out || drawn.inOven }} × {{ lotName(drawn.lot) }}</span>
       </div>
+      <v-btn
+        v-if="drawn.out > 0"
+        variant="text"
+        :aria-label="`All burnt: rods of ${name}`"
+        :loading="busy"
+        @click="burnt"
+        >All burnt</v-btn
+      >
       <v-btn v-if="drawn.out > 0" variant="outlined" :aria-label="`Rods of ${name} are back`" @click="$emit('back')"
         >Back</v-btn
       >

@@ -66,7 +66,7 @@ async function issue() {
         v-model="studentId"
         label="For"
         :items="people"
-        placeholder="the booth, or nobody in particular"
+        placeholder="nobody in particular"
         clearable
         hide-details
       />

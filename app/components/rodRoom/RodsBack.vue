@@ -22,7 +22,6 @@ async function save() {
     lotId: props.drawn.lotId,
     kind: 'returned',
     handfulId: props.drawn.id,
-    studentId: props.drawn.studentId,
     count: Number(whole.value),
     stubs: counted.length > 0 ? (Object.fromEntries(counted.map(([id, typed]) => [id, Number(typed)])) as Stubs) : null,
   } as const
