@@ -7,6 +7,7 @@ import { withScratchSchool } from './scratchSchool.mjs'
 await main(() =>
   withScratchSchool(async ({ env, serveDemo }) => {
     await runTask('benchPlan', [], { show: true })
+    await runTask('benchDayPlan', [], { show: true })
     await runTask('benchDiagnosis', [], { show: true })
     await runTask('benchProgress', [], { show: true })
     await runTask('benchReadiness', [], { show: true })

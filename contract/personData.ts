@@ -81,6 +81,14 @@ export interface PersonExport {
     readonly by: string
     readonly at: string
   }[]
+  /** What was planned for days on the newest plan of each; minutes since the class began. */
+  readonly planned: readonly {
+    readonly classDay: string
+    readonly rungId: string
+    readonly booth: number
+    readonly from: number
+    readonly minutes: number
+  }[]
   readonly remarks: readonly { readonly says: string; readonly by: string; readonly at: string }[]
   readonly trail: readonly { readonly at: string; readonly who: string; readonly did: string }[]
 }

@@ -1,14 +1,16 @@
-import { number, object } from 'yup'
+import { boolean, number, object } from 'yup'
 import {
   FIXTURE_KINDS,
   MOST_COLUMNS,
   MOST_ROOMS,
   MOST_ROWS,
+  PLATE_LIES,
   planFaults,
   type Fixture,
   type ShopPlan,
   type ShopRoom,
 } from '../core/floor'
+import type { PadPosition } from '../core/trade'
 import { boothNumber, label, list, oneOf } from './fields'
 
 /** The shop as it is laid out; version 0 and no plan before anybody has. */
@@ -37,6 +39,15 @@ const fixture = object({
   booth: boothNumber().nullable().defined('${path} is missing: null for all but a booth'),
   column: whole('a column of the room', 0, MOST_COLUMNS - 1),
   row: whole('a row of the room', 0, MOST_ROWS - 1),
+  means: object({
+    lies: list<PadPosition>(oneOf(PLATE_LIES, 'a way a plate lies') as never, PLATE_LIES.length, 'At most four lies'),
+    pipeStand: boolean().strict().required('${path} is missing'),
+    ac: boolean().strict().required('${path} is missing'),
+    mostA: whole('the most that the machine gives, A', 1, 1000).nullable(),
+  })
+    .exact()
+    .default(undefined)
+    .notRequired(),
 }).exact()
 
 const room = object({

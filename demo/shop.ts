@@ -1,9 +1,18 @@
-import type { Fixture, FixtureKind, HoursWanted, ShopPlan } from '../core/floor'
+import { ALL_MEANS, type Fixture, type FixtureKind, type HoursWanted, type ShopPlan } from '../core/floor'
 
-/** The made-up school's shop: three rows of booths, and an aisle between the second and the third. */
+/**
+ * The made-up school's shop: three rows of booths, and an aisle between the second and the third, where the pipe stands
+ * are.
+ */
 const COLUMNS = 4
-const row = (from: number, at: number): Fixture[] =>
-  Array.from({ length: COLUMNS }, (_, column) => ({ kind: 'booth', booth: from + column, column, row: at }))
+const row = (from: number, at: number, pipeStand = false): Fixture[] =>
+  Array.from({ length: COLUMNS }, (_, column) => ({
+    kind: 'booth',
+    booth: from + column,
+    column,
+    row: at,
+    means: { ...ALL_MEANS, pipeStand },
+  }))
 const thing = (kind: FixtureKind, column: number): Fixture => ({ kind, booth: null, column, row: 2 })
 
 export const DEMO_SHOP: ShopPlan = {
@@ -19,7 +28,7 @@ export const DEMO_SHOP: ShopPlan = {
         thing('bend press', 1),
         thing('door', 2),
         thing('grinders', 3),
-        ...row(9, 3),
+        ...row(9, 3, true),
       ],
     },
   ],

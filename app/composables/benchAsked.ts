@@ -4,6 +4,7 @@ import { useBench } from '~/stores/bench'
 import { useFloor } from '~/stores/floor'
 import { useHouseRules } from '~/stores/houseRules'
 import { useCoupons } from '~/stores/coupons'
+import { useProgress } from '~/stores/progress'
 import { orNotFound } from '~/stores/request'
 import { useSections } from '~/stores/sections'
 import { useWelderTests } from '~/stores/welderTests'
@@ -20,6 +21,7 @@ export function useBenchAsked(): () => Promise<string> {
   const coupons = useCoupons()
   const sections = useSections()
   const tests = useWelderTests()
+  const progress = useProgress()
   const route = useRoute()
   const router = useRouter()
 
@@ -37,8 +39,15 @@ export function useBenchAsked(): () => Promise<string> {
       )
   }
 
+  /** A slip of the day's plan names the rung; away from the server the last one is opened again. */
+  const rungOf = (id: string) =>
+    progress.ladder().then(
+      ({ ladder }) => ladder.rungs.find(rung => rung.id === id) ?? null,
+      () => null,
+    )
+
   return async () => {
-    const { coupon, student, booth, kept, name, test, try: toTry } = route.query
+    const { coupon, student, booth, kept, name, test, rung, try: toTry } = route.query
     if (!coupon && !student && !booth && !kept && !test && !toTry) return ''
     await router.replace('/bench')
     if (toTry) bench.openToTry()
@@ -50,7 +59,7 @@ export function useBenchAsked(): () => Promise<string> {
     const waiting = typeof kept === 'string' ? coupons.waiting(kept) : null
     if (waiting) bench.openKept(waiting)
     const asked = floor.students.find(one => (booth ? String(one.booth) === booth : one.id === student))
-    if (asked) bench.openNew(asked, today())
+    if (asked) bench.openNew(asked, today(), typeof rung === 'string' ? await rungOf(rung) : null)
     else if (booth) return `Nobody has booth ${String(booth)} in ${sections.current?.name ?? 'this section'}.`
     else if (student) return 'That student is not in this section, or is archived.'
     return ''

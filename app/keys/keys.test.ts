@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { FACE_KINDS, ROOT_KINDS } from './markKinds'
 import { arrowOf, BENCH_KEYS, BLIND_KEYS } from './benchKeys'
 import { actOn, asMarkdown, keyOf, keysTwice } from './keyTable'
-import { FLOOR_KEYS, PLAN_KEYS, TEST_KEYS, TESTS_KEYS } from './roomKeys'
+import { DAY_PLAN_KEYS, FLOOR_KEYS, PLAN_KEYS, TEST_KEYS, TESTS_KEYS } from './roomKeys'
 
 const pressed = (key: string, held: Partial<Record<'ctrlKey' | 'metaKey' | 'shiftKey' | 'altKey', boolean>> = {}) => ({
   key,
@@ -30,6 +30,7 @@ describe('each room’s keys', () => {
     ['Bench', BENCH_KEYS],
     ['blind reading', BLIND_KEYS],
     ['Floor', FLOOR_KEYS],
+    ['Plan of the day', DAY_PLAN_KEYS],
     ['tests', TESTS_KEYS],
     ['planning', PLAN_KEYS],
     ['a test', TEST_KEYS],

@@ -8,6 +8,12 @@ export const FLOOR_KEYS: readonly KeyRow<FloorAct>[] = [
 export type TestsAct = 'plan'
 export const TESTS_KEYS: readonly KeyRow<TestsAct>[] = [{ shown: 'N', says: 'plan a test', acts: { N: 'plan' } }]
 
+export type DayPlanAct = 'plan' | 'save'
+export const DAY_PLAN_KEYS: readonly KeyRow<DayPlanAct>[] = [
+  { shown: 'P', says: 'plan the day', acts: { P: 'plan' } },
+  { shown: 'S', says: 'save the plan', acts: { S: 'save' } },
+]
+
 export type PlanAct = 'plan' | 'choose'
 export const PLAN_KEYS: readonly KeyRow<PlanAct>[] = [
   { shown: 'Enter', says: 'plan what is chosen', acts: { Enter: 'plan' } },

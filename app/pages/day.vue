@@ -77,6 +77,9 @@ const print = () => window.print()
         <v-btn v-if="!live" variant="text" @click="asked = ''">Today</v-btn>
       </nav>
       <div class="push no-print"><SectionChooser /></div>
+      <v-btn class="no-print" variant="text" :to="{ path: '/plan', query: asked === '' ? {} : { day: asked } }"
+        >Plan</v-btn
+      >
       <v-btn class="no-print" variant="text" to="/wall">Wall screen</v-btn>
       <v-btn class="no-print" variant="outlined" to="/">Floor</v-btn>
       <v-btn v-if="day" class="no-print" variant="outlined" @click="print">Print</v-btn>

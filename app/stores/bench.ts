@@ -1,7 +1,6 @@
 import { defineStore } from 'pinia'
 import { v7 as uuid } from 'uuid'
-import type { CouponDocument } from '~~/core/coupon'
-import { nextCoupon, thicknessOf } from '~~/core/coupon'
+import { nextCoupon, thicknessOf, type CouponDocument, type RungToRun } from '~~/core/coupon'
 import { exampleRead } from '~~/core/coupon/example'
 import { gradeCoupon } from '~~/core/grading'
 import { questionFor, diagnose } from '~~/core/diagnosis'
@@ -106,7 +105,7 @@ export const useBench = defineStore('bench', () => {
   }
 
   /** Opens a new coupon for a student; one that the student has read already is the same coupon, as it lies. */
-  function openNew(student: FloorStudent, classDay: string): void {
+  function openNew(student: FloorStudent, classDay: string, rung: RungToRun | null = null): void {
     const begun = parked.findOf({ studentId: student.id })
     if (begun) return takeUpParked(begun.id)
     if (isBegunFor(student.id)) return
@@ -120,7 +119,7 @@ export const useBench = defineStore('bench', () => {
         presetDegrees: student.last?.nextPresetDegrees ?? null,
       },
       {
-        ...withRods(selfRead?.document ?? nextCoupon(student, { classDay, ...houseRules.current })),
+        ...withRods(selfRead?.document ?? nextCoupon(student, { classDay, ...houseRules.current }, rung)),
         ...toldTo(student),
       },
     )

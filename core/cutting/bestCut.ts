@@ -1,16 +1,8 @@
+import type { Solve } from '../integerProgram'
 import { cutModel } from './cutModel'
 import type { CutOrder } from './cutOrder'
 import { planByHand, planOf, type CutPlan } from './cutPlan'
 import { patternsOf, type CutPattern } from './patterns'
-
-/** What a solver says of a program: the value of each variable, and the least that was found, proved or in time. */
-export interface Solved {
-  readonly proved: boolean
-  readonly value: number
-  readonly of: (variable: string) => number
-}
-/** Solves a program in LP format; null where it has no answer. */
-export type Solve = (program: string) => Solved | null
 
 export interface BestCut {
   readonly plan: CutPlan

@@ -1,3 +1,4 @@
+import { sayTerms } from '../integerProgram'
 import type { CutOrder } from './cutOrder'
 import type { CutPattern } from './patterns'
 
@@ -15,8 +16,7 @@ const costOf = ({ lengthMm, count }: CutOrder['stock'][number]) =>
  * @param whole false for its relaxation: patterns cut in part, which no plan can be better than
  */
 export function cutModel({ pieces, stock }: CutOrder, patterns: readonly CutPattern[], whole: boolean): string {
-  const sum = (terms: readonly (readonly [by: number, k: number])[]) =>
-    terms.map(([by, k]) => `${by} x${k}`).join(' + ')
+  const sum = (terms: readonly (readonly [by: number, k: number])[]) => sayTerms(terms.map(([by, k]) => [by, `x${k}`]))
   const rows = pieces.map((piece, n) => {
     const terms = patterns.map(({ counts }, k) => [counts[n]!, k] as const).filter(([by]) => by > 0)
     return ` p${n}: ${sum(terms)} >= ${piece.count}`

@@ -1,20 +1,13 @@
 import highsLoader from 'highs'
 import { beforeAll, describe, expect, it } from 'vitest'
 import { seededRandom } from '../statistics'
-import { bestCut, cutFaults, planByHand, type CutOrder, type CutPlan, type Solve } from '.'
+import type { Solve } from '../integerProgram'
+import { solverOf } from '../integerProgram/highs'
+import { bestCut, cutFaults, planByHand, type CutOrder, type CutPlan } from '.'
 
 let solve: Solve
 beforeAll(async () => {
-  const highs = await highsLoader()
-  solve = program => {
-    const { Status, ObjectiveValue, Columns } = highs.solve(program)
-    if (Status !== 'Optimal') return null
-    return {
-      proved: true,
-      value: ObjectiveValue,
-      of: name => (Columns[name] as { Primal?: number } | undefined)?.Primal ?? 0,
-    }
-  }
+  solve = solverOf(await highsLoader())
 })
 
 const order = (

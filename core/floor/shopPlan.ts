@@ -1,3 +1,5 @@
+import type { BoothMeans } from './boothMeans'
+
 /** What stands in a shop. A booth has its number; the rest is what it is. */
 export type FixtureKind = 'booth' | 'pipe stand' | 'table' | 'grinders' | 'oven' | 'bend press' | 'door'
 export const FIXTURE_KINDS: readonly FixtureKind[] = [
@@ -17,6 +19,8 @@ export interface Fixture {
   readonly booth: number | null
   readonly column: number
   readonly row: number
+  /** What a booth is good for; absent where it is good for everything. */
+  readonly means?: BoothMeans
 }
 
 /** A room as it is seen from above, on a grid of places. */

@@ -13,7 +13,6 @@ export interface Proposal {
   readonly why: string
 }
 
-/** Hours in the booth for one coupon, set-up, welding and cleaning. Common practice, rough. */
 const HOURS: Readonly<Record<Work, number>> = { plate: 0.7, joint: 0.6, fillet: 0.7, groove: 1.4, pipe: 1.6 }
 /** A skill that would raise the odds by more than this is worth going back to a rung for, 0 to 1. */
 const WORTH_GOING_BACK = 0.03
@@ -33,8 +32,10 @@ const OTHER_WORK = 0.7
 const STEP = 0.12
 const IN_PASSING = 0.03
 
-const isDrill = ({ piece }: LadderRung) => piece === 'restart strip' || piece === 'arc-strike plate'
-const hoursOf = (rung: LadderRung) => (isDrill(rung) ? DRILL_HOURS : HOURS[pieceOf(rung.piece).work])
+const isDrill = ({ piece }: Pick<LadderRung, 'piece'>) => piece === 'restart strip' || piece === 'arc-strike plate'
+/** Hours in the booth that a coupon of a rung takes, set-up, welding and cleaning. Common practice, rough. */
+export const couponHours = (rung: Pick<LadderRung, 'piece'>): number =>
+  isDrill(rung) ? DRILL_HOURS : HOURS[pieceOf(rung.piece).work]
 
 /**
  * How much a coupon of a rung is expected to raise the odds at a test, in an hour in the booth.
@@ -45,7 +46,7 @@ export function gainPerHour(rung: LadderRung, helps: readonly Help[], test: Test
     (lieOf(rung.position) === lieOf(test.position) ? 1 : OTHER_LIE) *
     (pieceOf(rung.piece).work === pieceOf(test.piece.kind).work ? 1 : OTHER_WORK)
   const trained = (element: ElementId) => (rung.trains.includes(element) ? STEP : IN_PASSING)
-  return (near * helps.reduce((sum, help) => sum + help.gain * trained(help.element), 0)) / hoursOf(rung)
+  return (near * helps.reduce((sum, help) => sum + help.gain * trained(help.element), 0)) / couponHours(rung)
 }
 
 /** A class day of a student, and the ids of the rungs that were run on it. */

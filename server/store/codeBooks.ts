@@ -26,7 +26,7 @@ export async function findBook(
   on: Queries = database(),
 ): Promise<CodeBook> {
   if (version === 0) return shippedBook(id)
-  const kept = await versionOf<CodeBook>(CODE_BOOKS, { id, version }, on)
+  const kept = await versionOf<CodeBook>(CODE_BOOKS, { key: [id], version }, on)
   if (!kept) throw new RangeError(`There is no version ${version} of this code book`)
   return kept.content
 }
@@ -39,7 +39,7 @@ export async function keepBook(
 ): Promise<SavedBook | null> {
   const kept = await keepVersion<CodeBook>(
     CODE_BOOKS,
-    { id, baseVersion, content: { ...book, id }, flags: { retired } },
+    { key: [id], baseVersion, content: { ...book, id }, flags: { retired } },
     saver,
   )
   return kept ? toBook(kept) : null

@@ -36,6 +36,6 @@ export async function keepCriteria(
   set: SchoolCriteria,
   saver: VersionSaver,
 ): Promise<SavedCriteria | null> {
-  const kept = await keepVersion<SchoolCriteria>(CRITERIA, { id, baseVersion, content: { ...set, id } }, saver)
+  const kept = await keepVersion<SchoolCriteria>(CRITERIA, { key: [id], baseVersion, content: { ...set, id } }, saver)
   return kept ? toCriteria(kept) : null
 }

@@ -1,6 +1,7 @@
 import type { CouponDocument } from '../../core/coupon'
 import type { Stubs } from '../../core/rodRoom'
 import type { WelderTest } from '../../core/welderTest'
+import type { DayPlan } from '../../contract/dayPlan'
 import type { PersonExport } from '../../contract/personData'
 import { database, fromJson, rows, toIso } from './database'
 import { findSchool } from './school'
@@ -31,6 +32,7 @@ export async function exportPerson(studentId: string, now: Date): Promise<Person
     trail,
     [consent],
     drawn,
+    planned,
   ] = await Promise.all([
     findSchool(),
     all('SELECT section.name FROM section JOIN student ON section_id = section.id WHERE student.id = ?', studentId),
@@ -80,6 +82,14 @@ export async function exportPerson(studentId: string, now: Date): Promise<Person
     all(
       `SELECT classification, kind, rods, stubs, why, noted_by, noted_at
         FROM rod_movement JOIN rod_lot ON rod_lot.id = lot_id WHERE student_id = ? ORDER BY noted_at, rod_movement.id`,
+      studentId,
+    ),
+    all(
+      `SELECT class_day, plan FROM day_plan AS newest
+        WHERE JSON_SEARCH(plan, 'one', ?) IS NOT NULL AND version =
+          (SELECT MAX(version) FROM day_plan
+            WHERE section_id = newest.section_id AND class_day = newest.class_day)
+        ORDER BY class_day`,
       studentId,
     ),
   ])
@@ -158,6 +168,11 @@ export async function exportPerson(studentId: string, now: Date): Promise<Person
       by: text(row.noted_by),
       at: moment(row.noted_at),
     })),
+    planned: planned.flatMap(row =>
+      fromJson<DayPlan>(row.plan)
+        .lines.filter(line => line.studentId === studentId)
+        .map(({ rungId, booth, from, minutes }) => ({ classDay: text(row.class_day), rungId, booth, from, minutes })),
+    ),
     remarks: left.map(row => ({ says: text(row.says), by: text(row.left_by), at: moment(row.left_at) })),
     trail: trail.map(row => ({
       at: moment(row.at),

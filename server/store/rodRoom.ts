@@ -86,6 +86,20 @@ const DRAWN_DAYS = 2
 const LOT = `id, classification, diameter_mm, makers_lot, resistant, received_on, rods_in_box, box_price_cents, place`
 const LINE = `id, lot_id, kind, rods, handful_id, student_id, booth, stubs, why, noted_by, noted_at`
 
+/** What lies in the store, by class and size of rod. */
+export const rodsInStore = async (): Promise<(Pick<RodLot, 'classification' | 'diameterMm'> & { rods: number })[]> =>
+  (
+    await rows<{ classification: string; diameter_mm: string; rods: string | number }>(
+      database(),
+      `SELECT classification, diameter_mm, SUM(rods) AS rods
+      FROM rod_lot JOIN rod_movement ON lot_id = rod_lot.id GROUP BY classification, diameter_mm`,
+    )
+  ).map(row => ({
+    classification: row.classification,
+    diameterMm: Number(row.diameter_mm),
+    rods: Math.max(0, Number(row.rods)),
+  }))
+
 /** The rod room as a screen is given it. @param taught sections whose students may be named; null for all */
 export async function findRodRoom(taught: readonly string[] | null, now: Date): Promise<RodRoom> {
   const [lots, stock, lines, ovens, students] = await Promise.all([

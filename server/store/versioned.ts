@@ -15,25 +15,31 @@ import {
  * version is a row with who, when and why; it is saved over the version it was edited from, or not at all.
  */
 export interface VersionedTable {
-  readonly table: 'house_rules' | 'ladder' | 'criteria_set' | 'code_book' | 'shop_plan'
+  readonly table: 'house_rules' | 'ladder' | 'criteria_set' | 'code_book' | 'shop_plan' | 'day_plan'
   /** The column that holds the thing itself, as JSON. */
   readonly content: 'rules' | 'ladder' | 'criteria' | 'book' | 'plan'
-  /** Many things of this kind, told apart by an id; or one for the school. */
-  readonly many: boolean
+  /** The columns that tell things of this kind apart; none where there is one for the school. */
+  readonly key: readonly ('id' | 'section_id' | 'class_day')[]
   /** The version that comes with the application and is not kept; 0 where nothing does. */
   readonly first: 0 | 1
   /** Columns beside the content, flags all. */
   readonly flags?: readonly 'retired'[]
 }
 
-export const HOUSE_RULES: VersionedTable = { table: 'house_rules', content: 'rules', many: false, first: 1 }
-export const LADDER: VersionedTable = { table: 'ladder', content: 'ladder', many: false, first: 1 }
-export const CRITERIA: VersionedTable = { table: 'criteria_set', content: 'criteria', many: true, first: 0 }
-export const SHOP_PLAN: VersionedTable = { table: 'shop_plan', content: 'plan', many: false, first: 0 }
+export const HOUSE_RULES: VersionedTable = { table: 'house_rules', content: 'rules', key: [], first: 1 }
+export const LADDER: VersionedTable = { table: 'ladder', content: 'ladder', key: [], first: 1 }
+export const CRITERIA: VersionedTable = { table: 'criteria_set', content: 'criteria', key: ['id'], first: 0 }
+export const SHOP_PLAN: VersionedTable = { table: 'shop_plan', content: 'plan', key: [], first: 0 }
+export const DAY_PLAN: VersionedTable = {
+  table: 'day_plan',
+  content: 'plan',
+  key: ['section_id', 'class_day'],
+  first: 0,
+}
 export const CODE_BOOKS: VersionedTable = {
   table: 'code_book',
   content: 'book',
-  many: true,
+  key: ['id'],
   first: 0,
   flags: ['retired'],
 }
@@ -73,27 +79,39 @@ function toVersion<T>({ flags = [] }: VersionedTable, row: Row): KeptVersion<T> 
   }
 }
 
-/** The newest version of the one thing of this kind; null while none is kept. */
-export async function newestVersion<T>(of: VersionedTable, on: Queries = database()): Promise<KeptVersion<T> | null> {
-  const [row] = await rows<Row>(on, `SELECT ${columns(of)} FROM ${of.table} ORDER BY version DESC LIMIT 1`)
+/** Which thing of its kind: a value for each column of its key. */
+const whichOf = ({ key }: VersionedTable) => ['TRUE', ...key.map(column => `${column} = ?`)].join(' AND ')
+
+/** The newest version of a thing, by its key where there are many; null while none is kept. */
+export async function newestVersion<T>(
+  of: VersionedTable,
+  key: readonly string[] = [],
+  on: Queries = database(),
+): Promise<KeptVersion<T> | null> {
+  const [row] = await rows<Row>(
+    on,
+    `SELECT ${columns(of)} FROM ${of.table} WHERE ${whichOf(of)} ORDER BY version DESC LIMIT 1`,
+    key,
+  )
   return row ? toVersion<T>(of, row) : null
 }
 
-/** One version, by its number, and its id where there are many; null when it is not kept. */
+/** One version, by its number, and its key where there are many; null when it is not kept. */
 export async function versionOf<T>(
   of: VersionedTable,
-  { id, version }: { readonly id?: string; readonly version: number },
+  { key = [], version }: { readonly key?: readonly string[]; readonly version: number },
   on: Queries = database(),
 ): Promise<KeptVersion<T> | null> {
-  const [row] = of.many
-    ? await rows<Row>(on, `SELECT ${columns(of)} FROM ${of.table} WHERE id = ? AND version = ?`, [id ?? '', version])
-    : await rows<Row>(on, `SELECT ${columns(of)} FROM ${of.table} WHERE version = ?`, [version])
+  const [row] = await rows<Row>(on, `SELECT ${columns(of)} FROM ${of.table} WHERE ${whichOf(of)} AND version = ?`, [
+    ...key,
+    version,
+  ])
   return row ? toVersion<T>(of, row) : null
 }
 
 /** Every version, oldest first. */
 export async function allVersions<T>(of: VersionedTable, on: Queries = database()): Promise<KeptVersion<T>[]> {
-  const order = of.many ? 'saved_at, version' : 'version'
+  const order = of.key.length > 0 ? 'saved_at, version' : 'version'
   return (await rows<Row>(on, `SELECT ${columns(of)} FROM ${of.table} ORDER BY ${order}`)).map(row =>
     toVersion<T>(of, row),
   )
@@ -101,15 +119,17 @@ export async function allVersions<T>(of: VersionedTable, on: Queries = database(
 
 /** The newest version of each thing of this kind. */
 export async function newestOfEach<T>(of: VersionedTable, on: Queries = database()): Promise<KeptVersion<T>[]> {
-  const newest = `SELECT id, MAX(version) FROM ${of.table} GROUP BY id`
-  return (await rows<Row>(on, `SELECT ${columns(of)} FROM ${of.table} WHERE (id, version) IN (${newest})`)).map(row =>
-    toVersion<T>(of, row),
+  const key = of.key.join(', ')
+  const newest = `SELECT ${key}, MAX(version) FROM ${of.table} GROUP BY ${key}`
+  return (await rows<Row>(on, `SELECT ${columns(of)} FROM ${of.table} WHERE (${key}, version) IN (${newest})`)).map(
+    row => toVersion<T>(of, row),
   )
 }
 
 /** A version about to be kept: the one after `baseVersion`. */
 export interface NextVersion {
-  readonly id?: string
+  /** A value for each column of its key. */
+  readonly key?: readonly string[]
   readonly baseVersion: number
   readonly content: unknown
   readonly flags?: Readonly<Record<string, boolean>>
@@ -121,20 +141,20 @@ export interface NextVersion {
  */
 export async function keepVersion<T>(
   of: VersionedTable,
-  { id, baseVersion, content, flags = {} }: NextVersion,
+  { key = [], baseVersion, content, flags = {} }: NextVersion,
   { by, why, now }: VersionSaver,
 ): Promise<KeptVersion<T> | null> {
   const version = baseVersion + 1
   try {
     return await inTransaction(database(), async on => {
-      const [row] = of.many
-        ? await rows<{ newest: number | null }>(on, `SELECT MAX(version) AS newest FROM ${of.table} WHERE id = ?`, [
-            id ?? '',
-          ])
-        : await rows<{ newest: number | null }>(on, `SELECT MAX(version) AS newest FROM ${of.table}`)
+      const [row] = await rows<{ newest: number | null }>(
+        on,
+        `SELECT MAX(version) AS newest FROM ${of.table} WHERE ${whichOf(of)}`,
+        key,
+      )
       if ((row?.newest ?? of.first) !== baseVersion) return null
       await insertRow(on, of.table, {
-        ...(of.many ? { id: id ?? '' } : {}),
+        ...Object.fromEntries(of.key.map((column, n) => [column, key[n]!])),
         version,
         [of.content]: JSON.stringify(content),
         ...flags,

@@ -73,6 +73,7 @@ async function serious(page: Page): Promise<string[]> {
 const PAGES: readonly (readonly [name: string, path: () => string, heading: string])[] = [
   ['the floor', () => '/', 'Evening T'],
   ['the day', () => '/day', 'Who is here'],
+  ['the plan of a day', () => '/plan', 'What it takes'],
   ['the wall', () => '/wall', 'Evening T'],
   ['the bench', () => `/bench?student=${school.mine.id}`, 'Oriel Tamsin'],
   ['a record', () => `/record/${school.mine.id}`, 'Coupons'],

@@ -41,6 +41,11 @@ describe('the shop', () => {
     await place(page, 'booth 4, column 2, row 2').press('Delete')
     await place(page, 'aisle, column 2, row 2').waitFor()
     await page.getByRole('textbox', { name: 'Room' }).fill('Plate bay')
+    const means = page.getByRole('group', { name: 'Booth 2 is good for' })
+    await place(page, 'booth 2, column 1, row 1').click()
+    await means.getByLabel('pipe, on a stand').click()
+    await means.getByLabel('plates overhead').click()
+    await means.getByLabel('Its machine gives at most, A').fill('160')
     // What is not saved is kept by the browser.
     await page.reload()
     await page.getByRole('button', { name: 'Save the shop' }).click()
@@ -48,6 +53,12 @@ describe('the shop', () => {
     const [room] = (await saved()).plan!.rooms
     expect(room).toMatchObject({ name: 'Plate bay', columns: 2, rows: 3 })
     expect(room!.fixtures).toContainEqual({ kind: 'oven', booth: null, column: 1, row: 2 })
+    expect(room!.fixtures.find(one => one.booth === 2)?.means).toEqual({
+      lies: ['1G', '2G', '3G'],
+      pipeStand: false,
+      ac: true,
+      mostA: 160,
+    })
     expect(room!.fixtures.map(one => one.booth).sort()).toEqual([1, 2, 3, null])
     await page.context().close()
   })

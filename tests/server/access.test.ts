@@ -89,6 +89,8 @@ const ROUTES: Readonly<Record<string, Who>> = {
   'PUT /api/booth-faults/[id]': 'staff',
   'POST /api/booth-faults/[id]/clear': 'staff',
   'GET /api/sections/[id]/day': 'staff',
+  'GET /api/sections/[id]/plan': 'staff',
+  'PUT /api/sections/[id]/plan': 'staff',
   'PUT /api/attendance/[id]': 'staff',
   'PUT /api/demonstrations/[id]': 'staff',
   'DELETE /api/demonstrations/[id]': 'staff',

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { fixtureAt, moveFixture, takeAway, type Fixture, type ShopRoom } from '~~/core/floor'
+import { fixtureAt, moveFixture, takeAway, type BoothMeans, type Fixture, type ShopRoom } from '~~/core/floor'
 
 /**
  * A room that is laid out: a thing is dragged to its place, or picked up by a tap and put down by another; by keys the
@@ -60,6 +60,14 @@ function remove() {
   room.value = takeAway(room.value, picked.value!)
   picked.value = null
 }
+/** What a booth is good for goes with it. */
+function setMeans(means: BoothMeans | undefined) {
+  const { column, row } = picked.value!
+  room.value = {
+    ...room.value,
+    fixtures: room.value.fixtures.map(one => (one.column === column && one.row === row ? { ...one, means } : one)),
+  }
+}
 const dragged = ref<Place | null>(null)
 function drop(place: Place) {
   if (dragged.value) move(dragged.value, place)
@@ -86,6 +94,12 @@ function drop(place: Place) {
       {{ thing ? nameOf(thing) : '' }}
     </button>
   </div>
+  <BoothMeansForm
+    v-if="held && held.booth !== null"
+    :booth="held.booth"
+    :model-value="held.means"
+    @update:model-value="setMeans"
+  />
   <v-btn v-if="held" variant="text" class="remove" @click="remove">Take {{ nameOf(held) }} away</v-btn>
 </template>
 

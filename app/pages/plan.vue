@@ -1,0 +1,238 @@
+<script setup lang="ts">
+import { useLocalStorage } from '@vueuse/core'
+import { mdiChevronLeft, mdiChevronRight } from '@mdi/js'
+import { daysAfter, recordDay, weekdayName } from '~~/core/calendar'
+import { lengthsToCut, type PlannedCoupon } from '~~/core/dayPlan'
+import { pieceOf } from '~~/core/trade'
+import { formatLength } from '~~/core/units'
+import { usualCut, type TypedCut } from '~/composables/cutSheet'
+import { useDayPlanner } from '~/composables/dayPlanner'
+import { useLoader } from '~/composables/loader'
+import { usePageKeys } from '~/composables/pageKeys'
+import { useRouteQuery } from '~/composables/routeQuery'
+import { saveFile } from '~/composables/saveFile'
+import { useSaving } from '~/composables/saving'
+import { today } from '~/composables/shopClock'
+import { DAY_PLAN_KEYS } from '~/keys/roomKeys'
+import { planSlips, slipsPdf } from '~/papers/planSlips'
+import { useCodeBooks } from '~/stores/codeBooks'
+import { useDayPlan } from '~/stores/dayPlan'
+import { useHouseRules } from '~/stores/houseRules'
+import { useSections } from '~/stores/sections'
+
+/** Who runs what in which booth on a class day: worked out, changed by hand, printed. */
+const sections = useSections()
+const store = useDayPlan()
+const houseRules = useHouseRules()
+const books = useCodeBooks()
+useHead({ title: 'Plan of the day · Fusilis' })
+const asked = useRouteQuery('day', '')
+const planner = useDayPlanner()
+const { lines, terms, wanted, conflicts, touched, share, looking, searched, from, minutes, nameOf } = planner
+
+const { loading, problem, load } = useLoader(async () => {
+  await Promise.all([houseRules.load(), books.load(), sections.loaded ? undefined : sections.load()])
+  if (!sections.current) return
+  await store.load(sections.current.id, asked.value)
+  planner.begin()
+})
+onMounted(load)
+watch([() => sections.current?.id, asked], ([id], [before]) => {
+  if (id && before) void load()
+})
+onBeforeRouteLeave(() => !touched.value || window.confirm('The plan is not saved. Leave it?'))
+
+const known = computed(() => store.known)
+const roster = computed(
+  () => known.value?.students.map(({ student, absent }) => ({ id: student.id, name: student.name, absent })) ?? [],
+)
+const heading = computed(() =>
+  known.value ? `Plan for ${weekdayName(known.value.classDay)} ${recordDay(known.value.classDay)}` : 'Plan of the day',
+)
+const under = computed(() => {
+  if (!known.value) return ''
+  const { meeting, kept } = known.value
+  const when = meeting ? `${meeting.from}–${meeting.to}` : 'The section does not meet that day'
+  return kept.saved && !touched.value ? `${when}, saved by ${kept.saved.by}` : when
+})
+/** How the plan stands, in one line. */
+const stands = computed(() => {
+  if (share.value !== null) return `Working out what would serve each student, ${Math.round(100 * share.value)} %`
+  if (lines.value.length === 0) return 'Nothing is planned yet.'
+  const welding = new Set(lines.value.map(line => line.studentId)).size
+  const count = `${welding} of ${wanted.value.students.length} weld, ${lines.value.length} coupons`
+  if (looking.value) return `${count}. Looking for a better one …`
+  if (!searched.value) return `${count}.`
+  const { short, moved, overHand } = searched.value
+  const proof =
+    short === null ? '' : short < 0.005 ? ' No plan is better.' : ` At most ${Math.ceil(100 * short)} % under the best.`
+  const better = overHand >= 0.01 ? ` ${Math.round(100 * overHand)} % over one made by hand.` : ''
+  return `${count}.${proof}${better}${moved > 0 ? ` ${moved} moved.` : ''}`
+})
+
+const { busy, refused, attempt } = useSaving()
+const picked = shallowRef<PlannedCoupon | null>(null)
+const saying = ref(false)
+const edited = computed({ get: () => lines.value, set: planner.edit })
+const ready = computed(() => share.value === null && wanted.value.students.length > 0)
+function plan() {
+  picked.value = null
+  if (ready.value) planner.plan()
+}
+const save = () => attempt('', planner.save)
+const setAbsent = (id: string, absent: boolean) => attempt('', () => store.noteAbsent(id, absent))
+usePageKeys(DAY_PLAN_KEYS, { plan, save }, () => busy.value || looking.value)
+
+const slips = () =>
+  attempt('', async () => {
+    const of = { from: from.value, nameOf, sectionId: sections.current!.id, origin: window.location.origin }
+    const made = planSlips(wanted.value, lines.value, of)
+    saveFile(await slipsPdf(made, heading.value), `Slips ${known.value!.classDay}.pdf`)
+  })
+const sheet = useLocalStorage<TypedCut>('fusilis.cutting', usualCut(houseRules.unit))
+function cut() {
+  const pieces = lengthsToCut(wanted.value, lines.value)
+    .filter(one => !one.pipe)
+    .map(({ piece, lengthMm, count }) => ({
+      name: pieceOf(piece).name,
+      length: formatLength(lengthMm, houseRules.unit),
+      count: String(count),
+    }))
+  sheet.value = { ...sheet.value, pieces }
+  return navigateTo('/set-up/cutting')
+}
+const print = () => window.print()
+</script>
+
+<template>
+  <div class="page wide">
+    <header class="page-head">
+      <div>
+        <h1>{{ heading }}</h1>
+        <p>{{ under }}</p>
+      </div>
+      <nav v-if="known" class="no-print" aria-label="Days">
+        <v-btn
+          variant="text"
+          :icon="mdiChevronLeft"
+          aria-label="The day before"
+          @click="asked = daysAfter(known.classDay, -1)"
+        />
+        <v-btn
+          variant="text"
+          :icon="mdiChevronRight"
+          aria-label="The day after"
+          @click="asked = daysAfter(known.classDay, 1)"
+        />
+        <v-btn v-if="known.classDay !== today()" variant="text" @click="asked = ''">Today</v-btn>
+      </nav>
+      <div class="push no-print"><SectionChooser /></div>
+      <v-btn class="no-print" variant="text" to="/day">The day</v-btn>
+    </header>
+    <PageState v-if="problem || (loading && !known)" :problem="problem" :loading="loading" @again="load" />
+    <EmptySection v-else-if="!sections.current || roster.length === 0" />
+    <PageState
+      v-else-if="known && known.booths.length === 0"
+      empty="No booth is in service: give students their booths, or lay the shop out under House."
+    />
+    <template v-else-if="known">
+      <div class="acts no-print">
+        <v-btn v-if="looking" variant="outlined" @click="planner.stop">Stop looking</v-btn>
+        <v-btn v-else color="primary" :disabled="!ready" @click="plan">{{
+          lines.length === 0 ? 'Plan it' : 'Plan again'
+        }}</v-btn>
+        <p role="status">{{ stands }}</p>
+        <span class="push" />
+        <v-btn variant="text" :aria-expanded="saying" @click="saying = !saying">Planned by</v-btn>
+        <v-btn variant="text" :disabled="lines.length === 0" @click="slips">Slips</v-btn>
+        <v-btn variant="text" @click="print">Print</v-btn>
+        <v-btn variant="outlined" :loading="busy" :disabled="!touched" @click="save">Save</v-btn>
+      </div>
+      <p v-if="refused || planner.problem.value" role="alert" class="alert">{{ refused || planner.problem.value }}</p>
+      <ul v-if="conflicts.length > 0" role="alert" class="alert">
+        <li v-for="(conflict, n) in conflicts.slice(0, 6)" :key="n">▲ {{ conflict.says }}</li>
+        <li v-if="conflicts.length > 6">and {{ conflicts.length - 6 }} more</li>
+      </ul>
+      <div class="plan">
+        <div class="drawn">
+          <PlanTermsForm
+            v-if="saying"
+            class="panel by no-print"
+            :terms="terms"
+            :from="from"
+            :minutes="minutes"
+            :students="roster"
+            @change="planner.change"
+          />
+          <PlanChart
+            v-model="edited"
+            v-model:picked="picked"
+            :wanted="wanted"
+            :from="from"
+            :conflicts="conflicts"
+            :name-of="nameOf"
+          />
+        </div>
+        <aside>
+          <PlanLeft
+            v-model:picked="picked"
+            class="panel block no-print"
+            :wanted="wanted"
+            :lines="lines"
+            :students="roster"
+            :busy="busy"
+            @absent="setAbsent"
+          />
+          <PlanDraws class="panel block" :wanted="wanted" :lines="lines" :from="from" @cut="cut" />
+        </aside>
+      </div>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.wide {
+  max-width: 1500px;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 10px;
+  padding-bottom: 12px;
+}
+.acts .push {
+  margin-left: auto;
+}
+.plan {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 280px;
+  gap: 18px;
+  align-items: start;
+}
+.drawn,
+aside {
+  display: grid;
+  gap: 14px;
+  min-width: 0;
+}
+.block,
+.by {
+  padding: 14px 16px;
+}
+.alert {
+  color: var(--poor);
+  font-weight: 600;
+  padding-bottom: 10px;
+}
+@media (max-width: 1000px) {
+  .plan {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+@media print {
+  .plan {
+    display: block;
+  }
+}
+</style>

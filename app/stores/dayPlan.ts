@@ -1,0 +1,38 @@
+import { defineStore } from 'pinia'
+import { v7 as uuid } from 'uuid'
+import type { DayPlan, DayPlanSave, DayPlanVersion, DayToPlan } from '~~/contract/dayPlan'
+import { request } from './request'
+
+/** What a section's class day is planned from, and the plan of it that stands. */
+export const useDayPlan = defineStore('dayPlan', () => {
+  const known = shallowRef<DayToPlan | null>(null)
+  const sectionId = ref('')
+
+  /** @param classDay another than today's; empty for today */
+  async function load(id: string, classDay: string): Promise<void> {
+    const asked = classDay === '' ? '' : `?day=${encodeURIComponent(classDay)}`
+    known.value = await request<DayToPlan>('GET', `/api/sections/${id}/plan${asked}`)
+    sectionId.value = id
+  }
+
+  /** @throws RequestFailure with the field that is wrong, or 409 where somebody else planned it meanwhile */
+  async function save(plan: DayPlan): Promise<void> {
+    const { classDay, kept } = known.value!
+    const body: DayPlanSave = { classDay, baseVersion: kept.version, plan }
+    const saved = await request<DayPlanVersion>('PUT', `/api/sections/${sectionId.value}/plan`, body)
+    known.value = { ...known.value!, kept: saved }
+  }
+
+  /** Notes that somebody is missing that day, or is here after all. */
+  async function noteAbsent(studentId: string, absent: boolean): Promise<void> {
+    const { classDay, students } = known.value!
+    const note = { came: null, left: null, absent, why: '' }
+    await request('PUT', `/api/attendance/${uuid()}`, { ...note, studentId, classDay })
+    known.value = {
+      ...known.value!,
+      students: students.map(one => (one.student.id === studentId ? { ...one, absent } : one)),
+    }
+  }
+
+  return { known, load, save, noteAbsent }
+})

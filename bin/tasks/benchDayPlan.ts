@@ -1,0 +1,38 @@
+import highsLoader from 'highs'
+import { bestPlan, GAP, greedyPlan, planScore, shortOfBest, type PlannedCoupon } from '../../core/dayPlan'
+import { madeUpDay } from '../../core/dayPlan/example'
+import { solverOf } from '../../core/integerProgram/highs'
+import { mean, seededRandom } from '../../core/statistics'
+import { timed, times } from './timed'
+
+/** As long as the plan of a page looks, s. */
+const MOST_SECONDS = 20
+const SIZES = [12, 24, 48]
+const SEEDS = [1, 2, 3]
+
+const solve = solverOf(await highsLoader(), { time_limit: MOST_SECONDS, mip_rel_gap: 0, mip_abs_gap: GAP })
+
+for (const size of SIZES) {
+  const found: Record<'worth' | 'short' | 'handMs' | 'bestMs' | 'againMs', number>[] = []
+  for (const seed of SEEDS) {
+    const wanted = madeUpDay(size, seededRandom(seed))
+    let hand: readonly PlannedCoupon[] = []
+    const handMs = await timed(() => (hand = greedyPlan(wanted)))
+    let best = bestPlan(wanted, [], () => null)
+    const bestMs = await timed(() => (best = bestPlan(wanted, [], solve)))
+    const without = { ...wanted, students: wanted.students.slice(1) }
+    const againMs = await timed(() => bestPlan(without, best.lines, solve))
+    found.push({
+      worth: planScore(wanted, best.lines) / planScore(wanted, hand),
+      short: shortOfBest(wanted, best) ?? 1,
+      handMs,
+      bestMs,
+      againMs,
+    })
+  }
+  const of = (what: 'worth' | 'short' | 'handMs' | 'bestMs' | 'againMs') => mean(found.map(one => one[what]))
+  console.log(
+    `a day of ${size}: ${times(of('worth'))} the worth of one planned by hand, at most ${(100 * of('short')).toFixed(1)} % under the best; ` +
+      `${(of('bestMs') / 1000).toFixed(1)} s (by hand ${(of('handMs') / 1000).toFixed(2)} s), one missing ${(of('againMs') / 1000).toFixed(1)} s`,
+  )
+}

@@ -1,0 +1,56 @@
+import type { Solve } from '../integerProgram'
+import { greedyPlan } from './greedyPlan'
+import { faultsOfLine } from './planConflicts'
+import type { PlanCase, PlannedCoupon } from './planCase'
+import { placesFor } from './places'
+import { planModel } from './planModel'
+import { isSameLine, planScore } from './planScore'
+
+export interface BestPlan {
+  readonly lines: readonly PlannedCoupon[]
+  /** How good it is, and how good a plan made by hand would be. */
+  readonly score: number
+  readonly byHand: number
+  /** No plan is better than so much; null where that is not known. */
+  readonly bound: number | null
+}
+
+const NAMELESS = () => ''
+
+/** The solver stops where no plan can be better by more than this: three minutes of plain practice in a whole day. */
+export const GAP = 0.05
+
+/** Every place that a coupon may take: what stood before, as far as it still can, and all others. */
+export function allPlaces(wanted: PlanCase, before: readonly PlannedCoupon[]): PlannedCoupon[] {
+  const stood = before.filter(line => faultsOfLine(wanted, line, NAMELESS).length === 0)
+  const others = wanted.students.flatMap(student =>
+    student.coupons.flatMap(coupon => placesFor(wanted, student, coupon)),
+  )
+  return [...stood, ...others.filter(line => !stood.some(one => isSameLine(one, line)))]
+}
+
+/**
+ * The best plan of a day that was found. It is never worse than the one made by hand, which is looked at first.
+ * @param before the plan that stands in for: its lines are moved only where they can no longer stand
+ */
+export function bestPlan(wanted: PlanCase, before: readonly PlannedCoupon[], solve: Solve): BestPlan {
+  const hand = greedyPlan(wanted, before)
+  const byHand = planScore(wanted, hand, before)
+  const places = allPlaces(wanted, before)
+  if (places.length === 0) return { lines: hand, score: byHand, byHand, bound: byHand }
+  const solved = solve(planModel(wanted, places, before, true))
+  const lines = solved ? places.filter((_, n) => solved.of(`x${n}`) > 0.5) : hand
+  const found = planScore(wanted, lines, before)
+  const best = found > byHand ? { lines, score: found } : { lines: hand, score: byHand }
+  const bound = solved?.proved ? null : solve(planModel(wanted, places, before, false))?.value
+  return { ...best, byHand, bound: solved?.proved ? Math.max(best.score, solved.value + GAP) : (bound ?? null) }
+}
+
+/**
+ * By what share of its worth a plan may still be under the best; null where that is not known. What is counted for
+ * lines that were kept is no worth.
+ */
+export function shortOfBest(wanted: PlanCase, { lines, score, bound }: BestPlan): number | null {
+  const worth = planScore(wanted, lines)
+  return bound === null || worth <= 0 ? null : Math.max(0, (bound - score) / worth)
+}

@@ -1,0 +1,109 @@
+import type { BoothMeans, BoothNeed } from '../floor'
+import type { PieceKind } from '../trade'
+
+/** Rods of a kind that a coupon burns. */
+export interface RodsBurnt {
+  readonly classification: string
+  readonly diameterMm: number
+  readonly count: number
+}
+
+/** A coupon that would serve a student today. */
+export interface WantedCoupon {
+  readonly rungId: string
+  /** 1 for the first of this rung today, 2 for one more of it. */
+  readonly nth: number
+  readonly name: string
+  /** Time in the booth, from setting up to the last bead brushed. */
+  readonly minutes: number
+  /** What it is worth; `worthOf` says by what measure. */
+  readonly worth: number
+  readonly need: BoothNeed
+  /** Rods that it burns. */
+  readonly rods: readonly RodsBurnt[]
+  /** What it is welded on. */
+  readonly piece: PieceKind
+}
+
+/** A student who is expected, with what would serve, best first. */
+export interface PlanStudent {
+  readonly id: string
+  /** The student's own booth; null where there is none. */
+  readonly booth: number | null
+  readonly coupons: readonly WantedCoupon[]
+}
+
+/** A booth that may be used today. */
+export interface PlanBooth {
+  readonly booth: number
+  readonly means: BoothMeans
+}
+
+/** Something shown to all: nobody welds meanwhile, and nobody is read. Minutes since the class began. */
+export interface ShownToAll {
+  readonly topic: string
+  readonly from: number
+  readonly minutes: number
+}
+
+/** What an instructor says of the day before it is planned. */
+export interface PlanTerms {
+  /** The plan's time goes in steps of so many minutes. */
+  readonly stepMinutes: number
+  /** What reading one coupon takes of the instructor, minutes. */
+  readonly readMinutes: number
+  readonly shown: readonly ShownToAll[]
+  /** Pieces that lie there ready, by kind; a kind that is not named is there in plenty. */
+  readonly pieces: Partial<Readonly<Record<PieceKind, number>>>
+  /** Two who may run a plate of the same kind between them: it takes one piece less. */
+  readonly pairs: readonly (readonly [string, string])[]
+}
+
+/** All that a day is planned from. */
+export interface PlanCase {
+  /** From the beginning of the class to its end. */
+  readonly minutes: number
+  readonly terms: PlanTerms
+  readonly students: readonly PlanStudent[]
+  readonly booths: readonly PlanBooth[]
+  /** Rods in the store, by kind as the rod room says it, `E7018 1/8 in`; a kind that nobody keeps is not counted. */
+  readonly rods: Readonly<Record<string, number>>
+}
+
+/** A coupon in its place: who, in which booth, from when. Minutes since the class began. */
+export interface PlannedCoupon {
+  readonly studentId: string
+  readonly rungId: string
+  readonly nth: number
+  readonly booth: number
+  readonly from: number
+  readonly minutes: number
+  /** Put there by a person: planning again leaves it. */
+  readonly pinned: boolean
+}
+
+/** The usual terms: a reading takes under a minute (common practice), and the walk to it another. */
+export const USUAL_TERMS: PlanTerms = { stepMinutes: 15, readMinutes: 2, shown: [], pieces: {}, pairs: [] }
+
+/** Steps of a class: what is left over at its end is for cleaning up. */
+export const stepsOf = ({ minutes, terms }: Pick<PlanCase, 'minutes' | 'terms'>): number =>
+  Math.floor(minutes / terms.stepMinutes)
+
+/** Minutes rounded up to whole steps. */
+export const wholeSteps = (minutes: number, { stepMinutes }: Pick<PlanTerms, 'stepMinutes'>): number =>
+  Math.ceil(minutes / stepMinutes) * stepMinutes
+
+/** Whether two stretches of time meet, ends apart. */
+export const overlaps = (
+  one: { readonly from: number; readonly minutes: number },
+  other: { readonly from: number; readonly minutes: number },
+): boolean => one.from < other.from + other.minutes && other.from < one.from + one.minutes
+
+/** The coupon that stands in a plan's line; undefined where the student is not there, or it serves no more. */
+export const wantedOf = (
+  { students }: Pick<PlanCase, 'students'>,
+  { studentId, rungId, nth }: Pick<PlannedCoupon, 'studentId' | 'rungId' | 'nth'>,
+): WantedCoupon | undefined =>
+  students
+    .find(student => student.id === studentId)
+    ?.coupons.find(coupon => coupon.rungId === rungId && coupon.nth === nth)

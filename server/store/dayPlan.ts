@@ -1,0 +1,77 @@
+import type { ClassDay } from '../../core/calendar'
+import { ALL_MEANS, meetingOn } from '../../core/floor'
+import type { PlanBooth } from '../../core/dayPlan'
+import { kindOf } from '../../core/rodRoom'
+import type { DayPlan, DayPlanSave, DayPlanVersion, DayToPlan } from '../../contract/dayPlan'
+import type { Student } from '../../contract/people'
+import { daysKnown } from './attendance'
+import { progressOfAll } from './progress'
+import { rodsInStore } from './rodRoom'
+import { schoolZone } from './school'
+import { findSection } from './sections'
+import { currentShop, openFaults } from './shop'
+import { listStudents } from './students'
+import { DAY_PLAN, keepVersion, newestVersion, type KeptVersion } from './versioned'
+
+const toPlan = ({ version, content, saved }: KeptVersion<DayPlan>): DayPlanVersion => ({
+  version,
+  plan: content,
+  saved: { at: saved.at, by: saved.by },
+})
+
+/** The plan of a section's day that stands. */
+export async function dayPlanOf(sectionId: string, classDay: ClassDay): Promise<DayPlanVersion> {
+  const kept = await newestVersion<DayPlan>(DAY_PLAN, [sectionId, classDay])
+  return kept ? toPlan(kept) : { version: 0, plan: null, saved: null }
+}
+
+/** All that a section's day is planned from; null where there is no such section. */
+export async function dayToPlan(sectionId: string, classDay: ClassDay): Promise<DayToPlan | null> {
+  const section = await findSection(sectionId)
+  if (!section) return null
+  const students = (await listStudents(sectionId)).filter(student => student.active)
+  const ids = students.map(student => student.id)
+  const zone = await schoolZone()
+  const [kept, progress, known, booths, rods] = await Promise.all([
+    dayPlanOf(sectionId, classDay),
+    progressOfAll(students),
+    daysKnown(ids, { from: classDay, to: classDay, zone }),
+    boothsInUse(students),
+    rodsInStore(),
+  ])
+  const [first] = progress
+  return {
+    classDay,
+    meeting: meetingOn(section, classDay),
+    kept,
+    students: progress.map(({ ladder: _, curves: __, school: ___, timetable: ____, ...own }) => ({
+      ...own,
+      absent: known.get(own.student.id)!.get(classDay)?.note?.absent ?? false,
+    })),
+    common: first && { ladder: first.ladder, curves: first.curves, school: first.school, timetable: first.timetable },
+    booths,
+    rods: Object.fromEntries(rods.map(({ rods: count, ...lot }) => [kindOf(lot), count])),
+  } as DayToPlan
+}
+
+/** Booths of the shop as it is laid out, else those that the class has; without what is out of service. */
+async function boothsInUse(students: readonly Student[]): Promise<PlanBooth[]> {
+  const [{ plan }, faults] = await Promise.all([currentShop(), openFaults()])
+  const laidOut = plan?.rooms.flatMap(room =>
+    room.fixtures.flatMap(({ booth, means }) => (booth === null ? [] : [{ booth, means: means ?? ALL_MEANS }])),
+  )
+  const own = [...new Set(students.flatMap(student => student.booth ?? []))]
+  const all = laidOut ?? own.map(booth => ({ booth, means: ALL_MEANS }))
+  return all.filter(({ booth }) => !faults.some(fault => fault.booth === booth)).sort((a, b) => a.booth - b.booth)
+}
+
+/** Keeps a day's plan; null when somebody has kept a newer one. */
+export async function keepDayPlan(
+  sectionId: string,
+  { classDay, baseVersion, plan }: DayPlanSave,
+  by: { readonly name: string; readonly now: Date },
+): Promise<DayPlanVersion | null> {
+  const saver = { by: by.name, why: 'planned', now: by.now }
+  const kept = await keepVersion<DayPlan>(DAY_PLAN, { key: [sectionId, classDay], baseVersion, content: plan }, saver)
+  return kept ? toPlan(kept) : null
+}

@@ -1,0 +1,109 @@
+import { afterAll, beforeAll, expect, it } from 'vitest'
+import type { Browser, Page } from 'playwright-core'
+import { classDayAt } from '../../core/calendar'
+import type { DayToPlan } from '../../contract/dayPlan'
+import type { Section, Student } from '../../contract/people'
+import { closeDatabase } from '../../server/store/database'
+import { addClass, foundTestSchool, type School } from '../school'
+import { ADDRESS } from '../session'
+import { openBrowser, teaching } from './browser'
+
+let school: School
+let browser: Browser
+let section: Section
+let student: Student
+let page: Page
+beforeAll(async () => {
+  school = await foundTestSchool()
+  browser = await openBrowser()
+  ;({ section, student } = await addClass(school, 'Evening S plan', 'Eseld Carne'))
+  const { id: _, ...fields } = student
+  for (const [name, booth] of [
+    ['Branok Tye', 1],
+    ['Tamsyn Rowe', 2],
+  ] as const)
+    await school.lead.ask('POST', '/api/students', { ...fields, name, booth })
+  page = await teaching(browser, 'tobias', section.id)
+})
+afterAll(async () => {
+  await browser?.close()
+  await closeDatabase()
+})
+
+const kept = async () =>
+  (await school.instructor.ask<DayToPlan>('GET', `/api/sections/${section.id}/plan?day=${classDayAt(new Date(), '')}`))
+    .body.kept
+const coupons = (name: string) => page.getByRole('button', { name: new RegExp(`^${name}: `) })
+
+it('a day is planned by one key, changed by keys, and kept', async () => {
+  await page.goto(`${ADDRESS}/day`)
+  await page.getByRole('link', { name: 'Plan', exact: true }).click()
+  await page.getByText('Nothing is planned yet.').waitFor()
+  await page.keyboard.press('p')
+  await page.getByText(/^3 of 3 weld, \d+ coupons\. No plan is better\./).waitFor()
+  await coupons('Branok Tye').first().waitFor()
+
+  await coupons('Branok Tye').last().focus()
+  await page.keyboard.press('Delete')
+  await page.getByText(/^3 of 3 weld, \d+ coupons\.$/).waitFor()
+  // One row up is another booth: two at once, said at once.
+  await coupons('Tamsyn Rowe').first().focus()
+  await page.keyboard.press('ArrowUp')
+  await expect.poll(() => page.getByRole('alert').filter({ hasText: 'has two at once' }).count()).toBe(1)
+  await page.getByRole('button', { name: 'Save' }).click()
+  await page.getByText(/saved by tobias/).waitFor()
+  expect((await kept()).plan?.lines.some(line => line.pinned)).toBe(true)
+})
+
+it('who is missing is said at once, and planned again moves as little as can be', async () => {
+  const before = (await kept()).plan!.lines
+  await page.getByRole('button', { name: /^Branok Tye/, expanded: false }).click()
+  await page.getByRole('button', { name: 'Is missing' }).click()
+  await page.getByText('▲ Branok Tye is not here').first().waitFor()
+  await page.getByRole('button', { name: 'Plan again' }).click()
+  await page.getByText(/^2 of 2 weld/).waitFor()
+  await page.getByText(/No plan is better|under the best/).waitFor()
+  expect(await page.getByRole('alert').count()).toBe(0)
+  await page.getByRole('button', { name: 'Save' }).click()
+  await page.getByText(/saved by tobias/).waitFor()
+  const { lines } = (await kept()).plan!
+  const own = before.filter(line => line.studentId === student.id)
+  expect(lines.filter(line => line.studentId === student.id)).toEqual(expect.arrayContaining(own))
+})
+
+it('a coupon is put in by two taps, and a demonstration that it misses is said', async () => {
+  await page.getByRole('button', { name: /^Eseld Carne \d/ }).click()
+  while ((await coupons('Eseld Carne').count()) > 0) {
+    await coupons('Eseld Carne').first().focus()
+    await page.keyboard.press('Delete')
+  }
+  await page.getByRole('button', { name: /^\+ / }).first().click()
+  await page.getByText('Tap the booth and the time where it goes.').waitFor()
+  const booth = page.getByRole('group', { name: /^Booth / }).last()
+  await booth.locator('.lane').click({ position: { x: 4, y: 20 } })
+  await coupons('Eseld Carne').first().waitFor()
+  const name = (await booth.getAttribute('aria-label'))!.toLowerCase()
+  expect(await coupons('Eseld Carne').first().getAttribute('aria-label')).toContain(name)
+
+  await page.getByRole('button', { name: 'Planned by' }).click()
+  await page.getByLabel('Demonstration').fill('Restarts')
+  await page.getByRole('button', { name: 'Add', exact: true }).click()
+  await page.getByText('▲ Eseld Carne misses “Restarts”').waitFor()
+  await page.getByRole('button', { name: 'Plan again' }).click()
+  await page.getByText(/No plan is better|under the best/).waitFor()
+  expect(await page.getByRole('alert').count()).toBe(0)
+})
+
+it('its slips are printed, each opens that rung on the Bench, and its plates are cut', async () => {
+  const downloading = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Slips' }).click()
+  expect((await downloading).suggestedFilename()).toMatch(/^Slips \d{4}-\d{2}-\d{2}\.pdf$/)
+  await page.getByRole('button', { name: 'Save' }).click()
+  await page.getByText(/saved by tobias/).waitFor()
+  await page.getByRole('button', { name: 'Cut the plates' }).click()
+  await page.getByRole('button', { name: 'Work it out' }).click()
+  await page.getByRole('region', { name: 'How it is cut' }).getByText(/bar/).first().waitFor()
+
+  await page.goto(`${ADDRESS}/bench?student=${student.id}&rung=overhead-pad`)
+  await page.getByRole('group', { name: 'Ticket' }).getByText('overhead pad').waitFor()
+})
