@@ -112,8 +112,8 @@ describe('what cannot be', () => {
     expect([...rodsTaken(shared, lines)]).toEqual([['E7018 1/8 in', 10]])
     expect([...piecesTaken(shared, lines)]).toEqual([['pad', 1]])
     expect(lengthsToCut(aDay([anna, ben]), [...lines, line('anna', 'pipe 6G', 4, 60)])).toEqual([
-      { piece: 'pad', lengthMm: 152.4, count: 2, pipe: false },
-      { piece: 'pipe butt', lengthMm: 76.2, count: 2, pipe: true },
+      { piece: 'pad', lengthMm: expect.closeTo(152.4, 6) as number, count: 2, pipe: false },
+      { piece: 'pipe butt', lengthMm: expect.closeTo(76.2, 6) as number, count: 2, pipe: true },
     ])
   })
 })

@@ -60,19 +60,23 @@ export const aDay = (
   }
 }
 
+/** Booths for so many of a class. */
+const BOOTHS_EACH = 0.75
+
 /**
- * A made-up class for measuring: two thirds pad or weld joints in their own booth, a third is at pipe, for which there
- * are fewer stands than students.
+ * A made-up class for measuring: two thirds pad, a third is at pipe, for which there are fewer stands than students; a
+ * quarter has no booth and takes what is free.
  */
 export function madeUpDay(size: number, random: Random): PlanCase {
+  const booths = Math.ceil(BOOTHS_EACH * size)
   const students = Array.from({ length: size }, (_, n) => {
     const worth = () => 0.4 + random.uniform()
     const pads = [1, 2, 3].map(nth => aWanted('pad', worth() * 0.7 ** (nth - 1), { nth, minutes: 42 }))
     const pipes = n % 3 === 0 ? [aPipe('pipe 5G', 1 + worth()), aPipe('pipe 6G', 0.6 + worth())] : []
-    return aStudent(`s${n}`, n % 8 === 7 ? null : n + 1, [...pipes, ...pads])
+    return aStudent(`s${n}`, n < booths ? n + 1 : null, [...pipes, ...pads])
   })
   return {
-    ...aDay(students, { booths: size, stands: Math.ceil(size / 8), readMinutes: 3 }),
+    ...aDay(students, { booths, stands: Math.ceil(size / 8), readMinutes: 3 }),
     rods: { 'E7018 1/8 in': size * 9, 'E6010 1/8 in': size },
   }
 }
