@@ -11,13 +11,16 @@ const { version } = JSON.parse(readFileSync(new URL('package.json', import.meta.
  */
 const throughTls = process.env.FUSILIS_TLS === '1'
 
+/** Each build's page is its own. */
+const BUILT = String(Date.now())
+
 export default defineNuxtConfig({
   compatibilityDate: '2026-09-01',
   ssr: false,
   srcDir: 'app/',
   telemetry: false,
   devtools: { enabled: false },
-  modules: ['vuetify-nuxt-module', '@pinia/nuxt', 'nuxt-auth-utils', 'nuxt-security', '@nuxt/eslint'],
+  modules: ['vuetify-nuxt-module', '@pinia/nuxt', 'nuxt-auth-utils', 'nuxt-security', '@vite-pwa/nuxt', '@nuxt/eslint'],
   css: ['@fontsource-variable/inter/index.css', '~/assets/base.css', '~/assets/print.css'],
   components: [{ path: '~/components', pathPrefix: false }],
   app: {
@@ -57,6 +60,33 @@ export default defineNuxtConfig({
         VAutocomplete: { variant: 'outlined', density: 'comfortable', color: 'primary' },
         VTextarea: { variant: 'outlined', density: 'comfortable', color: 'primary' },
       },
+    },
+  },
+  // After one visit every room opens without a server, where the school serves through TLS (or on this machine).
+  pwa: {
+    strategies: 'injectManifest',
+    srcDir: 'service-worker',
+    filename: 'sw.ts',
+    registerType: 'prompt',
+    manifest: {
+      name: 'Fusilis, a bench book',
+      short_name: 'Fusilis',
+      description: 'A welding instructor’s bench book',
+      display: 'standalone',
+      start_url: '/',
+      background_color: '#eceeee',
+      theme_color: '#20282c',
+      icons: [
+        { src: '/icon-192.png', sizes: '192x192', type: 'image/png' },
+        { src: '/icon-512.png', sizes: '512x512', type: 'image/png' },
+        { src: '/icon-maskable.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
+      ],
+    },
+    injectManifest: {
+      globPatterns: ['**/*.{js,css,woff2,svg,png}'],
+      // What prints is some megabytes that most classes never ask for: kept from its first use on.
+      manifestTransforms: [entries => ({ manifest: entries.filter(part => part.size < 700_000) })],
+      additionalManifestEntries: [{ url: '/', revision: BUILT }],
     },
   },
   security: {

@@ -1,5 +1,7 @@
 import type { FieldError, Problem } from '~~/contract/problem'
 import { UNTOUCHED } from '~~/contract/signIns'
+import { browserAnswers, createKeptAnswers } from '~/sync/keptAnswers'
+import { noteAnswered, noteAway, noteShown } from '~/sync/reach'
 import { secondsUntouched } from './lastTouch'
 
 /** A request that was refused or never arrived, in words for the person at the screen. */
@@ -26,20 +28,36 @@ export class RequestFailure extends Error {
 
 type Method = 'GET' | 'POST' | 'PUT' | 'DELETE'
 
-/** Asks the server; every failure comes back as a `RequestFailure`. */
+/** What the server said last, for when it does not answer. */
+export const keptAnswers = createKeptAnswers(browserAnswers(), globalThis.crypto?.subtle, Date.now)
+
+/**
+ * Asks the server; every failure comes back as a `RequestFailure`. What is asked for while it is away is answered with
+ * what it said last, where that is kept.
+ */
 export async function request<T>(method: Method, path: string, body?: unknown): Promise<T> {
   try {
-    const headers = { [UNTOUCHED]: String(secondsUntouched()) }
-    return (await $fetch<T>(path, {
-      method,
-      body: body as Record<string, unknown> | undefined,
-      headers,
-      retry: 0,
-    })) as T
+    const answer = await ask<T>(method, path, body)
+    noteAnswered()
+    if (method === 'GET') void keptAnswers.keep(path, answer)
+    return answer
   } catch (error) {
-    throw toFailure(error as { statusCode?: number; data?: Problem })
+    const failure = toFailure(error as { statusCode?: number; data?: Problem })
+    if (failure.status === 0) noteAway(new Date())
+    const kept = method === 'GET' && failure.away ? await keptAnswers.find<T>(path) : null
+    if (!kept) throw failure
+    noteShown(kept.at)
+    return kept.body
   }
 }
+
+const ask = async <T>(method: Method, path: string, body: unknown): Promise<T> =>
+  (await $fetch<T>(path, {
+    method,
+    body: body as Record<string, unknown> | undefined,
+    headers: { [UNTOUCHED]: String(secondsUntouched()) },
+    retry: 0,
+  })) as T
 
 function toFailure({ statusCode, data }: { statusCode?: number; data?: Problem }): RequestFailure {
   if (!statusCode) return new RequestFailure(0, 'The server does not answer.')

@@ -1,15 +1,26 @@
+import { useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import type { Me, OwnPassword, SchoolState } from '~~/contract/people'
 import type { Welcome } from '~~/contract/record'
 import type { SignIn } from '~~/contract/signIns'
 import { setShopZone } from '~/composables/shopClock'
-import { request, RequestFailure } from './request'
+import { keptAnswers, request, RequestFailure } from './request'
 
 /** Who is signed in. */
 export const useSession = defineStore('session', () => {
   const me = ref<Me | null>(null)
-  watch(me, now => now && setShopZone(now.timeZone), { flush: 'sync' })
+  watch(
+    me,
+    now => {
+      if (!now) return
+      setShopZone(now.timeZone)
+      void keptAnswers.begin(now.id).then(() => keptAnswers.keep('/api/session', now))
+    },
+    { flush: 'sync' },
+  )
   const asked = ref(false)
+  /** Signed out here while the server was away. */
+  const toEnd = useLocalStorage('fusilis.signedOut', false)
 
   const isStaff = computed(() => me.value !== null && me.value.role !== 'student')
   const isLead = computed(() => me.value?.role === 'lead')
@@ -17,10 +28,12 @@ export const useSession = defineStore('session', () => {
   /** Finds out who is signed in, once a page load. A server that is away is not a sign-out. */
   async function ask(): Promise<void> {
     if (asked.value) return
+    if (toEnd.value) await endSession()
     try {
       me.value = await request<Me>('GET', '/api/session')
     } catch (error) {
       if (!(error instanceof RequestFailure) || error.status !== 401) throw error
+      await keptAnswers.wipe()
       me.value = null
     }
     asked.value = true
@@ -36,6 +49,7 @@ export const useSession = defineStore('session', () => {
 
   /** @param code a one-time code, where the account asks for one */
   async function signIn(username: string, password: string, code?: string): Promise<void> {
+    toEnd.value = false
     me.value = await request<Me>('POST', '/api/session', { username, password, ...(code ? { code } : {}) })
     asked.value = true
   }
@@ -50,9 +64,21 @@ export const useSession = defineStore('session', () => {
     asked.value = true
   }
 
+  /**
+   * Signs out: nothing of what was kept is left. While the server is away its session ends when it answers again,
+   * before anything else is asked.
+   */
   async function signOut(): Promise<void> {
-    await request('DELETE', '/api/session')
+    await keptAnswers.wipe()
+    toEnd.value = true
     me.value = null
+    await endSession().catch((error: unknown) => {
+      if (!(error instanceof RequestFailure) || !error.away) throw error
+    })
+  }
+  async function endSession(): Promise<void> {
+    await request('DELETE', '/api/session')
+    toEnd.value = false
   }
 
   /** Ends every session of this account, on whatever device. */

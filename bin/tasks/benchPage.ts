@@ -33,7 +33,11 @@ function crowded() {
 }
 
 const browser = await openChromium()
-const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' })
+const context = await browser.newContext({
+  serviceWorkers: 'block',
+  viewport: { width: 1280, height: 800 },
+  reducedMotion: 'reduce',
+})
 const page = await context.newPage()
 await page.goto(`${ADDRESS}/sign-in`)
 await page.getByLabel('User name').fill('tobias')
@@ -89,6 +93,7 @@ async function opening(): Promise<void> {
  */
 async function firstLoad(): Promise<void> {
   const fresh = await browser.newContext({
+    serviceWorkers: 'block',
     viewport: { width: 1280, height: 800 },
     reducedMotion: 'reduce',
     storageState: await context.storageState(),

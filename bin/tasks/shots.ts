@@ -9,6 +9,7 @@ const browser = await openChromium()
 
 async function visit(username: string, { width = 1280, height = 800, dark = false } = {}): Promise<Page> {
   const context = await browser.newContext({
+    serviceWorkers: 'block',
     viewport: { width, height },
     colorScheme: dark ? 'dark' : 'light',
     reducedMotion: 'reduce',

@@ -10,6 +10,8 @@ export async function signedIn(browser: Browser, username: string, options: Brow
     viewport: { width: 1280, height: 800 },
     reducedMotion: 'reduce',
     colorScheme: 'light',
+    // Tests stand in for the server and cut it off: a page that opens from what is kept would not notice.
+    serviceWorkers: 'block',
     ...options,
   })
   const page = await context.newPage()

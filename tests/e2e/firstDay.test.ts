@@ -20,7 +20,11 @@ beforeAll(async () => {
   await runTask('migrate', [], { env: { FUSILIS_DB_URL: database.ownerUrl } })
   server = await serve({ dir, url: database.url, port: await freePort() })
   browser = await openBrowser()
-  const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' })
+  const context = await browser.newContext({
+    viewport: { width: 1280, height: 800 },
+    reducedMotion: 'reduce',
+    serviceWorkers: 'block',
+  })
   page = await context.newPage()
 })
 afterAll(async () => {

@@ -367,7 +367,11 @@ it('a phone’s codes are turned on from the rail; then signing in asks for one'
 
 it('a password that a lead gave is changed before any room opens', async () => {
   await addInstructor(school, 'fresh-start', 'Fresh Start')
-  const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' })
+  const context = await browser.newContext({
+    viewport: { width: 1280, height: 800 },
+    reducedMotion: 'reduce',
+    serviceWorkers: 'block',
+  })
   const page = await context.newPage()
   page.setDefaultTimeout(15_000)
   await page.goto(`${ADDRESS}/board`)

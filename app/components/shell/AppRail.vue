@@ -3,7 +3,10 @@ import { mdiWeatherNight, mdiWhiteBalanceSunny, mdiExitToApp, mdiKeyVariant } fr
 import { useOutbox } from '~/stores/outbox'
 import { useSections } from '~/stores/sections'
 import { useSession } from '~/stores/session'
+import { useClassKept } from '~/composables/classKept'
+import { wallTime } from '~/composables/shopClock'
 import { useShopTheme } from '~/composables/shopTheme'
+import { reach } from '~/sync/reach'
 
 const session = useSession()
 const sections = useSections()
@@ -56,6 +59,7 @@ const saved = computed(() => {
   return `${outbox.mine.length} ${outbox.keptAt === 'here' ? 'kept here' : 'in this page only'}`
 })
 
+useClassKept()
 const asking = ref(false)
 const own = ref(false)
 async function leave() {
@@ -82,6 +86,11 @@ async function leave() {
         <v-icon :icon="mdiKeyVariant" size="22" /><span>{{ session.me?.name }}</span>
       </button>
       <p v-if="session.isStaff && sections.current" class="where">{{ sections.current.name }}</p>
+      <p v-if="reach.away" role="alert" class="away">
+        <b>▲ No network</b> since {{ wallTime(reach.away) }}.
+        <template v-if="reach.knownAt">Shown as of {{ wallTime(reach.knownAt) }}.</template>
+      </p>
+      <LazyNewVersion v-if="$pwa?.needRefresh" />
       <p role="status" :class="{ waits: outbox.mine.length > 0 }">
         <button v-if="outbox.mine.length > 0" type="button" class="refused" @click="asking = true">
           {{ saved }}</button><template v-else>{{ saved }}</template>
@@ -150,6 +159,7 @@ a.here {
 .who .v-icon {
   display: none;
 }
+.away,
 .waits {
   color: #ffcf8a;
   font-weight: 650;
@@ -211,7 +221,7 @@ a.here {
     padding: 0 4px;
     max-width: 64px;
   }
-  .foot p:not(.waits) {
+  .foot p:not(.waits, .away) {
     display: none;
   }
   .who {

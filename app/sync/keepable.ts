@@ -1,0 +1,38 @@
+/**
+ * What of the server's answers is kept in the browser for a class without a network: what a class needs, and nothing
+ * of accounts, the trail or anybody's whole data.
+ */
+const ID = '[0-9a-f-]{36}'
+const KEPT: readonly RegExp[] = [
+  '/api/session',
+  '/api/sections',
+  `/api/sections/${ID}/(floor|queue|remarks|booths|board|day|plan|students)`,
+  `/api/students/${ID}/(causes|progress|record|tests|blind-readings|reading-room|hours|place)`,
+  `/api/coupons/${ID}`,
+  '/api/(house-rules|causes|ladder|criteria|code-books|rods|shop|tests|reading-room)',
+  '/api/causes/told',
+  '/api/school/programme',
+  `/api/tests/${ID}`,
+].map(path => new RegExp(`^${path}$`))
+
+/** @example isKeepable('/api/house-rules') // true; a list that was narrowed or of another day is not kept */
+export const isKeepable = (path: string): boolean => KEPT.some(kept => kept.test(path))
+
+/** Rooms that a class needs, whoever is asked for: fetched before there is no network. */
+export const ROOM_PATHS: readonly string[] = [
+  '/api/house-rules',
+  '/api/causes',
+  '/api/ladder',
+  '/api/criteria',
+  '/api/code-books',
+  '/api/rods',
+  '/api/shop',
+  '/api/tests',
+  '/api/reading-room',
+  '/api/causes/told',
+  '/api/school/programme',
+]
+export const sectionPaths = (id: string): readonly string[] =>
+  ['floor', 'queue', 'remarks', 'booths', 'board', 'day', 'plan', 'students'].map(what => `/api/sections/${id}/${what}`)
+export const studentPaths = (id: string): readonly string[] =>
+  ['causes', 'progress', 'record', 'tests', 'hours'].map(what => `/api/students/${id}/${what}`)

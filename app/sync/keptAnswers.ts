@@ -1,0 +1,107 @@
+import { clear, createStore, get, set } from 'idb-keyval'
+import { isKeepable } from './keepable'
+
+/** What the server said last of a path, and when. */
+export interface KeptAnswer<T = unknown> {
+  readonly at: string
+  readonly body: T
+}
+
+/** Whose answers are kept, sealed by which key, since when. */
+interface Owner {
+  readonly account: string
+  readonly key: CryptoKey
+  readonly since: number
+}
+
+/** Where sealed answers lie; it outlives the page. */
+export interface AnswerShelf {
+  readonly owner: () => Promise<Owner | undefined>
+  readonly setOwner: (owner: Owner) => Promise<void>
+  readonly get: (path: string) => Promise<Sealed | undefined>
+  readonly set: (path: string, sealed: Sealed) => Promise<void>
+  readonly clear: () => Promise<void>
+}
+export interface Sealed {
+  readonly iv: Uint8Array<ArrayBuffer>
+  readonly sealed: ArrayBuffer
+}
+
+/** Longer than any class day; after it what was kept is wiped, as at a sign-out. */
+const KEPT_HOURS = 16
+const HOUR_MS = 3_600_000
+
+/**
+ * What the server said last, for a page that cannot reach it: kept for the account that is signed in alone, sealed by
+ * AES-GCM with a key that no script can read out (Web Crypto), and wiped at sign-out, for another account and after
+ * some hours.
+ * @param seals Web Crypto; undefined where the page did not come through TLS: then nothing is kept
+ */
+export function createKeptAnswers(shelf: AnswerShelf, seals: SubtleCrypto | undefined, now: () => number) {
+  let owner: Promise<Owner | null> | null = null
+
+  /** Whose answers are kept; too old ones are wiped. */
+  const current = () => (owner ??= look())
+  async function look(): Promise<Owner | null> {
+    const found = await shelf.owner()
+    if (found && now() - found.since < KEPT_HOURS * HOUR_MS) return found
+    if (found) await shelf.clear()
+    return null
+  }
+
+  /** Begins to keep for an account: nothing of another's is left. */
+  async function begin(account: string): Promise<void> {
+    if (!seals) return
+    const found = await current()
+    if (found?.account === account) return
+    await shelf.clear()
+    const key = await seals.generateKey({ name: 'AES-GCM', length: 256 }, false, ['encrypt', 'decrypt'])
+    const next = { account, key, since: now() }
+    await shelf.setOwner(next)
+    owner = Promise.resolve(next)
+  }
+
+  async function keep(path: string, body: unknown): Promise<void> {
+    const whose = isKeepable(path) ? await current() : null
+    if (!whose || !seals) return
+    const iv = crypto.getRandomValues(new Uint8Array(12))
+    const text = JSON.stringify({ at: new Date(now()).toISOString(), body } satisfies KeptAnswer)
+    const sealed = await seals.encrypt({ name: 'AES-GCM', iv }, whose.key, new TextEncoder().encode(text))
+    await shelf.set(path, { iv, sealed })
+  }
+
+  async function find<T>(path: string): Promise<KeptAnswer<T> | null> {
+    const whose = isKeepable(path) ? await current() : null
+    const found = whose && (await shelf.get(path))
+    if (!found || !whose || !seals) return null
+    const text = await seals.decrypt({ name: 'AES-GCM', iv: found.iv }, whose.key, found.sealed)
+    return JSON.parse(new TextDecoder().decode(text)) as KeptAnswer<T>
+  }
+
+  async function wipe(): Promise<void> {
+    owner = null
+    await shelf.clear()
+  }
+
+  // What a browser cannot keep is not kept: no page waits for it, or fails by it.
+  return {
+    begin: (account: string) => begin(account).catch(() => {}),
+    keep: (path: string, body: unknown) => keep(path, body).catch(() => {}),
+    find: <T>(path: string) => find<T>(path).catch(() => null),
+    wipe: () => wipe().catch(() => {}),
+  }
+}
+
+const OWNER = 'owner'
+
+/** The shelf of this browser, in IndexedDB. */
+export function browserAnswers(): AnswerShelf {
+  const store = createStore('fusilis-answers', 'answers')
+  return {
+    owner: () => get<Owner>(OWNER, store),
+    setOwner: owner => set(OWNER, owner, store),
+    get: path => get<Sealed>(path, store),
+    set: (path, sealed) => set(path, sealed, store),
+    clear: () => clear(store),
+  }
+}
