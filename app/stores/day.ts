@@ -1,20 +1,27 @@
 import { v7 as uuid } from 'uuid'
 import { defineStore } from 'pinia'
 import type { AttendanceNote } from '~~/core/floor'
-import { NOW, type DayStudent, type DemonstrationSave, type SectionDay } from '~~/contract/day'
+import { NOW, type AttendanceSave, type DayStudent, type DemonstrationSave, type SectionDay } from '~~/contract/day'
+import { dayWith } from '~/sync/withWhatWaits'
+import { useOutbox } from './outbox'
 import { request } from './request'
 
 const NOTHING_NOTED: AttendanceNote = { came: null, left: null, absent: false, why: '' }
 
+const sayNote = ({ absent, left }: AttendanceNote) => (absent ? 'is missing' : left ? 'has left' : 'is here')
+
 /** A section's class day: who was there, what was shown, and what it came to. */
 export const useDay = defineStore('day', () => {
-  const day = shallowRef<SectionDay | null>(null)
+  const outbox = useOutbox()
+  /** As the server told it last; what was noted here, and is not told yet, stands on it. */
+  const told = shallowRef<SectionDay | null>(null)
+  const day = computed(() => told.value && dayWith(told.value, outbox.mine))
   const sectionId = ref('')
 
   /** @param classDay another than today's; empty for today */
   async function load(id: string, classDay: string): Promise<void> {
     const asked = classDay === '' ? '' : `?day=${encodeURIComponent(classDay)}`
-    day.value = await request<SectionDay>('GET', `/api/sections/${id}/day${asked}`)
+    told.value = await request<SectionDay>('GET', `/api/sections/${id}/day${asked}`)
     sectionId.value = id
   }
   const again = async () => day.value && load(sectionId.value, day.value.classDay)
@@ -22,12 +29,9 @@ export const useDay = defineStore('day', () => {
   /** Notes something of a student's day; what was noted before stands but for what is said anew. */
   async function note(student: DayStudent, said: Partial<AttendanceNote>): Promise<void> {
     const { came, left, absent, why } = student.note ?? NOTHING_NOTED
-    await request('PUT', `/api/attendance/${uuid()}`, {
-      ...{ came, left, absent, why },
-      ...said,
-      studentId: student.id,
-      classDay: day.value!.classDay,
-    })
+    const { classDay } = day.value!
+    const body = { ...{ came, left, absent, why }, ...said, studentId: student.id, classDay } satisfies AttendanceSave
+    await outbox.send({ kind: 'attendance', id: uuid(), body, student: student.name, about: sayNote(body) })
     await again()
   }
   const cameNow = (student: DayStudent) => note(student, { came: NOW, left: null, absent: false, why: '' })

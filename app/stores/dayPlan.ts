@@ -1,6 +1,8 @@
 import { defineStore } from 'pinia'
 import { v7 as uuid } from 'uuid'
+import type { AttendanceSave } from '~~/contract/day'
 import type { DayPlan, DayPlanSave, DayPlanVersion, DayToPlan } from '~~/contract/dayPlan'
+import { useOutbox } from './outbox'
 import { request } from './request'
 
 /** What a section's class day is planned from, and the plan of it that stands. */
@@ -27,7 +29,10 @@ export const useDayPlan = defineStore('dayPlan', () => {
   async function noteAbsent(studentId: string, absent: boolean): Promise<void> {
     const { classDay, students } = known.value!
     const note = { came: null, left: null, absent, why: '' }
-    await request('PUT', `/api/attendance/${uuid()}`, { ...note, studentId, classDay })
+    const body: AttendanceSave = { ...note, studentId, classDay }
+    const student = students.find(one => one.student.id === studentId)?.student.name ?? ''
+    const about = absent ? 'is missing' : 'is here after all'
+    await useOutbox().send({ kind: 'attendance', id: uuid(), body, student, about })
     known.value = {
       ...known.value!,
       students: students.map(one => (one.student.id === studentId ? { ...one, absent } : one)),

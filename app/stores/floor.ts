@@ -4,6 +4,8 @@ import type { FloorQueue, QueuePlace, WaitingStudent } from '~~/contract/floor'
 import type { FloorStudent } from '~~/contract/people'
 import type { Remark, RemarkSave } from '~~/contract/remarks'
 import type { FloorBooths } from '~~/contract/shop'
+import { queueWith } from '~/sync/withWhatWaits'
+import { useOutbox } from './outbox'
 import { request } from './request'
 import { useSession } from './session'
 
@@ -12,8 +14,11 @@ const NOBODY_WAITS: FloorQueue = { waiting: [], holds: [], readings: 0, minutesA
 /** Today's class: the students of a section, each with the newest coupon, and who waits to be read. */
 export const useFloor = defineStore('floor', () => {
   const session = useSession()
+  const outbox = useOutbox()
   const students = ref<FloorStudent[]>([])
-  const queue = shallowRef<FloorQueue>(NOBODY_WAITS)
+  /** As the server told it last; who was said to wait here, and is not told yet, stands behind. */
+  const told = shallowRef<FloorQueue>(NOBODY_WAITS)
+  const queue = computed(() => queueWith(told.value, outbox.mine, students.value))
   const remarks = shallowRef<Remark[]>([])
   const booths = shallowRef<FloorBooths>({ faults: [], students: [] })
   const sectionId = ref<string | null>(null)
@@ -26,7 +31,7 @@ export const useFloor = defineStore('floor', () => {
       boothsOf(id),
     ])
     students.value = found
-    queue.value = waits
+    told.value = waits
     remarks.value = left
     booths.value = standing
     sectionId.value = id
@@ -43,8 +48,8 @@ export const useFloor = defineStore('floor', () => {
     ])
     remarks.value = left
     booths.value = standing
-    if (now.readings !== queue.value.readings) await load(id)
-    else queue.value = now
+    if (now.readings !== told.value.readings) await load(id)
+    else told.value = now
   }
 
   const boothsOf = (id: string) => request<FloorBooths>('GET', `/api/sections/${id}/booths`)
@@ -71,10 +76,21 @@ export const useFloor = defineStore('floor', () => {
   /** An instructor says for a student that the coupon is ready, or that it is not. */
   async function setReady(studentId: string, ready: boolean): Promise<void> {
     const wait = waitOf(studentId)
-    if (ready && !wait) await request('PUT', `/api/waiting/${uuid()}`, { studentId })
-    if (!ready && wait) await request('DELETE', `/api/waiting/${wait.id}`)
+    if (ready && !wait) await sendReady(studentId)
+    if (!ready && wait) await takeReadyBack(wait.id)
     await follow()
   }
+
+  const sendReady = (studentId: string) =>
+    outbox.send({
+      kind: 'ready',
+      id: uuid(),
+      body: { studentId },
+      student: students.value.find(one => one.id === studentId)?.name ?? '',
+      about: 'coupon is ready',
+    })
+  const takeReadyBack = (id: string) =>
+    outbox.find({ kind: 'ready', id }) ? outbox.forget({ kind: 'ready', id }) : request('DELETE', `/api/waiting/${id}`)
 
   /** Where a student stands; the student's own words that the coupon is ready, or not after all. */
   const placeOf = (studentId: string) => request<QueuePlace>('GET', `/api/students/${studentId}/place`)

@@ -18,7 +18,7 @@ export const useOutbox = defineStore('outbox', () => {
 
   const { takeUp, send, retry, find, forget } = createDelivery({
     shelf: browserShelf(),
-    put: (path, body) => request('PUT', path, body),
+    put: (path, body, madeAt) => request('PUT', path, body, Date.now() - Date.parse(madeAt)),
     changed: (waiting, at) => {
       mine.value = waiting
       keptAt.value = at

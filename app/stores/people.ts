@@ -12,11 +12,11 @@ export const usePeople = defineStore('people', () => {
   const consents = ref<ReadonlyMap<string, NotedConsent>>(new Map())
 
   async function loadStudents(sectionId: string): Promise<void> {
-    const [found, noted] = await Promise.all([
-      request<Student[]>('GET', `/api/sections/${sectionId}/students`),
-      request<NotedConsent[]>('GET', `/api/sections/${sectionId}/consents`),
-    ])
-    students.value = found
+    students.value = await request<Student[]>('GET', `/api/sections/${sectionId}/students`)
+  }
+  /** What guardians of a section's students said: for whoever keeps its roster. */
+  async function loadConsents(sectionId: string): Promise<void> {
+    const noted = await request<NotedConsent[]>('GET', `/api/sections/${sectionId}/consents`)
     consents.value = new Map(noted.map(one => [one.studentId, one]))
   }
 
@@ -57,6 +57,7 @@ export const usePeople = defineStore('people', () => {
     accounts,
     consents,
     loadStudents,
+    loadConsents,
     saveStudent,
     noteConsent,
     erase,

@@ -1,5 +1,6 @@
 import type { FieldError, Problem } from '~~/contract/problem'
 import { UNTOUCHED } from '~~/contract/signIns'
+import { WAITED } from '~~/contract/waited'
 import { browserAnswers, createKeptAnswers } from '~/sync/keptAnswers'
 import { noteAnswered, noteAway, noteShown } from '~/sync/reach'
 import { secondsUntouched } from './lastTouch'
@@ -34,10 +35,11 @@ export const keptAnswers = createKeptAnswers(browserAnswers(), globalThis.crypto
 /**
  * Asks the server; every failure comes back as a `RequestFailure`. What is asked for while it is away is answered with
  * what it said last, where that is kept.
+ * @param waitedMs how long ago what is sent was done
  */
-export async function request<T>(method: Method, path: string, body?: unknown): Promise<T> {
+export async function request<T>(method: Method, path: string, body?: unknown, waitedMs = 0): Promise<T> {
   try {
-    const answer = await ask<T>(method, path, body)
+    const answer = await ask<T>(method, path, body, waitedMs)
     noteAnswered()
     if (method === 'GET') void keptAnswers.keep(path, answer)
     return answer
@@ -51,11 +53,14 @@ export async function request<T>(method: Method, path: string, body?: unknown): 
   }
 }
 
-const ask = async <T>(method: Method, path: string, body: unknown): Promise<T> =>
+const ask = async <T>(method: Method, path: string, body: unknown, waitedMs: number): Promise<T> =>
   (await $fetch<T>(path, {
     method,
     body: body as Record<string, unknown> | undefined,
-    headers: { [UNTOUCHED]: String(secondsUntouched()) },
+    headers: {
+      [UNTOUCHED]: String(secondsUntouched()),
+      ...(waitedMs > 0 && { [WAITED]: String(Math.round(waitedMs)) }),
+    },
     retry: 0,
   })) as T
 

@@ -1,11 +1,13 @@
 import { defineStore } from 'pinia'
 import { v7 as uuid } from 'uuid'
 import {
+  bookLine,
   exposureOf,
   handfulsOf,
   hoursAllowed,
   isPast,
   lotName,
+  movementFault,
   type Exposure,
   type Handful,
   type RodLot,
@@ -14,7 +16,13 @@ import {
 import type { Ticket } from '~~/core/coupon'
 import type { OvenReadingSave, RodLotSave, RodRoom } from '~~/contract/rodRoom'
 import { useHouseRules } from './houseRules'
-import { request } from './request'
+import type { Intent } from '~/sync/intents'
+import { reach } from '~/sync/reach'
+import { rodsWith } from '~/sync/withWhatWaits'
+import { useOutbox } from './outbox'
+import { usePeople } from './people'
+import { request, RequestFailure } from './request'
+import { useSession } from './session'
 
 /** A handful with its lot, and its clock where it has one. */
 export interface DrawnRods extends Handful {
@@ -34,6 +42,16 @@ const NOTHING_SAID: Omit<SaidOfRods, 'lotId' | 'kind'> = {
   why: '',
 }
 
+/** What was done, as the list of what waits says it. */
+const KIND_WORDS: Readonly<Record<SaidOfRods['kind'], string>> = {
+  'received': 'rods received',
+  'issued': 'rods drawn',
+  'returned': 'rods brought back',
+  're-dried': 'rods re-dried',
+  'binned': 'rods binned',
+  'counted': 'rods counted',
+}
+
 /** A ticket that says of which lot its rods are, and for how long they have been out: to a tenth of an hour. */
 export const ofRods = (ticket: Ticket, { lot, hours, exposure }: DrawnRods): Ticket => ({
   ...ticket,
@@ -47,14 +65,24 @@ export const ofRods = (ticket: Ticket, { lot, hours, exposure }: DrawnRods): Tic
 /** The rod room: lots, what there is of each, and who has what in the hand. */
 export const useRods = defineStore('rods', () => {
   const houseRules = useHouseRules()
-  const room = shallowRef<RodRoom>(NOTHING)
-  const loaded = ref(false)
+  const outbox = useOutbox()
+  const session = useSession()
+  const people = usePeople()
   /** By how much the server's clock is ahead of this device's, ms. */
   let aheadMs = 0
+  /** As the server told it last; what waits here to be sent stands on it. */
+  const told = shallowRef<RodRoom>(NOTHING)
+  const waiting = computed(() => outbox.mine.filter(one => one.kind === 'rods') as readonly Intent<SaidOfRods>[])
+  const room = computed(() => rodsWith(told.value, waiting.value, { by: session.me?.name ?? '', aheadMs }))
+  outbox.onSaved(intent => {
+    if (intent.kind === 'rods') void load().catch(() => {})
+  })
+  const loaded = ref(false)
 
   async function load(): Promise<void> {
-    room.value = await request<RodRoom>('GET', '/api/rods')
-    aheadMs = Date.parse(room.value.now) - Date.now()
+    told.value = await request<RodRoom>('GET', '/api/rods')
+    // What was kept from before says nothing of the clock now.
+    if (reach.away === null) aheadMs = Date.parse(told.value.now) - Date.now()
     loaded.value = true
   }
 
@@ -65,16 +93,31 @@ export const useRods = defineStore('rods', () => {
   }
 
   /**
-   * Writes a line into the book. @param id of the line: made once for what a person does, so that a second try is the
-   * same line
+   * Writes a line into the book, or keeps it here while the server is away.
+   * @param id of the line: made once for what a person does, so that a second try is the same line
    * @throws RequestFailure with the field that is wrong, or 409 with why it cannot be
    */
   async function write(id: string, said: Pick<SaidOfRods, 'lotId' | 'kind'> & Partial<SaidOfRods>): Promise<void> {
+    const body: SaidOfRods = { ...NOTHING_SAID, ...said }
+    const lot = room.value.lots.find(one => one.id === body.lotId)
+    refuseWhereAway(id, body, lot)
+    const student = people.students.find(one => one.id === body.studentId)?.name ?? 'Rod room'
+    const about = `${KIND_WORDS[body.kind]}${lot ? `, ${lotName(lot)}` : ''}`
     try {
-      await request('PUT', `/api/rod-movements/${id}`, { ...NOTHING_SAID, ...said })
+      await outbox.send({ kind: 'rods', id, body, student, about })
     } finally {
       await load().catch(() => {})
     }
+  }
+
+  /** Without the server its own rule is held here, as far as the book is known: what cannot be is not kept to fail. */
+  function refuseWhereAway(id: string, said: SaidOfRods, lot: RodLot | undefined): void {
+    if (reach.away === null || !lot) return
+    const book = room.value.movements.filter(line => line.lotId === lot.id)
+    const now = new Date(Date.now() + aheadMs)
+    const line = bookLine(id, said, book, { by: '', now })
+    const why = movementFault(line, lot, book, { houseHours: houseRules.current.rules.exposureHours, now })
+    if (why) throw new RequestFailure(409, `${why}.`)
   }
 
   async function noteOven(reading: OvenReadingSave): Promise<void> {

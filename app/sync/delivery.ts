@@ -7,8 +7,8 @@ const OUT_OF_REACH: ReadonlySet<number> = new Set([0, 401, 503])
 
 export interface DeliveryParts {
   readonly shelf: Shelf
-  /** Puts a body at a path. @throws RequestFailure */
-  readonly put: (path: string, body: unknown) => Promise<unknown>
+  /** Puts a body at a path, and says when it was made. @throws RequestFailure */
+  readonly put: (path: string, body: unknown, madeAt: string) => Promise<unknown>
   /** Told whenever what waits has changed, and whether the browser keeps all of it. */
   readonly changed: (waiting: readonly Intent[], keptAt: 'here' | 'nowhere') => void
   /** Told of each that was saved, whoever sent it. */
@@ -102,7 +102,7 @@ export function createDelivery({ shelf, put, changed, saved, now }: DeliveryPart
     try {
       let answer: unknown = null
       for (let intent = waiting.get(key); intent; intent = waiting.get(key)) {
-        answer = await put(`${INTENT_KINDS[intent.kind].path}/${intent.id}`, intent.body)
+        answer = await put(`${INTENT_KINDS[intent.kind].path}/${intent.id}`, intent.body, intent.madeAt)
         saved(intent, answer)
         const after = waiting.get(key)
         if (after && after.turn !== intent.turn) await keep(rebased(after, answer))

@@ -1,5 +1,6 @@
 /** What a page can mean to save and the server may be too far away to take. */
-export type IntentKind = 'coupon' | 'welder test' | 'blind reading' | 'bead answer' | 'sign-off'
+export type IntentKind =
+  'coupon' | 'welder test' | 'blind reading' | 'bead answer' | 'sign-off' | 'ready' | 'attendance' | 'rods'
 
 /** Where each kind is put, and whether the page that made it holds it still when the server will not take it. */
 export const INTENT_KINDS: Readonly<Record<IntentKind, { readonly path: string; readonly pageHolds: boolean }>> = {
@@ -8,6 +9,9 @@ export const INTENT_KINDS: Readonly<Record<IntentKind, { readonly path: string; 
   'blind reading': { path: '/api/blind-readings', pageHolds: true },
   'bead answer': { path: '/api/reading-room', pageHolds: true },
   'sign-off': { path: '/api/sign-offs', pageHolds: true },
+  'ready': { path: '/api/waiting', pageHolds: true },
+  'attendance': { path: '/api/attendance', pageHolds: true },
+  'rods': { path: '/api/rod-movements', pageHolds: true },
 }
 
 /** One thing that somebody meant to save. Sent twice under its id it is saved once. */

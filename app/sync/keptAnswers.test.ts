@@ -68,11 +68,11 @@ describe('what the server said last', () => {
     await kept.keep(FLOOR, 'later')
     expect(lies.sealed.size).toBe(0)
   })
-  it('is wiped after sixteen hours, whoever asks', async () => {
+  it('is wiped after twelve hours, as long as a sign-in lasts, whoever asks', async () => {
     const kept = open()
     await kept.begin('tobias')
     await kept.keep(FLOOR, 'his')
-    time += 16 * HOUR - 1
+    time += 12 * HOUR - 1
     expect((await open().find(FLOOR))?.body).toBe('his')
     time += 1
     expect(await open().find(FLOOR)).toBeNull()

@@ -1,4 +1,5 @@
 import { clear, createStore, get, set } from 'idb-keyval'
+import { SIGN_IN_HOURS } from '../../contract/signIns'
 import { isKeepable } from './keepable'
 
 /** What the server said last of a path, and when. */
@@ -27,8 +28,8 @@ export interface Sealed {
   readonly sealed: ArrayBuffer
 }
 
-/** Longer than any class day; after it what was kept is wiped, as at a sign-out. */
-const KEPT_HOURS = 16
+/** As long as a sign-in lasts; after it what was kept is wiped, as at a sign-out. */
+const KEPT_HOURS = SIGN_IN_HOURS
 const HOUR_MS = 3_600_000
 
 /**

@@ -1,13 +1,16 @@
 import { connect, createServer, type Server, type Socket } from 'node:net'
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import type { Browser, Page } from 'playwright-core'
+import { v7 as uuid } from 'uuid'
 import type { SavedCoupon } from '../../contract/coupon'
+import type { FloorQueue } from '../../contract/floor'
 import type { Section, Student } from '../../contract/people'
 import type { CouponPage } from '../../contract/record'
+import type { RodRoom } from '../../contract/rodRoom'
 import { closeDatabase } from '../../server/store/database'
 import { addClass, foundTestSchool, type School } from '../school'
 import { ADDRESS, PASSWORD } from '../session'
-import { openBrowser, waitingIn } from './browser'
+import { choose, listOf, openBrowser, waitingIn } from './browser'
 
 /** The shop's Wi-Fi: what goes through it reaches the server, until it is cut. */
 function aNetwork() {
@@ -47,6 +50,12 @@ beforeAll(async () => {
   school = await foundTestSchool()
   browser = await openBrowser()
   ;({ section, student } = await addClass(school, 'Evening W steel walls', 'Loveday Penrose'))
+  const lot = { classification: 'E7018', diameterMm: 3.175, makersLot: 'W 77', resistant: false, place: 'oven 1' }
+  const lotId = uuid()
+  const more = { receivedOn: '2026-09-01', rodsInBox: 100, boxPriceCents: null }
+  await school.lead.ask('PUT', `/api/rod-lots/${lotId}`, { ...lot, ...more })
+  const came = { lotId, kind: 'received', count: 100, handfulId: null, studentId: null, booth: null, stubs: null }
+  await school.lead.ask('PUT', `/api/rod-movements/${uuid()}`, { ...came, why: '' })
   await network.up()
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' })
   page = await context.newPage()
@@ -71,6 +80,8 @@ afterAll(async () => {
 })
 
 const room = (name: string) => page.getByRole('navigation', { name: 'Rooms' }).getByRole('link', { name, exact: true })
+const waitsFor = async () =>
+  (await school.instructor.ask<FloorQueue>('GET', `/api/sections/${section.id}/queue`)).body.waiting
 const couponsOf = async () =>
   (await school.instructor.ask<CouponPage>('GET', `/api/students/${student.id}/coupons`)).body.coupons
 
@@ -80,7 +91,7 @@ it('without a server a reload opens the class as it was known, and says so', asy
   await page.getByRole('heading', { name: section.name }).waitFor()
   await page.getByText(student.name).first().waitFor()
   await page.getByText('▲ No network').waitFor()
-  await page.getByText(/Shown as of \d\d:\d\d\./).waitFor()
+  await page.getByText(/shown as of \d\d:\d\d\. What you do is kept here\./).waitFor()
 })
 
 it.each([
@@ -89,11 +100,39 @@ it.each([
   ['Test bay', 'Test bay'],
   ['Set-up', 'Set-up'],
   ['Rod room', 'Rod room'],
-  ['House', 'House'],
+  ['Practice', 'Reading room'],
 ])('every room of a class opens: %s', async (name, heading) => {
   await room(name).click()
   await page.getByRole('heading', { name: heading }).first().waitFor()
+  await page.waitForTimeout(500)
   expect(await page.getByText('The server does not answer').count()).toBe(0)
+})
+
+it('who is ready, who came and what rods were drawn is kept here, and shown as done', async () => {
+  await page.goto(`${network.address()}/`)
+  await page
+    .getByRole('button', { name: `${student.name}: coupon is ready` })
+    .first()
+    .click()
+  await page
+    .getByText(/1 waits|waits to be read/)
+    .first()
+    .waitFor()
+  await page.goto(`${network.address()}/day`)
+  await page.getByRole('button', { name: `${student.name} came now` }).click()
+  await page.getByRole('button', { name: `${student.name} left now` }).waitFor()
+  await page.goto(`${network.address()}/rods`)
+  await choose(page, listOf(page, 'Rods'), 'E7018 1/8 in, lot W 77 · 100 there')
+  await page.getByRole('combobox', { name: 'For', exact: true }).fill('Loveday')
+  await page.getByRole('option', { name: /Loveday Penrose/ }).click()
+  await page.getByRole('button', { name: 'Draw, start the clock' }).click()
+  await page.getByRole('region', { name: 'Out now' }).getByText(student.name).waitFor()
+  await page.getByText('92 rods').waitFor()
+  // It stands so for whoever opens the page next, and nothing of it has reached the server.
+  await page.reload()
+  await page.getByRole('region', { name: 'Out now' }).getByText(student.name).waitFor()
+  expect((await waitingIn(page)).map(one => one.kind).sort()).toEqual(['attendance', 'ready', 'rods'])
+  expect((await waitsFor()).length).toBe(0)
 })
 
 it('a coupon is read on the Bench after a reload, kept here, and sent when there is a network again', async () => {
@@ -105,8 +144,8 @@ it('a coupon is read on the Bench after a reload, kept here, and sent when there
   await page.keyboard.press('Escape')
   await page.getByRole('dialog', { name: 'Ticket' }).waitFor({ state: 'hidden' })
   for (const key of ['ArrowUp', 'u', 'Enter']) await page.keyboard.press(key)
-  await expect.poll(async () => (await waitingIn(page)).map(one => one.kind)).toEqual(['coupon'])
-  await page.getByText('1 kept here').waitFor()
+  await expect.poll(async () => (await waitingIn(page)).map(one => one.kind)).toContain('coupon')
+  await page.getByText('4 kept here').waitFor()
   expect(await couponsOf()).toEqual([])
 
   await network.up()
@@ -114,6 +153,13 @@ it('a coupon is read on the Bench after a reload, kept here, and sent when there
   await expect.poll(() => waitingIn(page)).toEqual([])
   await page.getByText('all saved').waitFor()
   expect(await page.getByText('▲ No network').count()).toBe(0)
+  const [drawn] = (await school.instructor.ask<RodRoom>('GET', '/api/rods')).body.movements.filter(
+    line => line.studentId === student.id,
+  )
+  expect(drawn).toMatchObject({ kind: 'issued', rods: -8 })
+  expect(Date.now() - Date.parse(drawn!.at)).toBeGreaterThan(5_000)
+  // Ready first, then read: nobody waits any more.
+  expect(await waitsFor()).toEqual([])
   const [saved] = await couponsOf()
   const { body } = await school.instructor.ask<SavedCoupon>('GET', `/api/coupons/${saved!.id}`)
   expect(body.document.studentId).toBe(student.id)

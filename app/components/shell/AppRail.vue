@@ -87,8 +87,11 @@ async function leave() {
       </button>
       <p v-if="session.isStaff && sections.current" class="where">{{ sections.current.name }}</p>
       <p v-if="reach.away" role="alert" class="away">
-        <b>▲ No network</b> since {{ wallTime(reach.away) }}.
-        <template v-if="reach.knownAt">Shown as of {{ wallTime(reach.knownAt) }}.</template>
+        <b>▲ No network</b>
+        <span class="rest">
+          since {{ wallTime(reach.away) }}{{ reach.knownAt ? `, shown as of ${wallTime(reach.knownAt)}` : '' }}. What
+          you do is kept here.
+        </span>
       </p>
       <LazyNewVersion v-if="$pwa?.needRefresh" />
       <p role="status" :class="{ waits: outbox.mine.length > 0 }">
@@ -162,6 +165,8 @@ a.here {
 .away,
 .waits {
   color: #ffcf8a;
+}
+.waits {
   font-weight: 650;
 }
 .refused {
@@ -221,6 +226,7 @@ a.here {
     padding: 0 4px;
     max-width: 64px;
   }
+  .rest,
   .foot p:not(.waits, .away) {
     display: none;
   }

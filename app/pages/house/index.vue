@@ -25,7 +25,8 @@ const notice = ref('')
 
 const { loading, problem, load } = useLoader(async () => {
   await sections.load()
-  if (sections.current) await people.loadStudents(sections.current.id)
+  const id = sections.current?.id
+  if (id) await Promise.all([people.loadStudents(id), people.loadConsents(id)])
   if (session.isLead) await people.loadAccounts()
 })
 onMounted(load)

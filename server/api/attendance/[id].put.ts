@@ -2,6 +2,7 @@ import { wallClockAt } from '../../../core/calendar'
 import { misNoted } from '../../../core/floor'
 import { attendanceSchema, NOW } from '../../../contract/day'
 import { staff } from '../../http/access'
+import { doneAt } from '../../http/doneAt'
 import { defineRoute } from '../../http/defineRoute'
 import { wrongField } from '../../http/refuse'
 import { addAttendanceNote } from '../../store/attendance'
@@ -11,8 +12,8 @@ import { findStudent } from '../../store/students'
 /** Notes something of a student's day. What was noted before stays, with who and when. */
 export default defineRoute(
   { who: staff, did: 'noted who was there', newId: 'note of attendance', takes: attendanceSchema },
-  async ({ me, id, body }) => {
-    const now = new Date()
+  async ({ me, id, body, event }) => {
+    const now = doneAt(event)
     const clock = wallClockAt(now, await schoolZone())
     const at = (time: string | null) => (time === NOW ? clock : time)
     const save = { ...body, came: at(body.came), left: at(body.left) }

@@ -1,0 +1,72 @@
+import { attendanceOf } from '~~/core/floor'
+import { bookLine, type SaidOfRods } from '~~/core/rodRoom'
+import type { CouponSave } from '~~/contract/coupon'
+import { NOW, type AttendanceSave, type SectionDay } from '~~/contract/day'
+import type { FloorQueue, WaitingStudent } from '~~/contract/floor'
+import type { FloorStudent } from '~~/contract/people'
+import type { RodRoom } from '~~/contract/rodRoom'
+import { wallTime } from '~/composables/shopClock'
+import type { Intent } from './intents'
+
+/** The rod room with the lines that wait in this browser, as they will stand when they are sent. */
+export function rodsWith(
+  told: RodRoom,
+  waiting: readonly Intent<SaidOfRods>[],
+  { by, aheadMs }: { readonly by: string; readonly aheadMs: number },
+): RodRoom {
+  const movements = [...told.movements]
+  const stock: Record<string, number> = { ...told.stock }
+  const names: Record<string, string> = { ...told.names }
+  for (const { id, body, madeAt, student } of [...waiting].sort((a, b) => a.turn - b.turn)) {
+    if (movements.some(line => line.id === id)) continue
+    const book = movements.filter(line => line.lotId === body.lotId)
+    const line = bookLine(id, body, book, { by, now: new Date(Date.parse(madeAt) + aheadMs) })
+    movements.push(line)
+    stock[body.lotId] = (stock[body.lotId] ?? 0) + line.rods
+    if (body.studentId) names[body.studentId] ??= student
+  }
+  return { ...told, movements, stock, names }
+}
+
+/**
+ * A queue with those who were said to be ready while the server was away, and without those whose coupon was read
+ * since: both wait here to be sent.
+ */
+export function queueWith(
+  told: FloorQueue,
+  mine: readonly Intent[],
+  students: readonly Pick<FloorStudent, 'id' | 'name' | 'booth'>[],
+): FloorQueue {
+  const readAt = (studentId: string) =>
+    mine.find(({ kind, body }) => kind === 'coupon' && (body as CouponSave).document.studentId === studentId)?.madeAt
+  const said = mine.flatMap(({ kind, id, body, madeAt }): WaitingStudent[] => {
+    const student = kind === 'ready' && students.find(one => one.id === (body as { studentId: string }).studentId)
+    if (!student || told.waiting.some(one => one.id === id)) return []
+    const { id: studentId, name, booth } = student
+    return [{ id, studentId, name, booth, since: madeAt, saidBy: 'instructor', readToday: false }]
+  })
+  const waiting = [...told.waiting, ...said].filter(one => (readAt(one.studentId) ?? '') < one.since)
+  return { ...told, waiting }
+}
+
+/** A class day with what was noted while the server was away, which waits here to be sent. */
+export function dayWith(told: SectionDay, mine: readonly Intent[]): SectionDay {
+  const noted = new Map(
+    mine
+      .filter(one => one.kind === 'attendance' && (one.body as AttendanceSave).classDay === told.classDay)
+      .map(one => [(one.body as AttendanceSave).studentId, one as Intent<AttendanceSave>] as const),
+  )
+  return {
+    ...told,
+    students: told.students.map(student => {
+      const intent = noted.get(student.id)
+      if (!intent) return student
+      const { absent, why } = intent.body
+      const clock = wallTime(intent.madeAt)
+      const at = (time: string | null) => (time === NOW ? clock : time)
+      const note = { came: at(intent.body.came), left: at(intent.body.left), absent, why }
+      const seen = { seen: [], ran: student.coupons > 0, now: clock }
+      return { ...student, attendance: attendanceOf({ meeting: told.meeting, note, ...seen }) }
+    }),
+  }
+}
