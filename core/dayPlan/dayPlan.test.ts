@@ -175,6 +175,17 @@ describe('a plan', () => {
     expect(lines.find(one => one.studentId === 'anna')).toMatchObject({ rungId: 'flat pad', booth: 1 })
   })
 
+  it('sends nobody from booth to booth without need', () => {
+    const coupons = ['a', 'b', 'c'].map(rung => aWanted(rung, 0.7))
+    // Anna's booth is free for the last coupon alone: it is sooner there, and worth no second setting up.
+    const wanted = aDay([aStudent('ben', null, coupons), aStudent('anna', 1, [aWanted('flat pad', 1)])])
+    const { lines } = bestPlan(wanted, [], solve)
+    const own = lines.filter(one => one.studentId === 'ben')
+    expect([own.length, new Set(own.map(one => one.booth)).size]).toEqual([3, 1])
+    const elsewhere = own.map((one, n) => (n === 0 ? { ...one, booth: one.booth === 4 ? 3 : 4 } : one))
+    expect(planScore(wanted, own) - planScore(wanted, elsewhere)).toBeCloseTo(0.15, 9)
+  })
+
   it('says nothing where nobody is there, or nothing can be run', () => {
     expect(bestPlan(aDay([]), [], solve)).toEqual({ lines: [], score: 0, byHand: 0, bound: 0 })
     const nowhere = aDay([aStudent('anna', null, [aPipe('pipe 6G', 1)])], { stands: 0 })

@@ -2,7 +2,7 @@ import { sayTerms, type Terms } from '../integerProgram'
 import { kindOf } from '../rodRoom'
 import type { PieceKind } from '../trade'
 import { wantedOf, type PlanCase, type PlannedCoupon } from './planCase'
-import { EVERYBODY, lineScore } from './planScore'
+import { EVERYBODY, lineScore, SETTING_UP } from './planScore'
 import { readIn, readingsInStep } from './readings'
 
 /** Rows of a program that say "no more than": what they are about, and their sums. */
@@ -38,9 +38,11 @@ export function planModel(
     limits.set(`at all ${name}`, { most: 0, terms: [[1, name], ...own.map(([by, x]): [number, string] => [-by, x])] })
   }
   const shares = limitShares(limits, wanted, places)
+  const setUps = limitSetUps(limits, places)
   const worth: Terms = [
     ...places.map((line, n) => [lineScore(wanted, line, before), `x${n}`] as const),
     ...welds.map(({ name }) => [EVERYBODY, name] as const),
+    ...setUps.map(name => [-SETTING_UP, name] as const),
   ]
   const names = places.map((_, n) => `x${n}`)
   return [
@@ -49,7 +51,7 @@ export function planModel(
     'Subject To',
     ...[...limits.values()].map(({ terms, most }, n) => ` r${n}: ${sayTerms(terms)} <= ${most}`),
     'Bounds',
-    ...[...names, ...welds.map(one => one.name), ...shares].map(name => ` 0 <= ${name} <= 1`),
+    ...[...names, ...welds.map(one => one.name), ...shares, ...setUps].map(name => ` 0 <= ${name} <= 1`),
     ...(whole ? ['Binary', ...names.map(name => ` ${name}`)] : []),
     'End',
   ].join('\n')
@@ -91,4 +93,18 @@ function limitShares(limits: Limits, wanted: PlanCase, places: readonly PlannedC
       return [z]
     }),
   )
+}
+
+/** A student sets up in each booth where any coupon is run. Answers the names of those variables. */
+function limitSetUps(limits: Limits, places: readonly PlannedCoupon[]): string[] {
+  const names = new Map<string, string>()
+  places.forEach(({ studentId, booth, rungId, nth }, n) => {
+    const pair = `${studentId} ${booth}`
+    const name = names.get(pair) ?? `u${names.size}`
+    names.set(pair, name)
+    const about = `set up ${pair} ${rungId} ${nth}`
+    if (!limits.has(about)) limit(limits, about, 0, [-1, name])
+    limit(limits, about, 0, [1, `x${n}`])
+  })
+  return [...names.values()]
 }

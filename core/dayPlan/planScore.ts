@@ -6,6 +6,8 @@ import { wantedOf, type PlanCase, type PlannedCoupon } from './planCase'
  */
 export const EVERYBODY = 4
 const OWN_BOOTH = 0.02
+/** Each booth that a student sets up in is time lost: nobody is sent from one to the next without need. */
+export const SETTING_UP = 0.15
 const SOONER = 0.001
 /** A plan that stands is changed only for more than a whole class could gain; a line that a person put, last of all. */
 const KEPT = 400
@@ -40,7 +42,10 @@ export function planScore(
   before: readonly PlannedCoupon[] = [],
 ): number {
   const welding = new Set(lines.map(line => line.studentId)).size
-  return EVERYBODY * welding + lines.reduce((sum, line) => sum + lineScore(wanted, line, before), 0)
+  const setUps = new Set(lines.map(line => `${line.studentId} ${line.booth}`)).size
+  return (
+    EVERYBODY * welding - SETTING_UP * setUps + lines.reduce((sum, line) => sum + lineScore(wanted, line, before), 0)
+  )
 }
 
 /** How many lines of a plan another changed: moved, or taken out though their student is there. */
