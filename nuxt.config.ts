@@ -82,6 +82,8 @@ export default defineNuxtConfig({
         { src: '/icon-maskable.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
       ],
     },
+    // Tablets lie open all day: they look for a newer version by themselves.
+    client: { periodicSyncForUpdates: 3600 },
     injectManifest: {
       globPatterns: ['**/*.{js,css,woff2,svg,png}'],
       // What prints is some megabytes that most classes never ask for: kept from its first use on.

@@ -13,7 +13,7 @@ import type {
 import { setShopZone } from '~/composables/shopClock'
 import type { Sent } from '~/sync/intents'
 import { useOutbox } from './outbox'
-import { request } from './request'
+import { keptAnswers, request } from './request'
 
 /** Coupons read blind: by students at the shared tablet, and by a second instructor. */
 export const useBlindReadings = defineStore('readings', () => {
@@ -21,7 +21,11 @@ export const useBlindReadings = defineStore('readings', () => {
   const kiosk = ref<Kiosk | null>(null)
 
   /** Hands this tablet over to the students of a section; nobody is signed in at it then. */
-  const handOver = (sectionId: string) => request('POST', '/api/kiosk', { sectionId })
+  /** Nothing of what was kept for the instructor stays in the tablet that goes round. */
+  const handOver = async (sectionId: string) => {
+    await request('POST', '/api/kiosk', { sectionId })
+    await keptAnswers.wipe()
+  }
 
   /** Finds out whether this is a tablet that was handed over. */
   async function askKiosk(): Promise<void> {

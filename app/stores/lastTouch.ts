@@ -1,9 +1,24 @@
+const KEPT = 'fusilis.touched'
+/** How often what was touched is written down, ms. */
+const WRITTEN_MS = 10_000
+
 /** When somebody last touched this screen, whatever it shows. */
 let last = Date.now()
+let written = 0
+
+/** When somebody touched this browser before this page was opened, ms since 1970; 0 where nobody did. */
+export const touchedBefore = typeof window === 'undefined' ? 0 : Number(window.localStorage?.getItem(KEPT) ?? 0)
+
+function touch(): void {
+  last = Date.now()
+  if (last - written < WRITTEN_MS) return
+  written = last
+  window.localStorage.setItem(KEPT, String(last))
+}
 
 if (typeof window !== 'undefined')
   for (const act of ['pointerdown', 'keydown', 'wheel'] as const)
-    window.addEventListener(act, () => (last = Date.now()), { capture: true, passive: true })
+    window.addEventListener(act, touch, { capture: true, passive: true })
 
 /** For how long nobody has touched this screen, whole seconds. */
 export const secondsUntouched = (): number => Math.floor((Date.now() - last) / 1000)

@@ -4,6 +4,8 @@ import type { Me, OwnPassword, SchoolState } from '~~/contract/people'
 import type { Welcome } from '~~/contract/record'
 import type { SignIn } from '~~/contract/signIns'
 import { setShopZone } from '~/composables/shopClock'
+import { reach } from '~/sync/reach'
+import { touchedBefore } from './lastTouch'
 import { keptAnswers, request, RequestFailure } from './request'
 
 /** Who is signed in. */
@@ -25,12 +27,18 @@ export const useSession = defineStore('session', () => {
   const isStaff = computed(() => me.value !== null && me.value.role !== 'student')
   const isLead = computed(() => me.value?.role === 'lead')
 
+  /** The server would have signed it out; while it is away nobody is let in by what is kept. */
+  const wasLeftAlone = ({ idleMinutes }: Me) =>
+    idleMinutes !== null && Date.now() - touchedBefore > 60_000 * idleMinutes
+
   /** Finds out who is signed in, once a page load. A server that is away is not a sign-out. */
   async function ask(): Promise<void> {
     if (asked.value) return
     if (toEnd.value) await endSession()
     try {
-      me.value = await request<Me>('GET', '/api/session')
+      const found = await request<Me>('GET', '/api/session')
+      if (reach.away !== null && wasLeftAlone(found)) await signOut()
+      else me.value = found
     } catch (error) {
       if (!(error instanceof RequestFailure) || error.status !== 401) throw error
       await keptAnswers.wipe()
@@ -49,8 +57,9 @@ export const useSession = defineStore('session', () => {
 
   /** @param code a one-time code, where the account asks for one */
   async function signIn(username: string, password: string, code?: string): Promise<void> {
-    toEnd.value = false
     me.value = await request<Me>('POST', '/api/session', { username, password, ...(code ? { code } : {}) })
+    // The sign-in that was to end is gone with its cookie.
+    toEnd.value = false
     asked.value = true
   }
 
@@ -84,6 +93,7 @@ export const useSession = defineStore('session', () => {
   /** Ends every session of this account, on whatever device. */
   async function signOutEverywhere(): Promise<void> {
     await request('DELETE', '/api/sessions')
+    await keptAnswers.wipe()
     me.value = null
   }
 

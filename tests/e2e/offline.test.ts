@@ -46,6 +46,13 @@ let browser: Browser
 let section: Section
 let student: Student
 let page: Page
+async function signIn(): Promise<void> {
+  await page.goto(`${network.address()}/sign-in`)
+  await page.getByLabel('User name').fill('tobias')
+  await page.getByLabel('Password').fill(PASSWORD)
+  await page.getByRole('button', { name: 'Sign in' }).click()
+  await page.getByRole('navigation', { name: 'Rooms' }).waitFor()
+}
 beforeAll(async () => {
   school = await foundTestSchool()
   browser = await openBrowser()
@@ -60,11 +67,7 @@ beforeAll(async () => {
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' })
   page = await context.newPage()
   page.setDefaultTimeout(15_000)
-  await page.goto(`${network.address()}/sign-in`)
-  await page.getByLabel('User name').fill('tobias')
-  await page.getByLabel('Password').fill(PASSWORD)
-  await page.getByRole('button', { name: 'Sign in' }).click()
-  await page.getByRole('navigation', { name: 'Rooms' }).waitFor()
+  await signIn()
   await page.evaluate(id => localStorage.setItem('fusilis.section', id), section.id)
   await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
   // Once more: the page is opened by what is kept, and keeps the class.
@@ -165,6 +168,25 @@ it('a coupon is read on the Bench after a reload, kept here, and sent when there
   expect(body.document.studentId).toBe(student.id)
 })
 
+it('a tablet that was left alone for longer than the school allows opens nothing of what is kept', async () => {
+  const idle = (minutes: number | null) => school.lead.ask('PUT', '/api/school/idle', { minutes })
+  await idle(10)
+  await page.goto(`${network.address()}/`)
+  await page.getByRole('heading', { name: section.name }).waitFor()
+  const untouched = (minutes: number) =>
+    page.evaluate(ms => localStorage.setItem('fusilis.touched', String(Date.now() - ms)), 60_000 * minutes)
+  await network.cut()
+  await untouched(9)
+  await page.reload()
+  await page.getByRole('heading', { name: section.name }).waitFor()
+  await untouched(11)
+  await page.reload()
+  await page.waitForURL(/sign-in/)
+  await network.up()
+  await idle(null)
+  await signIn()
+})
+
 it('signed out without a server nothing of the class is left here, and the session ends when it answers', async () => {
   await page.goto(`${network.address()}/`)
   await page.getByRole('heading', { name: section.name }).waitFor()
@@ -176,4 +198,17 @@ it('signed out without a server nothing of the class is left here, and the sessi
   await network.up()
   await page.getByRole('button', { name: 'Try again' }).click()
   await page.getByLabel('User name').waitFor()
+})
+
+it('a tablet that is handed over keeps nothing of the class that its instructor saw', async () => {
+  await signIn()
+  await page.goto(`${network.address()}/`)
+  await page.getByRole('heading', { name: section.name }).waitFor()
+  await page.getByRole('button', { name: 'Hand over tablet' }).click()
+  await page.getByRole('button', { name: 'Hand over', exact: true }).click()
+  await page.waitForURL(/kiosk/)
+  await network.cut()
+  await page.goto(`${network.address()}/record/${student.id}`)
+  await page.getByRole('heading', { name: 'The server does not answer' }).waitFor()
+  await network.up()
 })
