@@ -1,9 +1,9 @@
-import { array, boolean, number, object } from 'yup'
+import { array, boolean, object } from 'yup'
 import type { ClassDay } from '../core/calendar'
 import type { PlanBooth, PlannedCoupon, PlanTerms } from '../core/dayPlan'
 import type { DayMeeting } from '../core/floor'
 import { PIECES, type PieceKind } from '../core/trade'
-import { boothNumber, capped, day, key, label, list, timeOfDay, uuid } from './fields'
+import { boothNumber, capped, day, key, label, list, timeOfDay, uuid, wholeNumber } from './fields'
 import type { StudentProgress } from './progress'
 
 /** A day as it was planned. */
@@ -56,13 +56,7 @@ const MOST_PAIRS = 40
 const MOST_PIECES = 999
 const STEPS = [5, 10, 15, 20, 30]
 
-const whole = (what: string, low: number, high: number) =>
-  number()
-    .strict()
-    .required('${path} is missing')
-    .integer(`\${path} is ${what}, ${low} to ${high}`)
-    .min(low, `\${path} is ${what}, ${low} to ${high}`)
-    .max(high, `\${path} is ${what}, ${low} to ${high}`)
+const whole = (what: string, low: number, high: number) => wholeNumber(what, low, high).required('${path} is missing')
 const sinceBegin = () => whole('minutes since the class began', 0, A_DAY)
 
 const shown = object({

@@ -126,3 +126,9 @@ export function list<T>(item: ISchema<T>, most: number, message: string, least?:
   const filled = array(item).strict().required('${path} is missing')
   return capped(least === undefined ? filled : filled.min(1, least), most, message)
 }
+
+/** A whole number between two, said in words of what it is. @example wholeNumber('how many rods', 0, 500) */
+export const wholeNumber = (what: string, low: number, high: number) => {
+  const says = `\${path} is ${what}, ${low} to ${high}`
+  return number().strict().typeError(says).integer(says).min(low, says).max(high, says)
+}

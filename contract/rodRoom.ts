@@ -9,7 +9,7 @@ import {
   type StubClass,
 } from '../core/rodRoom'
 import { ELECTRODES, ROD_SIZES } from '../core/trade'
-import { boothNumber, day, label, oneOf, typed, uuid } from './fields'
+import { boothNumber, day, label, oneOf, typed, uuid, wholeNumber } from './fields'
 
 /** The body of `PUT /api/rod-lots/:id`. */
 export type RodLotSave = Omit<RodLot, 'id'>
@@ -17,14 +17,6 @@ export type RodLotSave = Omit<RodLot, 'id'>
 const MOST_IN_BOX = 2000
 const MOST_CENTS = 1_000_000
 const MOST_RODS = 5000
-
-const whole = (what: string, low: number, high: number) =>
-  number()
-    .strict()
-    .typeError(`\${path} is ${what}, ${low} to ${high}`)
-    .integer(`\${path} is ${what}, ${low} to ${high}`)
-    .min(low, `\${path} is ${what}, ${low} to ${high}`)
-    .max(high, `\${path} is ${what}, ${low} to ${high}`)
 
 const RODS = ELECTRODES.filter(row => row.family !== 'GTAW wire').map(row => row.classification)
 
@@ -41,8 +33,8 @@ export const rodLotSchema = object({
   makersLot: label(40),
   resistant: boolean().strict().required('${path} is missing'),
   receivedOn: day().required('${path} is missing'),
-  rodsInBox: whole('how many rods a box holds', 1, MOST_IN_BOX).required('${path} is missing'),
-  boxPriceCents: whole('what a box costs, in hundredths', 0, MOST_CENTS).nullable().defined('${path} is missing'),
+  rodsInBox: wholeNumber('how many rods a box holds', 1, MOST_IN_BOX).required('${path} is missing'),
+  boxPriceCents: wholeNumber('what a box costs, in hundredths', 0, MOST_CENTS).nullable().defined('${path} is missing'),
   place: label(60),
 }).exact()
 
@@ -52,10 +44,9 @@ const WANTS_WHY: readonly MovementKind[] = ['binned', 'counted']
 const OF_HANDFUL: readonly MovementKind[] = ['returned', 're-dried']
 
 const stubs = object(
-  Object.fromEntries(STUB_CLASSES.map(({ id }) => [id, whole('how many stubs', 0, MOST_RODS).optional()])) as Record<
-    StubClass,
-    ReturnType<typeof whole>
-  >,
+  Object.fromEntries(
+    STUB_CLASSES.map(({ id }) => [id, wholeNumber('how many stubs', 0, MOST_RODS).optional()]),
+  ) as Record<StubClass, ReturnType<typeof wholeNumber>>,
 )
   .exact()
   .nullable()
@@ -66,7 +57,7 @@ const stubs = object(
 export const rodMovementSchema = object({
   lotId: uuid().required('${path} is missing'),
   kind: oneOf(MOVEMENT_KINDS, 'something that happens to rods'),
-  count: whole('how many rods', 0, MOST_RODS)
+  count: wholeNumber('how many rods', 0, MOST_RODS)
     .required('${path} is missing')
     .test('some', '${path} is 1 or more', function (count) {
       const { kind, handfulId } = (this.parent ?? {}) as Partial<SaidOfRods>

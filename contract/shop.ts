@@ -1,4 +1,4 @@
-import { boolean, number, object } from 'yup'
+import { boolean, object } from 'yup'
 import {
   FIXTURE_KINDS,
   MOST_COLUMNS,
@@ -11,7 +11,7 @@ import {
   type ShopRoom,
 } from '../core/floor'
 import type { PadPosition } from '../core/trade'
-import { boothNumber, label, list, oneOf } from './fields'
+import { boothNumber, label, list, oneOf, wholeNumber } from './fields'
 
 /** The shop as it is laid out; version 0 and no plan before anybody has. */
 export interface ShopVersion {
@@ -26,13 +26,7 @@ export interface ShopSave {
   readonly plan: ShopPlan
 }
 
-const whole = (what: string, low: number, high: number) =>
-  number()
-    .strict()
-    .required('${path} is missing')
-    .integer(`\${path} is ${what}, ${low} to ${high}`)
-    .min(low, `\${path} is ${what}, ${low} to ${high}`)
-    .max(high, `\${path} is ${what}, ${low} to ${high}`)
+const whole = (what: string, low: number, high: number) => wholeNumber(what, low, high).required('${path} is missing')
 
 const fixture = object({
   kind: oneOf(FIXTURE_KINDS, 'a thing of a shop'),

@@ -3,7 +3,8 @@ import type { SavedCoupon } from '~~/contract/coupon'
 import { useBench } from '~/stores/bench'
 import { useFloor } from '~/stores/floor'
 import { useOutbox } from '~/stores/outbox'
-import { messageOf, RequestFailure } from '~/stores/request'
+import { messageOf } from '~/stores/request'
+import { RequestFailure } from '~/sync/requestFailure'
 import { useSections } from '~/stores/sections'
 
 const SETTLED = {

@@ -1,5 +1,6 @@
 import { ValidationError, type Schema } from 'yup'
-import { messageOf, RequestFailure } from '~/stores/request'
+import { messageOf } from '~/stores/request'
+import { RequestFailure } from '~/sync/requestFailure'
 
 /** The state of a form that is sent to the server: what is wrong, field by field, and whether it is on its way. */
 export function useFieldErrors() {

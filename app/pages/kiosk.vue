@@ -9,7 +9,8 @@ import { useLeftLying } from '~/composables/leftLying'
 import { useLoader } from '~/composables/loader'
 import { useHouseRules } from '~/stores/houseRules'
 import { useBlindReadings } from '~/stores/blindReadings'
-import { messageOf, RequestFailure } from '~/stores/request'
+import { messageOf } from '~/stores/request'
+import { RequestFailure } from '~/sync/requestFailure'
 import { useSession } from '~/stores/session'
 
 /**

@@ -21,7 +21,8 @@ import { reach } from '~/sync/reach'
 import { rodsWith } from '~/sync/withWhatWaits'
 import { useOutbox } from './outbox'
 import { usePeople } from './people'
-import { request, RequestFailure } from './request'
+import { request } from './request'
+import { RequestFailure } from '~/sync/requestFailure'
 import { useSession } from './session'
 
 /** A handful with its lot, and its clock where it has one. */

@@ -6,7 +6,8 @@ import type { SignIn } from '~~/contract/signIns'
 import { setShopZone } from '~/composables/shopClock'
 import { reach } from '~/sync/reach'
 import { touchedBefore } from './lastTouch'
-import { keptAnswers, request, RequestFailure } from './request'
+import { keptAnswers, request } from './request'
+import { RequestFailure } from '~/sync/requestFailure'
 
 /** Who is signed in. */
 export const useSession = defineStore('session', () => {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { RequestFailure } from '../stores/request'
+import { RequestFailure } from './requestFailure'
 import { createDelivery } from './delivery'
 import { keyOf, type Intent, type MadeIntent } from './intents'
 import type { Shelf } from './shelf'

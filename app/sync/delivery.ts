@@ -1,4 +1,4 @@
-import { RequestFailure } from '../stores/request'
+import { RequestFailure } from './requestFailure'
 import { INTENT_KINDS, keyOf, type Intent, type MadeIntent, type Sent } from './intents'
 import type { Shelf } from './shelf'
 

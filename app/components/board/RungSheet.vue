@@ -6,7 +6,8 @@ import { spokenDay } from '~~/core/calendar'
 import { useHouseRules } from '~/stores/houseRules'
 import { useOutbox } from '~/stores/outbox'
 import { useProgress } from '~/stores/progress'
-import { messageOf, RequestFailure } from '~/stores/request'
+import { messageOf } from '~/stores/request'
+import { RequestFailure } from '~/sync/requestFailure'
 
 /** One rung of one student: where it stands, what the rule lets through, and the instructor's name on it. */
 const props = defineProps<{
