@@ -15,7 +15,7 @@ export const useDay = defineStore('day', () => {
   const outbox = useOutbox()
   /** As the server told it last; what was noted here, and is not told yet, stands on it. */
   const told = shallowRef<SectionDay | null>(null)
-  const day = computed(() => told.value && dayWith(told.value, outbox.mine))
+  const day = computed(() => told.value && dayWith(told.value, outbox.left))
   const sectionId = ref('')
 
   /** @param classDay another than today's; empty for today */

@@ -18,7 +18,7 @@ export const useFloor = defineStore('floor', () => {
   const students = ref<FloorStudent[]>([])
   /** As the server told it last; who was said to wait here, and is not told yet, stands behind. */
   const told = shallowRef<FloorQueue>(NOBODY_WAITS)
-  const queue = computed(() => queueWith(told.value, outbox.mine, students.value))
+  const queue = computed(() => queueWith(told.value, outbox.left, students.value))
   const remarks = shallowRef<Remark[]>([])
   const booths = shallowRef<FloorBooths>({ faults: [], students: [] })
   const sectionId = ref<string | null>(null)

@@ -2,7 +2,7 @@ import { createEventHook } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { createDelivery } from '~/sync/delivery'
 import { browserShelf } from '~/sync/shelf'
-import type { Intent } from '~/sync/intents'
+import { keyOf, type Intent, type MadeIntent, type Sent } from '~/sync/intents'
 import { request } from './request'
 
 const RETRY_MS = 10_000
@@ -16,7 +16,12 @@ export const useOutbox = defineStore('outbox', () => {
   const refused = computed(() => mine.value.filter(one => one.refused !== null))
   const saved = createEventHook<[intent: Intent, answer: unknown]>()
 
-  const { takeUp, send, retry, find, forget } = createDelivery({
+  /** What a page is sending for the first time, and holds itself until it is answered. */
+  const beingSent = shallowRef<ReadonlySet<string>>(new Set())
+  /** What was not taken when it was made: shown as done, until it is sent. */
+  const left = computed(() => mine.value.filter(one => !beingSent.value.has(keyOf(one))))
+
+  const { takeUp, retry, find, forget, ...delivery } = createDelivery({
     shelf: browserShelf(),
     put: (path, body, madeAt) => request('PUT', path, body, Date.now() - Date.parse(madeAt)),
     changed: (waiting, at) => {
@@ -26,6 +31,16 @@ export const useOutbox = defineStore('outbox', () => {
     saved: (intent, answer) => void saved.trigger(intent, answer),
     now: () => new Date(),
   })
+
+  async function send<Answer>(made: MadeIntent): Promise<Sent<Answer>> {
+    const key = keyOf(made)
+    beingSent.value = new Set([...beingSent.value, key])
+    try {
+      return await delivery.send<Answer>(made)
+    } finally {
+      beingSent.value = new Set([...beingSent.value].filter(one => one !== key))
+    }
+  }
 
   let account = ''
   let started: Promise<void> = Promise.resolve()
@@ -63,5 +78,5 @@ export const useOutbox = defineStore('outbox', () => {
       : 'kept only in this open page until the server answers: leave it open',
   )
 
-  return { mine, refused, keptAt, looked, keptWords, send, retry, find, forget, start, onSaved: saved.on }
+  return { mine, left, refused, keptAt, looked, keptWords, send, retry, find, forget, start, onSaved: saved.on }
 })

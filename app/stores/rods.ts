@@ -73,7 +73,7 @@ export const useRods = defineStore('rods', () => {
   let aheadMs = 0
   /** As the server told it last; what waits here to be sent stands on it. */
   const told = shallowRef<RodRoom>(NOTHING)
-  const waiting = computed(() => outbox.mine.filter(one => one.kind === 'rods') as readonly Intent<SaidOfRods>[])
+  const waiting = computed(() => outbox.left.filter(one => one.kind === 'rods') as readonly Intent<SaidOfRods>[])
   const room = computed(() => rodsWith(told.value, waiting.value, { by: session.me?.name ?? '', aheadMs }))
   outbox.onSaved(intent => {
     if (intent.kind === 'rods') void load().catch(() => {})
