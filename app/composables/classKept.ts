@@ -1,4 +1,4 @@
-import { onBeforeUnmount, watch } from 'vue'
+import { onBeforeUnmount, ref, watch } from 'vue'
 import type { Student } from '~~/contract/people'
 import { keptAnswers, request } from '~/stores/request'
 import { useSections } from '~/stores/sections'
@@ -18,6 +18,9 @@ const FRESH_MS = 30 * 60_000
 export function useClassKept() {
   const sections = useSections()
   const session = useSession()
+  /** The application itself is kept: from the first visit on, once the worker has fetched it. */
+  const installed = ref(false)
+  void navigator.serviceWorker?.ready.then(() => (installed.value = true))
   let timer = 0
   let round = 0
 
@@ -28,13 +31,13 @@ export function useClassKept() {
     const ids = students.filter(student => student.active).map(student => student.id)
     for (const path of [...sectionPaths(sectionId), ...ROOM_PATHS, ...ids.flatMap(studentPaths)]) {
       if (isOver()) return
-      const kept = await keptAnswers.find(path)
-      if (!kept || Date.now() - Date.parse(kept.at) > FRESH_MS) await request('GET', path).catch(() => {})
+      const said = await keptAnswers.saidAt(path)
+      if (!said || Date.now() - Date.parse(said) > FRESH_MS) await request('GET', path).catch(() => {})
     }
   }
 
   watch(
-    () => (session.isStaff && navigator.serviceWorker?.controller ? sections.current?.id : undefined),
+    () => (session.isStaff && installed.value ? sections.current?.id : undefined),
     id => {
       window.clearTimeout(timer)
       if (id) timer = window.setTimeout(() => void keepClass(id).catch(() => {}), BEGIN_MS)

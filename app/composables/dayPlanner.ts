@@ -1,6 +1,6 @@
 import { useLocalStorage } from '@vueuse/core'
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue'
-import { dayNumber } from '~~/core/calendar'
+import { dayNumber, minutesBetween } from '~~/core/calendar'
 import {
   movedLines,
   planConflicts,
@@ -17,15 +17,23 @@ import type { DayPlan } from '~~/contract/dayPlan'
 import { useCodeBooks } from '~/stores/codeBooks'
 import { useDayPlan } from '~/stores/dayPlan'
 import { useHouseRules } from '~/stores/houseRules'
+import { useSession } from '~/stores/session'
 import { askDayPlan } from './dayPlanWorker'
-import { minutesBetween } from './planTime'
 
 /** A class that meets at no set time is planned for so long. */
 const USUAL_MINUTES = 180
 const USUAL_FROM = '08:00'
 
+/** A plan as it is edited, over the version that stood when it was begun. */
+interface PlanDraft {
+  readonly baseVersion: number
+  readonly plan: DayPlan
+}
+
 /** What a search came to, in figures. */
 export interface Searched {
+  /** There was a plan before, of which as much as could be was kept. */
+  readonly again: boolean
   readonly moved: number
   /** By what share of its worth it may still be under the best; null where that is not known. */
   readonly short: number | null
@@ -43,10 +51,22 @@ export function useDayPlanner() {
   const books = useCodeBooks()
   const testOf = useLocalStorage<Record<string, string>>('fusilis.testPiece', {})
 
+  /** What is not saved stays in this browser for the account that edited it, each day's by itself. */
+  const drafts = useLocalStorage<Record<string, PlanDraft>>(
+    `fusilis.sheet.${useSession().me?.id ?? ''}.dayPlan`,
+    {},
+    {
+      shallow: true,
+    },
+  )
+  const day = computed(() => `${store.sectionId} ${store.known?.classDay ?? ''}`)
+  const draft = computed(() => drafts.value[day.value] ?? null)
+  const touched = computed(() => draft.value !== null)
+  const stands = computed(() => draft.value?.plan ?? store.known?.kept.plan ?? null)
+  const lines = computed<readonly PlannedCoupon[]>(() => stands.value?.lines ?? [])
+  const terms = computed<PlanTerms>(() => stands.value?.terms ?? USUAL_TERMS)
+
   const students = shallowRef<readonly PlanStudent[]>([])
-  const lines = shallowRef<readonly PlannedCoupon[]>([])
-  const terms = shallowRef<PlanTerms>(USUAL_TERMS)
-  const touched = ref(false)
   /** How far what is under way has come, 0 to 1; null while nothing is. */
   const share = ref<number | null>(null)
   const looking = ref(false)
@@ -82,14 +102,25 @@ export function useDayPlanner() {
   }
   onBeforeUnmount(stop)
 
-  /** Takes up the plan that stands, and works out what would serve each student. */
+  function put(part: Partial<Pick<DayPlan, 'lines' | 'terms'>>): void {
+    const baseVersion = draft.value?.baseVersion ?? store.known!.kept.version
+    const plan = { from: from.value, minutes: minutes.value, terms: terms.value, lines: lines.value, ...part }
+    drafts.value = { ...drafts.value, [day.value]: { baseVersion, plan } }
+  }
+  /** Throws away what was not saved: the plan that was saved last stands. */
+  function leave(): void {
+    if (looking.value) stop()
+    const { [day.value]: _, ...others } = drafts.value
+    drafts.value = others
+    searched.value = null
+  }
+
+  /** Works out what would serve each student, for the plan that stands. */
   function begin(): void {
     stop()
     const known = store.known!
-    lines.value = known.kept.plan?.lines ?? []
-    terms.value = known.kept.plan?.terms ?? USUAL_TERMS
-    touched.value = false
     searched.value = null
+    problem.value = ''
     students.value = []
     if (known.students.length === 0) return
     const pieces = testPieces(houseRules.unit)
@@ -125,14 +156,10 @@ export function useDayPlanner() {
     const before = lines.value
     problem.value = ''
     looking.value = true
-    const take = (found: readonly PlannedCoupon[]) => {
-      lines.value = found
-      touched.value = true
-    }
     stopWork = askDayPlan({ ask: 'plan', wanted: wanted.value, before }, said => {
-      if (said.is === 'by hand') take(said.lines)
+      if (said.is === 'by hand') put({ lines: said.lines })
       if (said.is === 'best') {
-        take(said.best.lines)
+        put({ lines: said.best.lines })
         searched.value = whatItCameTo(said.best, before)
       }
       if (said.is === 'failed') problem.value = `No better plan could be looked for: ${said.why}.`
@@ -140,32 +167,27 @@ export function useDayPlanner() {
     })
   }
   const whatItCameTo = (best: BestPlan, before: readonly PlannedCoupon[]): Searched => ({
+    again: before.length > 0,
     moved: movedLines(wanted.value, before, best.lines),
     short: shortOfBest(wanted.value, best),
     overHand: (best.score - best.byHand) / Math.max(1, best.byHand),
   })
 
-  /** A person's own hand: the line stays where it was put. */
-  function edit(next: readonly PlannedCoupon[]): void {
-    stop()
-    lines.value = next
-    touched.value = true
+  /** A person's own hand, or another say of the day: what was being looked for is no longer what is wanted. */
+  function change(part: Partial<Pick<DayPlan, 'lines' | 'terms'>>): void {
+    if (looking.value) stop()
     searched.value = null
+    put(part)
   }
-  function change(part: Partial<PlanTerms>): void {
-    terms.value = { ...terms.value, ...part }
-    touched.value = true
+  async function noteAbsent(studentId: string, absent: boolean): Promise<void> {
+    if (looking.value) stop()
     searched.value = null
+    await store.noteAbsent(studentId, absent)
   }
-  const kept = computed<DayPlan>(() => ({
-    from: from.value,
-    minutes: minutes.value,
-    terms: terms.value,
-    lines: lines.value,
-  }))
   async function save(): Promise<void> {
-    await store.save(kept.value)
-    touched.value = false
+    const { baseVersion, plan: edited } = draft.value!
+    await store.save(baseVersion, edited)
+    leave()
   }
 
   return {
@@ -185,8 +207,9 @@ export function useDayPlanner() {
     begin,
     plan,
     stop,
-    edit,
     change,
+    noteAbsent,
+    leave,
     save,
   }
 }

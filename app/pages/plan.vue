@@ -40,7 +40,6 @@ onMounted(load)
 watch([() => sections.current?.id, asked], ([id], [before]) => {
   if (id && before) void load()
 })
-onBeforeRouteLeave(() => !touched.value || window.confirm('The plan is not saved. Leave it?'))
 
 const known = computed(() => store.known)
 const roster = computed(
@@ -63,9 +62,9 @@ const stands = computed(() => {
   const count = `${welding} of ${wanted.value.students.length} weld, ${lines.value.length} coupons`
   if (looking.value) return `${count}. Looking for a better one …`
   if (!searched.value) return `${count}.`
-  const { short, moved, overHand } = searched.value
-  const proof =
-    short === null ? '' : short < 0.005 ? ' No plan is better.' : ` At most ${Math.ceil(100 * short)} % under the best.`
+  const { again, short, moved, overHand } = searched.value
+  const none = again ? ' None is better that moves as few.' : ' No plan is better.'
+  const proof = short === null ? '' : short < 0.005 ? none : ` At most ${Math.ceil(100 * short)} % under the best.`
   const better = overHand >= 0.01 ? ` ${Math.round(100 * overHand)} % over one made by hand.` : ''
   return `${count}.${proof}${better}${moved > 0 ? ` ${moved} moved.` : ''}`
 })
@@ -73,14 +72,24 @@ const stands = computed(() => {
 const { busy, refused, attempt } = useSaving()
 const picked = shallowRef<PlannedCoupon | null>(null)
 const saying = ref(false)
-const edited = computed({ get: () => lines.value, set: planner.edit })
+const edited = computed({ get: () => lines.value, set: next => planner.change({ lines: next }) })
 const ready = computed(() => share.value === null && wanted.value.students.length > 0)
 function plan() {
   picked.value = null
   if (ready.value) planner.plan()
 }
-const save = () => attempt('', planner.save)
-const setAbsent = (id: string, absent: boolean) => attempt('', () => store.noteAbsent(id, absent))
+const save = () => touched.value && attempt('', planner.save)
+const setAbsent = (id: string, absent: boolean) => attempt('', () => planner.noteAbsent(id, absent))
+/** What was not saved goes, and what somebody else saved meanwhile is taken up. */
+async function leave() {
+  picked.value = null
+  planner.leave()
+  await load()
+}
+function startOver() {
+  picked.value = null
+  planner.change({ lines: [] })
+}
 usePageKeys(DAY_PLAN_KEYS, { plan, save }, () => busy.value || looking.value)
 
 const slips = () =>
@@ -143,9 +152,11 @@ const print = () => window.print()
         }}</v-btn>
         <p role="status">{{ stands }}</p>
         <span class="push" />
+        <v-btn v-if="lines.length > 0" variant="text" @click="startOver">Start over</v-btn>
         <v-btn variant="text" :aria-expanded="saying" @click="saying = !saying">Planned by</v-btn>
         <v-btn variant="text" :disabled="lines.length === 0" @click="slips">Slips</v-btn>
         <v-btn variant="text" @click="print">Print</v-btn>
+        <v-btn v-if="touched" variant="text" @click="leave">Leave it</v-btn>
         <v-btn variant="outlined" :loading="busy" :disabled="!touched" @click="save">Save</v-btn>
       </div>
       <p v-if="refused || planner.problem.value" role="alert" class="alert">{{ refused || planner.problem.value }}</p>
@@ -162,7 +173,7 @@ const print = () => window.print()
             :from="from"
             :minutes="minutes"
             :students="roster"
-            @change="planner.change"
+            @change="planner.change({ terms: { ...terms, ...$event } })"
           />
           <PlanChart
             v-model="edited"

@@ -1,8 +1,8 @@
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
+import { wallAfter } from '~~/core/calendar'
 import { wantedOf, type PlanCase, type PlannedCoupon } from '~~/core/dayPlan'
 import { kindOf } from '~~/core/rodRoom'
 import { makePdf } from '~/composables/makePdf'
-import { wallAfter } from '~/composables/planTime'
 
 /** A slip for one coupon of a day: who, where, when, what and with what; its code opens it on the Bench. */
 export interface PlanSlip {

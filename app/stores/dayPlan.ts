@@ -18,9 +18,8 @@ export const useDayPlan = defineStore('dayPlan', () => {
   }
 
   /** @throws RequestFailure with the field that is wrong, or 409 where somebody else planned it meanwhile */
-  async function save(plan: DayPlan): Promise<void> {
-    const { classDay, kept } = known.value!
-    const body: DayPlanSave = { classDay, baseVersion: kept.version, plan }
+  async function save(baseVersion: number, plan: DayPlan): Promise<void> {
+    const body: DayPlanSave = { classDay: known.value!.classDay, baseVersion, plan }
     const saved = await request<DayPlanVersion>('PUT', `/api/sections/${sectionId.value}/plan`, body)
     known.value = { ...known.value!, kept: saved }
   }
@@ -39,5 +38,5 @@ export const useDayPlan = defineStore('dayPlan', () => {
     }
   }
 
-  return { known, load, save, noteAbsent }
+  return { known, sectionId, load, save, noteAbsent }
 })

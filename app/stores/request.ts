@@ -24,8 +24,9 @@ export async function request<T>(method: Method, path: string, body?: unknown, w
     return answer
   } catch (error) {
     const failure = toFailure(error as { statusCode?: number; data?: Problem })
-    if (failure.status === 0) noteAway(new Date())
-    const kept = method === 'GET' && failure.away ? await keptAnswers.find<T>(path) : null
+    if (!failure.outOfReach) throw failure
+    noteAway(new Date())
+    const kept = method === 'GET' ? await keptAnswers.find<T>(path) : null
     if (!kept) throw failure
     noteShown(kept.at)
     return kept.body

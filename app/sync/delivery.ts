@@ -2,8 +2,8 @@ import { RequestFailure } from './requestFailure'
 import { INTENT_KINDS, keyOf, type Intent, type MadeIntent, type Sent } from './intents'
 import type { Shelf } from './shelf'
 
-/** No answer, signed out, or the database away: nothing else would get through either. */
-const OUT_OF_REACH: ReadonlySet<number> = new Set([0, 401, 503])
+/** Out of reach, or signed out: nothing else would get through either. */
+const isCutOff = (error: RequestFailure) => error.outOfReach || error.status === 401
 
 export interface DeliveryParts {
   readonly shelf: Shelf
@@ -148,7 +148,7 @@ export function createDelivery({ shelf, put, changed, saved, now }: DeliveryPart
       try {
         await deliver(key)
       } catch (error) {
-        if (!(error instanceof RequestFailure) || OUT_OF_REACH.has(error.status)) return
+        if (!(error instanceof RequestFailure) || isCutOff(error)) return
         if (!error.away) await refuse(key, error.message)
       }
     }

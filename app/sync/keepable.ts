@@ -33,6 +33,6 @@ export const ROOM_PATHS: readonly string[] = [
   '/api/school/programme',
 ]
 export const sectionPaths = (id: string): readonly string[] =>
-  ['floor', 'queue', 'remarks', 'booths', 'board', 'day', 'plan', 'students'].map(what => `/api/sections/${id}/${what}`)
+  ['floor', 'queue', 'remarks', 'booths', 'board', 'day', 'plan'].map(what => `/api/sections/${id}/${what}`)
 export const studentPaths = (id: string): readonly string[] =>
   ['causes', 'progress', 'record', 'tests', 'hours'].map(what => `/api/students/${id}/${what}`)

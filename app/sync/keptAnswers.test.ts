@@ -35,6 +35,8 @@ describe('what the server said last', () => {
     await kept.keep(FLOOR, [{ name: 'Senara Quick' }])
     expect(await open().find(FLOOR)).toEqual({ at: '2026-10-05T18:00:00.000Z', body: [{ name: 'Senara Quick' }] })
     expect(await open().find('/api/ladder')).toBeNull()
+    expect(await open().saidAt(FLOOR)).toBe('2026-10-05T18:00:00.000Z')
+    expect(await open().saidAt('/api/ladder')).toBeNull()
   })
   it('lies there sealed, by a key that no script can read out, and no two seals are alike', async () => {
     const kept = open()
@@ -88,10 +90,10 @@ describe('what the server said last', () => {
     const kept = open()
     await kept.begin('tobias')
     await kept.keep(FLOOR, 'his')
-    const { iv, sealed } = lies.sealed.get(FLOOR)!
+    const { at, iv, sealed } = lies.sealed.get(FLOOR)!
     const other = new Uint8Array(sealed.slice(0))
     other[0]! ^= 1
-    lies.sealed.set(FLOOR, { iv, sealed: other.buffer })
+    lies.sealed.set(FLOOR, { at, iv, sealed: other.buffer })
     expect(await kept.find(FLOOR)).toBeNull()
     const failing = createKeptAnswers(
       { ...lies.shelf, set: () => Promise.reject(new Error('full')) },

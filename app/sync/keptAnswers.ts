@@ -24,6 +24,8 @@ export interface AnswerShelf {
   readonly clear: () => Promise<void>
 }
 export interface Sealed {
+  /** When it was said, ISO 8601. */
+  readonly at: string
   readonly iv: Uint8Array<ArrayBuffer>
   readonly sealed: ArrayBuffer
 }
@@ -66,9 +68,9 @@ export function createKeptAnswers(shelf: AnswerShelf, seals: SubtleCrypto | unde
     const whose = isKeepable(path) ? await current() : null
     if (!whose || !seals) return
     const iv = crypto.getRandomValues(new Uint8Array(12))
-    const text = JSON.stringify({ at: new Date(now()).toISOString(), body } satisfies KeptAnswer)
-    const sealed = await seals.encrypt({ name: 'AES-GCM', iv }, whose.key, new TextEncoder().encode(text))
-    await shelf.set(path, { iv, sealed })
+    const text = new TextEncoder().encode(JSON.stringify(body))
+    const sealed = await seals.encrypt({ name: 'AES-GCM', iv }, whose.key, text)
+    await shelf.set(path, { at: new Date(now()).toISOString(), iv, sealed })
   }
 
   async function find<T>(path: string): Promise<KeptAnswer<T> | null> {
@@ -76,8 +78,12 @@ export function createKeptAnswers(shelf: AnswerShelf, seals: SubtleCrypto | unde
     const found = whose && (await shelf.get(path))
     if (!found || !whose || !seals) return null
     const text = await seals.decrypt({ name: 'AES-GCM', iv: found.iv }, whose.key, found.sealed)
-    return JSON.parse(new TextDecoder().decode(text)) as KeptAnswer<T>
+    return { at: found.at, body: JSON.parse(new TextDecoder().decode(text)) as T }
   }
+
+  /** When a path was last answered, ISO 8601; null where that is not kept. Nothing is unsealed for it. */
+  const saidAt = async (path: string): Promise<string | null> =>
+    (await current()) ? ((await shelf.get(path))?.at ?? null) : null
 
   async function wipe(): Promise<void> {
     owner = null
@@ -89,6 +95,7 @@ export function createKeptAnswers(shelf: AnswerShelf, seals: SubtleCrypto | unde
     begin: (account: string) => begin(account).catch(() => {}),
     keep: (path: string, body: unknown) => keep(path, body).catch(() => {}),
     find: <T>(path: string) => find<T>(path).catch(() => null),
+    saidAt: (path: string) => saidAt(path).catch(() => null),
     wipe: () => wipe().catch(() => {}),
   }
 }

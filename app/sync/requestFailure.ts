@@ -16,6 +16,11 @@ export class RequestFailure extends Error {
     return this.status === 0 || this.status >= 500
   }
 
+  /** True when the server itself was not reached: no answer, a proxy that says so, or a database that is away. */
+  get outOfReach(): boolean {
+    return this.status === 0 || (this.status >= 502 && this.status <= 504)
+  }
+
   /** What is wrong with a field, by the end of its path. */
   field(name: string): string | undefined {
     return this.fields.find(error => error.path === name || error.path.endsWith(`.${name}`))?.message

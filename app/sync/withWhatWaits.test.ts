@@ -79,6 +79,10 @@ describe('the queue', () => {
     const told = queueWith(TOLD, [ready], [student])
     expect(queueWith(told, [read('2026-10-05T18:20:00Z')], [student]).waiting).toEqual([])
     expect(queueWith(told, [read('2026-10-05T17:50:00Z')], [student]).waiting).toHaveLength(1)
+    // The newest reading counts, whichever lies first.
+    const twice = [read('2026-10-05T17:50:00Z'), read('2026-10-05T18:20:00Z')]
+    expect(queueWith(told, twice, [student]).waiting).toEqual([])
+    expect(queueWith(told, twice.reverse(), [student]).waiting).toEqual([])
   })
 })
 

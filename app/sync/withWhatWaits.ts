@@ -38,7 +38,11 @@ export function queueWith(
   students: readonly Pick<FloorStudent, 'id' | 'name' | 'booth'>[],
 ): FloorQueue {
   const readAt = (studentId: string) =>
-    mine.find(({ kind, body }) => kind === 'coupon' && (body as CouponSave).document.studentId === studentId)?.madeAt
+    mine
+      .filter(({ kind, body }) => kind === 'coupon' && (body as CouponSave).document.studentId === studentId)
+      .map(one => one.madeAt)
+      .sort()
+      .at(-1)
   const said = mine.flatMap(({ kind, id, body, madeAt }): WaitingStudent[] => {
     const student = kind === 'ready' && students.find(one => one.id === (body as { studentId: string }).studentId)
     if (!student || told.waiting.some(one => one.id === id)) return []

@@ -42,8 +42,10 @@ export function bestPlan(wanted: PlanCase, before: readonly PlannedCoupon[], sol
   const lines = solved ? places.filter((_, n) => solved.of(`x${n}`) > 0.5) : hand
   const found = planScore(wanted, lines, before)
   const best = found > byHand ? { lines, score: found } : { lines: hand, score: byHand }
-  const bound = solved?.proved ? null : solve(planModel(wanted, places, before, false))?.value
-  return { ...best, byHand, bound: solved?.proved ? Math.max(best.score, solved.value + GAP) : (bound ?? null) }
+  if (solved?.proved) return { ...best, byHand, bound: Math.max(best.score, solved.value + GAP) }
+  // A relaxation that was not solved to its end says nothing of what cannot be.
+  const relaxed = solve(planModel(wanted, places, before, false))
+  return { ...best, byHand, bound: relaxed?.proved ? relaxed.value : null }
 }
 
 /**

@@ -196,6 +196,11 @@ describe('a plan', () => {
     const wanted = madeUpDay(6, seededRandom(3))
     const best = bestPlan(wanted, [], () => null)
     expect(best).toEqual({ lines: greedyPlan(wanted), score: best.byHand, byHand: best.byHand, bound: null })
+    // Nor does it say how good a plan may be by a relaxation that was given up half way.
+    const givenUp: Solve = () => ({ proved: false, value: 1, of: () => 0 })
+    expect(bestPlan(wanted, [], givenUp)).toEqual(best)
+    const relaxedOnly: Solve = program => (program.includes('Binary') ? givenUp(program) : solve(program))
+    expect(bestPlan(wanted, [], relaxedOnly).bound).toBeGreaterThanOrEqual(bestPlan(wanted, [], solve).score - 1e-6)
   })
 })
 

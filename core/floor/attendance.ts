@@ -1,3 +1,5 @@
+import { minuteOf } from '../calendar'
+
 /** When a section meets on a day, on the shop's wall: `18:00` to `21:00`. */
 export interface DayMeeting {
   readonly from: string
@@ -39,10 +41,6 @@ export interface StudentDay {
 /** Who comes within so many minutes is not late, and who leaves within as many has not left early. Common practice. */
 export const GRACE_MINUTES = 10
 
-const minuteOf = (time: string): number => {
-  const [hours, minutes] = time.split(':').map(Number) as [number, number]
-  return 60 * hours + minutes
-}
 const earliest = (...times: readonly string[]) => [...times].sort()[0]!
 const latest = (...times: readonly string[]) => [...times].sort().at(-1)!
 

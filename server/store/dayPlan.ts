@@ -48,10 +48,12 @@ export async function dayToPlan(sectionId: string, classDay: ClassDay): Promise<
       ...own,
       absent: known.get(own.student.id)!.get(classDay)?.note?.absent ?? false,
     })),
-    common: first && { ladder: first.ladder, curves: first.curves, school: first.school, timetable: first.timetable },
+    common: first
+      ? { ladder: first.ladder, curves: first.curves, school: first.school, timetable: first.timetable }
+      : null,
     booths,
     rods: Object.fromEntries(rods.map(({ rods: count, ...lot }) => [kindOf(lot), count])),
-  } as DayToPlan
+  }
 }
 
 /** Booths of the shop as it is laid out, else those that the class has; without what is out of service. */

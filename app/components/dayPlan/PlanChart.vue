@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import { wallAfter } from '~~/core/calendar'
 import { stepsOf, wantedOf, type PlanConflict, type PlanCase, type PlannedCoupon } from '~~/core/dayPlan'
-import { wallAfter } from '~/composables/planTime'
 
 /**
  * The day drawn: a row for each booth, time across. A coupon is dragged to its place, or picked up by a tap and put

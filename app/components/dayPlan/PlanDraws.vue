@@ -1,8 +1,8 @@
 <script setup lang="ts">
+import { wallAfter } from '~~/core/calendar'
 import { lengthsToCut, rodsTaken, wantedOf, type PlanCase, type PlannedCoupon } from '~~/core/dayPlan'
 import { electrodeOf, pieceOf } from '~~/core/trade'
 import { formatLength } from '~~/core/units'
-import { wallAfter } from '~/composables/planTime'
 import { useHouseRules } from '~/stores/houseRules'
 
 /** What a plan takes out of the store: rods to draw, pieces to cut, and what goes back into the oven. */

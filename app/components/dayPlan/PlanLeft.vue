@@ -28,8 +28,10 @@ function pick(studentId: string, { rungId, nth, minutes }: WantedCoupon) {
   const whole = wholeSteps(minutes, props.wanted.terms)
   picked.value = { studentId, rungId, nth, booth: 0, from: 0, minutes: whole, pinned: true }
 }
+/** Picked up and not put down yet: no line of the plan. */
+const inHand = computed(() => (picked.value && !props.lines.includes(picked.value) ? picked.value : null))
 const isPicked = (studentId: string, { rungId }: WantedCoupon) =>
-  picked.value?.booth === 0 && picked.value.studentId === studentId && picked.value.rungId === rungId
+  inHand.value?.studentId === studentId && inHand.value.rungId === rungId
 </script>
 
 <template>
@@ -62,9 +64,7 @@ const isPicked = (studentId: string, { rungId }: WantedCoupon) =>
           <v-btn variant="text" :loading="busy" @click="emit('absent', student.id, !student.absent)">{{
             student.absent ? 'Is here after all' : 'Is missing'
           }}</v-btn>
-          <p v-if="picked?.booth === 0 && picked.studentId === student.id" role="status">
-            Tap the booth and the time where it goes.
-          </p>
+          <p v-if="inHand?.studentId === student.id" role="status">Tap the booth and the time where it goes.</p>
         </div>
       </li>
     </ul>

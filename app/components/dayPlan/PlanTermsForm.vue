@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import { wallAfter } from '~~/core/calendar'
 import { readingsInStep, type PlanTerms } from '~~/core/dayPlan'
 import { PIECES, type PieceKind } from '~~/core/trade'
-import { wallAfter } from '~/composables/planTime'
 
 /** What is said of a day before it is planned: readings, demonstrations, pieces that lie there, who shares. */
 const props = defineProps<{

@@ -87,7 +87,7 @@ async function leave() {
       </button>
       <p v-if="session.isStaff && sections.current" class="where">{{ sections.current.name }}</p>
       <p v-if="reach.away" role="alert" class="away">
-        <b>▲ No network</b>
+        <b>▲ Server away</b>
         <span class="rest">
           since {{ wallTime(reach.away) }}{{ reach.knownAt ? `, shown as of ${wallTime(reach.knownAt)}` : '' }}. What
           you do is kept here.

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest'
-import { minutesBetween, wallAfter } from './planTime'
+import { minutesBetween, wallAfter } from '.'
 
 it('reckons by the clock on the wall, past midnight too', () => {
   expect(minutesBetween('18:00', '21:00')).toBe(180)

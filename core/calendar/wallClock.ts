@@ -1,6 +1,7 @@
 const A_DAY = 24 * 60
 
-const minuteOf = (wall: string): number => {
+/** Minutes since midnight of a time on the shop's wall. @example minuteOf('18:30') // 1110 */
+export const minuteOf = (wall: string): number => {
   const [hours, minutes] = wall.split(':').map(Number)
   return hours! * 60 + minutes!
 }
