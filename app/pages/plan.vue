@@ -110,6 +110,9 @@ function cut() {
   sheet.value = { ...sheet.value, pieces }
   return navigateTo('/set-up/cutting')
 }
+/** What cannot be, each once: the coupons that it is about are marked where they stand. */
+const MOST_SAID = 6
+const said = computed(() => [...new Set(conflicts.value.map(conflict => conflict.says))])
 const print = () => window.print()
 </script>
 
@@ -160,9 +163,9 @@ const print = () => window.print()
         <v-btn variant="outlined" :loading="busy" :disabled="!touched" @click="save">Save</v-btn>
       </div>
       <p v-if="refused || planner.problem.value" role="alert" class="alert">{{ refused || planner.problem.value }}</p>
-      <ul v-if="conflicts.length > 0" role="alert" class="alert">
-        <li v-for="(conflict, n) in conflicts.slice(0, 6)" :key="n">▲ {{ conflict.says }}</li>
-        <li v-if="conflicts.length > 6">and {{ conflicts.length - 6 }} more</li>
+      <ul v-if="said.length > 0" role="alert" class="alert">
+        <li v-for="one in said.slice(0, MOST_SAID)" :key="one">▲ {{ one }}</li>
+        <li v-if="said.length > MOST_SAID">and {{ said.length - MOST_SAID }} more</li>
       </ul>
       <div class="plan">
         <div class="drawn">

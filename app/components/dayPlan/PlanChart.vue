@@ -216,6 +216,9 @@ async function press(event: KeyboardEvent, line: PlannedCoupon) {
   border: 2px solid var(--poor);
   border-left-width: 5px;
 }
+.lane .coupon:focus-visible {
+  z-index: 1;
+}
 .lane .picked {
   outline: 3px solid rgb(var(--v-theme-primary));
   outline-offset: 1px;
