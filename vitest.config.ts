@@ -29,6 +29,15 @@ export default defineConfig({
       {
         extends: true,
         test: {
+          name: 'cluster',
+          include: ['tests/cluster/*.test.ts'],
+          fileParallelism: false,
+          testTimeout: 30_000,
+        },
+      },
+      {
+        extends: true,
+        test: {
           name: 'e2e',
           include: ['tests/e2e/*.test.ts'],
           fileParallelism: false,

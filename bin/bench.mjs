@@ -12,6 +12,7 @@ await main(() =>
     await runTask('benchProgress', [], { show: true })
     await runTask('benchReadiness', [], { show: true })
     await runTask('benchStore', process.argv.slice(2), { env, show: true })
+    await runTask('benchCluster', [], { show: true })
     const server = await serveDemo()
     await runTask('benchPage', [], { env: { ...env, FUSILIS_URL: server.address }, show: true }).finally(server.stop)
   }),

@@ -4,11 +4,13 @@ import { mkdir, rename, rm } from 'node:fs/promises'
 import { dirname } from 'node:path'
 import { pipeline } from 'node:stream/promises'
 import { createGunzip, createGzip } from 'node:zlib'
+import { runTask } from './run.mjs'
 import { SEALED, sealed, unsealed } from './seal.mjs'
 
-/** What MariaDB's own programs want to know of a database. */
-function server(url) {
-  const { hostname, port, username, password, pathname } = new URL(url)
+/** What MariaDB's own programs want to know of a database: one host, of a cluster the first that takes work. */
+async function server(url) {
+  const one = url.includes(',') ? (await runTask('answering', [], { env: { FUSILIS_DB_URL: url } })).trim() : url
+  const { hostname, port, username, password, pathname } = new URL(one)
   return {
     name: decodeURIComponent(pathname.slice(1)),
     args: [`--host=${hostname}`, `--port=${port || 3306}`, `--user=${decodeURIComponent(username)}`, '--protocol=tcp'],
@@ -43,7 +45,7 @@ function started(command, args, env) {
  * `FUSILIS_BACKUP_KEY`.
  */
 export async function dumpTo(url, file) {
-  const { name, args, env } = server(url)
+  const { name, args, env } = await server(url)
   await mkdir(dirname(file), { recursive: true, mode: 0o700 })
   const part = `${file}.part`
   const options = [
@@ -82,7 +84,7 @@ export async function openDump(file) {
 
 /** Puts a dump that was opened in place of whatever tables the database has of it. */
 export async function restoreFrom(url, zipped) {
-  const { name, args, env } = server(url)
+  const { name, args, env } = await server(url)
   const { child, ended } = started('mariadb', [...args, '--default-character-set=utf8mb4', name], env)
   child.stdout.resume()
   await Promise.all([pipeline(zipped, createGunzip(), child.stdin), ended])

@@ -80,6 +80,7 @@ export async function serve({ dir, url, port, host = '127.0.0.1', env = {}, show
   }
   return {
     address,
+    pid: server.pid,
     ended,
     log: () => log,
     stop: async () => {

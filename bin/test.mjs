@@ -79,8 +79,10 @@ await main(async () => {
     await check('Types', () => run('npx', ['nuxt', 'typecheck']))
   }
   if (asked('unit')) await vitest('unit')
-  if (asked('server') || asked('e2e')) await needBuild()
+  if (wanted !== 'unit') await needBuild()
   for (const kind of ['server', 'e2e']) if (asked(kind)) await withServer(env => vitest(kind, env))
+  // These tests start what they need, and kill it.
+  if (asked('cluster')) await vitest('cluster')
 }).catch(() => {
   counts.failed++
 })

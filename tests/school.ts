@@ -1,5 +1,5 @@
 import type { Account, Section, Student } from '../contract/people'
-import { GIVEN, PASSWORD, Visitor } from './session'
+import { ADDRESS, GIVEN, PASSWORD, Visitor } from './session'
 
 export interface School {
   readonly lead: Visitor
@@ -19,8 +19,8 @@ const must = <T>(answer: { status: number; body: unknown }): T => {
  * A small school of the Gannet Quay kind: one lead, one instructor, a section with two students, one of them with
  * an account. Made once a database.
  */
-export async function foundTestSchool(): Promise<School> {
-  const lead = new Visitor()
+export async function foundTestSchool(address = ADDRESS): Promise<School> {
+  const lead = new Visitor(address)
   const founded = await lead.ask('POST', '/api/first-lead', {
     school: 'Gannet Quay Trades Hall',
     name: 'Maren Holt',
@@ -56,10 +56,10 @@ export async function foundTestSchool(): Promise<School> {
   const other = await student('Pavo Lindqvar', 2)
   const accounts = must<Account[]>(await lead.ask('GET', '/api/accounts'))
   const account = async (username: string, role: string, studentId: string | null) => {
-    if (accounts.some(one => one.username === username)) return new Visitor().signIn(username)
+    if (accounts.some(one => one.username === username)) return new Visitor(address).signIn(username)
     const fields = { name: username, username, role, studentId, sectionIds: null, active: true, password: GIVEN }
     must(await lead.ask('POST', '/api/accounts', fields))
-    return new Visitor().takeUp(username)
+    return new Visitor(address).takeUp(username)
   }
   return {
     lead,

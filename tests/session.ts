@@ -10,9 +10,12 @@ export interface Answer<T = Record<string, unknown>> {
 export class Visitor {
   private cookie = ''
 
+  /** @param address the server that is asked: one of several over the same database */
+  constructor(public address = ADDRESS) {}
+
   /** What a browser would send with every request. */
   get headers(): Record<string, string> {
-    return { origin: ADDRESS, ...(this.cookie ? { cookie: this.cookie } : {}) }
+    return { origin: this.address, ...(this.cookie ? { cookie: this.cookie } : {}) }
   }
 
   async ask<T = Record<string, unknown>>(
@@ -21,7 +24,7 @@ export class Visitor {
     body?: unknown,
     headers: Record<string, string> = {},
   ): Promise<Answer<T>> {
-    const response = await fetch(`${ADDRESS}${path}`, {
+    const response = await fetch(`${this.address}${path}`, {
       method,
       headers: {
         ...this.headers,
@@ -35,6 +38,11 @@ export class Visitor {
     const text = await response.text()
     const type = response.headers.get('content-type') ?? ''
     return { status: response.status, type, body: (type.includes('json') && text ? JSON.parse(text) : text) as T }
+  }
+
+  /** Comes with the session of another visitor: the same browser at another server. */
+  takeCookie(of: Visitor): void {
+    this.cookie = of.cookie
   }
 
   async signIn(username: string, password = PASSWORD): Promise<this> {

@@ -1,6 +1,7 @@
 import { v7 as uuid } from 'uuid'
 import type { Account, AccountFields, Me, Role } from '../../contract/people'
 import { database, inTransaction, rows, run, type Queries } from './database'
+import { takeGuard } from './guard'
 import type { SessionUser } from './signIns'
 
 interface AccountRow {
@@ -139,8 +140,8 @@ async function tie(on: Queries, id: string, sectionIds: readonly string[] | null
 }
 
 /**
- * Changes an account; the password only when a new hash is given. A school keeps a lead who can sign in: leads are
- * changed one at a time, so that no two demote each other.
+ * Changes an account; the password only when a new hash is given. A school keeps a lead who can sign in: accounts are
+ * changed one at a time, so that no two leads demote each other.
  */
 export async function changeAccount(
   id: string,
@@ -149,7 +150,8 @@ export async function changeAccount(
   by: PasswordBy,
 ): Promise<'changed' | 'not found' | 'last lead'> {
   return inTransaction(database(), async on => {
-    const leads = await rows<{ id: string }>(on, `SELECT id FROM account WHERE role = 'lead' AND active FOR UPDATE`)
+    await takeGuard(on, 'leads')
+    const leads = await rows<{ id: string }>(on, `SELECT id FROM account WHERE role = 'lead' AND active`)
     if ((fields.role !== 'lead' || !fields.active) && leads.every(lead => lead.id === id)) return 'last lead'
     const touched = await run(
       on,

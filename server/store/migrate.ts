@@ -1,24 +1,31 @@
 import { createHash } from 'node:crypto'
 import { readdir, readFile } from 'node:fs/promises'
-import type { Pool, PoolConnection } from 'mysql2/promise'
+import { setTimeout as pause } from 'node:timers/promises'
+import type { PoolConnection } from 'mysql2/promise'
 import { Umzug, type UmzugStorage } from 'umzug'
+import { v7 as uuid } from 'uuid'
 import { rows, run } from './database'
+import { giveLeaseBack, prepareLeases, takeLease } from './lease'
+import type { Database } from './nodes'
 
 const FOLDER = new URL('../migrations/', import.meta.url)
-const LOCK = 'fusilis.migrations'
 const WAIT_SECONDS = 120
+/** For how long a server that was killed half-way keeps the others out; renewed before each step. */
+const LEASE_SECONDS = 60
+const RENEWED_EVERY_MS = 15_000
 
 /**
- * Brings the database to the newest migration, one server at a time: a second one waits for the first. What was cut
- * off half-way goes on where it stopped.
+ * Brings the database to the newest migration, one server at a time: a second one waits for the first, on whichever
+ * node of a cluster. What was cut off half-way goes on where it stopped.
  * @returns names of the migrations that were run
  * @throws Error that names the statement that failed, or what is wrong with the history
  */
-export async function migrate(pool: Pool): Promise<string[]> {
-  const connection = await pool.getConnection()
+export async function migrate(on: Database): Promise<string[]> {
+  const holder = uuid()
+  const connection = await on.getConnection()
   try {
-    const [lock] = await rows<{ got: number | null }>(connection, 'SELECT GET_LOCK(?, ?) AS got', [LOCK, WAIT_SECONDS])
-    if (lock?.got !== 1) throw new Error('Another server is changing the database; it did not finish in two minutes')
+    await prepareLeases(connection)
+    await waitForTurn(on, holder)
     const migrations = await readMigrations(FOLDER)
     await prepareJournal(connection)
     await checkHistory(connection, migrations)
@@ -35,15 +42,38 @@ export async function migrate(pool: Pool): Promise<string[]> {
     const umzug = new Umzug({
       migrations: migrations.map(({ name, statements }) => ({
         name,
-        up: () => runSteps(connection, name, statements),
+        up: () => keepingTurn(on, holder, () => runSteps(connection, name, statements)),
       })),
       storage,
       logger: undefined,
     })
     return (await umzug.up()).map(migration => migration.name)
   } finally {
-    await connection.query('DO RELEASE_LOCK(?)', [LOCK])
+    await giveLeaseBack(on, 'migrations', holder).catch(() => {})
     connection.release()
+  }
+}
+
+async function waitForTurn(on: Database, holder: string): Promise<void> {
+  for (let waited = 0; !(await takeLease(on, 'migrations', holder, LEASE_SECONDS)); waited++) {
+    if (waited === WAIT_SECONDS)
+      throw new Error('Another server is changing the database; it did not finish in two minutes')
+    await pause(1_000)
+  }
+}
+
+/** Runs one migration, however long it takes, and only while nobody else has the turn. */
+async function keepingTurn(on: Database, holder: string, work: () => Promise<void>): Promise<void> {
+  if (!(await takeLease(on, 'migrations', holder, LEASE_SECONDS)))
+    throw new Error('Another server has begun to change the database; start again when it is done')
+  const renewing = setInterval(
+    () => void takeLease(on, 'migrations', holder, LEASE_SECONDS).catch(() => {}),
+    RENEWED_EVERY_MS,
+  )
+  try {
+    await work()
+  } finally {
+    clearInterval(renewing)
   }
 }
 
@@ -51,7 +81,7 @@ export async function migrate(pool: Pool): Promise<string[]> {
  * Names of the migrations that a database of a school would be changed by; none where there is no school yet: then
  * there is nothing to lose.
  */
-export async function pendingMigrations(pool: Pool): Promise<string[]> {
+export async function pendingMigrations(pool: Database): Promise<string[]> {
   const journal = await rows(
     pool,
     `SELECT 1 FROM information_schema.tables WHERE table_schema = DATABASE() AND table_name = 'migration'`,

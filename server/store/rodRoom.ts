@@ -20,6 +20,7 @@ import {
 } from '../../contract/rodRoom'
 import { database, fromJson, inTransaction, rows, run, toDateTime, toIso, type Queries } from './database'
 import { noteEverySection } from './floorSerial'
+import { takeGuard } from './guard'
 import { currentRules } from './houseRules'
 
 /** Who writes into the book, and when. */
@@ -186,14 +187,15 @@ export type Written =
 
 /**
  * Writes a line into the book. The same again is one line. What hangs on the lines before (a handful that is back, a
- * count) is looked at under the lot's lock, so that two tablets at once never count one rod twice.
+ * count) is looked at under the lot's guard, so that two tablets at once never count one rod twice.
  * @returns null where there is no such lot
  */
 export async function writeMovement(id: string, save: SaidOfRods, by: Doer): Promise<Written | null> {
   const { rules } = await currentRules()
   return inTransaction(database(), async on => {
-    const [row] = await rows<LotRow>(on, `SELECT ${LOT} FROM rod_lot WHERE id = ? FOR UPDATE`, [save.lotId])
+    const [row] = await rows<LotRow>(on, `SELECT ${LOT} FROM rod_lot WHERE id = ?`, [save.lotId])
     if (!row) return null
+    await takeGuard(on, `lot ${save.lotId}`)
     const found = await rows<LineRow>(on, `SELECT ${LINE} FROM rod_movement WHERE lot_id = ?`, [save.lotId])
     const book = found.map(toLine)
     const stock = book.reduce((sum, line) => sum + line.rods, 0)

@@ -4,11 +4,11 @@ import { tmpdir } from 'node:os'
 import { promisify } from 'node:util'
 import { gunzipSync, gzipSync } from 'node:zlib'
 import { generateIdentity, identityToRecipient } from 'age-encryption'
-import type { Pool } from 'mysql2/promise'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { v7 as uuid } from 'uuid'
 import { aCoupon } from '../../core/coupon/example'
-import { closeDatabase, database, openDatabase, rows, run } from '../../server/store/database'
+import { closeDatabase, database, rows, run } from '../../server/store/database'
+import { openDatabase, type Database } from '../../server/store/nodes'
 import { backupTerms, outOfDate, untilNext } from '../../bin/backups.mjs'
 import { migrate, pendingMigrations } from '../../server/store/migrate'
 import type { SchoolState } from '../../contract/people'
@@ -22,7 +22,7 @@ const script = (name: string, file: string, url = home) =>
 
 let school: School
 let folder: string
-let other: Pool
+let other: Database
 beforeAll(async () => {
   school = await foundTestSchool()
   folder = await mkdtemp(`${tmpdir()}/fusilis-backup-`)
@@ -37,7 +37,7 @@ afterAll(async () => {
 })
 
 /** Every table with how many rows it has, but for the turns of sign-ins, which come and go. */
-async function counts(pool: Pool): Promise<Record<string, number>> {
+async function counts(pool: Database): Promise<Record<string, number>> {
   const tables = await rows<{ name: string }>(
     pool,
     'SELECT table_name AS name FROM information_schema.tables WHERE table_schema = DATABASE() ORDER BY table_name',

@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import { fillDemo } from '../../bin/tasks/demoSchool'
-import { closeDatabase, database, openDatabase, rows } from '../../server/store/database'
+import { closeDatabase, database, rows } from '../../server/store/database'
+import { openDatabase } from '../../server/store/nodes'
 import { migrate } from '../../server/store/migrate'
 import { findRecord } from '../../server/store/records'
 import { rebuildDerived } from '../../server/store/rebuild'

@@ -1,21 +1,21 @@
 import { mkdtemp, readdir, readFile, rm, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { pathToFileURL } from 'node:url'
-import type { Pool } from 'mysql2/promise'
 import { afterAll, describe, expect, it } from 'vitest'
-import { closeDatabase, database, openDatabase, rows, run } from '../../server/store/database'
+import { closeDatabase, database, rows, run } from '../../server/store/database'
+import { openDatabase, type Database } from '../../server/store/nodes'
 import { migrate, readMigrations } from '../../server/store/migrate'
 
 const home = process.env.FUSILIS_DB_URL!
 const FOLDER = new URL('../../server/migrations/', import.meta.url)
 const EARLIER = new URL('./earlierMigrations/', import.meta.url)
-const pools: Pool[] = []
+const pools: Database[] = []
 afterAll(async () => {
   for (const pool of pools) await pool.end()
   await closeDatabase()
 })
 
-async function emptyDatabase(name: string): Promise<Pool> {
+async function emptyDatabase(name: string): Promise<Database> {
   await database().query(`DROP DATABASE IF EXISTS ${name}`)
   await database().query(`CREATE DATABASE ${name}`)
   const pool = openDatabase(home.replace(/\/fusilis$/, `/${name}`))
@@ -26,7 +26,7 @@ async function emptyDatabase(name: string): Promise<Pool> {
 const all = (await readdir(FOLDER)).sort()
 
 /** Every column and index of a database, but for the names that the server gave to keys. */
-const shape = async (pool: Pool) => [
+const shape = async (pool: Database) => [
   await rows(
     pool,
     `SELECT table_name, column_name, column_type, is_nullable, column_key, extra FROM information_schema.columns
@@ -40,7 +40,7 @@ const shape = async (pool: Pool) => [
 ]
 
 /** Makes a database as an earlier program did: the steps to one of them, some as they stood then. */
-async function madeBy(name: string, upTo: string, earlier: Readonly<Record<string, string>>): Promise<Pool> {
+async function madeBy(name: string, upTo: string, earlier: Readonly<Record<string, string>>): Promise<Database> {
   const pool = await emptyDatabase(name)
   await pool.query('CREATE TABLE migration (name VARCHAR(100) NOT NULL PRIMARY KEY)')
   for (const file of all.filter(one => one <= upTo)) {

@@ -96,7 +96,7 @@ it('gives the application an account that reads and writes rows and can change n
     .split('\n')
     .find(line => line.startsWith('FUSILIS_DB_URL='))!
     .slice('FUSILIS_DB_URL='.length)
-  const { openDatabase } = await import('../../server/store/database')
+  const { openDatabase } = await import('../../server/store/nodes')
   const pool = openDatabase(url)
   await expect(pool.query('DROP TABLE trail')).rejects.toThrow(/command denied/)
   await expect(pool.query('CREATE TABLE of_its_own (id INT PRIMARY KEY)')).rejects.toThrow(/command denied/)

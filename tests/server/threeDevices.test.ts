@@ -52,10 +52,12 @@ afterAll(closeDatabase)
 
 let online = false
 /** A tablet's own way to the server, good or bad. */
-async function put(path: string, body: unknown, madeAt: string): Promise<unknown> {
+async function ask(method: string, path: string, { body, madeAt }: Pick<Intent, 'body' | 'madeAt'>): Promise<unknown> {
   if (!online || random.uniform() < LOST) throw away()
   const send = () =>
-    school.instructor.ask<Problem>('PUT', path, body, { [WAITED]: String(Date.now() - Date.parse(madeAt)) })
+    school.instructor.ask<Problem>(method, path, body ?? undefined, {
+      [WAITED]: String(Date.now() - Date.parse(madeAt)),
+    })
   const [first] = await Promise.all(random.uniform() < TWICE ? [send(), send()] : [send()])
   if (random.uniform() < UNANSWERED) throw away()
   if (first!.status >= 300) throw new RequestFailure(first!.status, first!.body.detail ?? '', [], first!.body)
@@ -72,7 +74,7 @@ async function aTablet(name: string) {
       keep: intent => Promise.resolve(void held.set(keyOf(intent), intent)),
       drop: key => Promise.resolve(void held.delete(key)),
     },
-    put,
+    ask,
     changed: waiting => Object.assign(seen, { waiting }),
     saved: () => {},
     now: () => new Date(),

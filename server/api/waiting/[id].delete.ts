@@ -1,3 +1,4 @@
+import { doneAt } from '../../http/doneAt'
 import { defineRoute } from '../../http/defineRoute'
 import { hand } from '../../http/reader'
 import { found } from '../../http/refuse'
@@ -5,8 +6,8 @@ import { takeBackReady, waiterOf } from '../../store/queue'
 import { findStudent } from '../../store/students'
 
 /** It is not ready after all. */
-export default defineRoute({ who: hand, id: 'wait' }, async ({ me, id }) => {
+export default defineRoute({ who: hand, id: 'wait' }, async ({ me, id, event }) => {
   const studentId = found(await waiterOf(id), 'wait')
   me.speaksFor(found(await findStudent(studentId), 'student'))
-  await takeBackReady(id, studentId, new Date())
+  await takeBackReady(id, studentId, doneAt(event))
 })

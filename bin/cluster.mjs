@@ -1,0 +1,83 @@
+#!/usr/bin/env node
+import { setTimeout } from 'node:timers/promises'
+import { needBuild } from './build.mjs'
+import { DEMO_ENV, sayAccounts } from './demoAccounts.mjs'
+import { startGalera } from './galera.mjs'
+import { startMariadb } from './mariadb.mjs'
+import { needDebian, needNpm } from './packages.mjs'
+import { runTask } from './run.mjs'
+import { main, step } from './say.mjs'
+import { folderOf } from './schoolDatabase.mjs'
+import { serve, stopAsked } from './serve.mjs'
+import { supervise } from './supervise.mjs'
+
+const SERVERS = 2
+
+/**
+ * The demo on a cluster of three database nodes with two servers, all on this machine, for trying what happens when one
+ * of them goes. The school is grown once and kept; what is done on the cluster is not.
+ */
+async function grownSchool(dir) {
+  const database = await step('Starting MariaDB', () => startMariadb(dir))
+  const env = { FUSILIS_DB_URL: database.ownerUrl }
+  try {
+    await step('Bringing the database up to date', () => runTask('migrate', [], { env }))
+    await step('Filling the demo school, if it is empty', () => runTask('fillDemo', [], { env }))
+  } finally {
+    await database.stop()
+  }
+}
+
+await main(async () => {
+  const dir = folderOf('cluster')
+  console.log('Fusilis, with the made-up school of Gannet Quay on three database nodes and two servers')
+  await needNpm()
+  await needDebian('mariadb-server')
+  await needBuild()
+  await grownSchool(dir)
+  const cluster = await step('Starting three nodes', () => startGalera(dir))
+  const asked = stopAsked()
+  const first = Number(process.env.PORT ?? 3000)
+  const kept = {
+    asked,
+    wait: (seconds, signal) => setTimeout(seconds * 1000, undefined, { signal }),
+    say: line => console.log(`  ${line}`),
+  }
+  const keepNode = ({ number, running, begin }) => {
+    const asRunning = () => ({ ...running(), stop: async () => {} })
+    console.log(`  node ${number}     process ${running().pid}`)
+    return supervise({
+      ...kept,
+      what: `Node ${number}`,
+      running: asRunning(),
+      begin: async () => {
+        await begin()
+        console.log(`  Node ${number} is back, as process ${running().pid}`)
+        return asRunning()
+      },
+    })
+  }
+  const keepServer = number =>
+    supervise({
+      ...kept,
+      what: `Server ${number + 1}`,
+      begin: async () => {
+        const url = cluster.urls[number]
+        const server = await serve({ dir, url, port: first + number, env: DEMO_ENV })
+        console.log(`  server ${number + 1}   process ${server.pid}   ${server.address}`)
+        return server
+      },
+    })
+  try {
+    console.log()
+    const nodes = cluster.nodes.map(keepNode)
+    const servers = []
+    for (let number = 0; number < SERVERS; number++) servers.push(keepServer(number))
+    console.log(`  ${sayAccounts()}\n\n  kill -9 any of them: the rest go on, and it comes back. Ctrl-C stops all.\n`)
+    await Promise.all([...nodes, ...servers])
+  } finally {
+    process.stdout.write('\nStopping … ')
+    await cluster.stop()
+    process.stdout.write('stopped.\n')
+  }
+})
