@@ -8,13 +8,11 @@ export default defineNuxtRouteMiddleware(async to => {
   try {
     await session.ask()
   } catch {
+    if (await isTablet()) return atTablet(to.path)
     // The server is away: whoever was on the bench goes on from the draft in this browser.
     return to.path === '/away' ? undefined : navigateTo({ path: '/away', query: { to: to.fullPath } })
   }
-  if (!session.me && (await isTablet()))
-    return FOR_TABLETS.includes(to.path) || (to.path === '/reading-room' && useBlindReadings().kiosk?.studentId)
-      ? undefined
-      : navigateTo('/kiosk')
+  if (!session.me && (await isTablet())) return atTablet(to.path)
   if (!session.me) return navigateTo({ path: '/sign-in', query: to.fullPath === '/' ? {} : { to: to.fullPath } })
   if (session.me.passwordGiven)
     return to.path === '/own-password' ? undefined : navigateTo({ path: '/own-password', query: { to: to.fullPath } })
@@ -31,10 +29,15 @@ export default defineNuxtRouteMiddleware(async to => {
 /** What a tablet shows that was handed over: where students read, or the class on a wall screen. */
 const FOR_TABLETS = ['/kiosk', '/wall']
 
+const atTablet = (path: string) =>
+  FOR_TABLETS.includes(path) || (path === '/reading-room' && useBlindReadings().kiosk?.studentId)
+    ? undefined
+    : navigateTo('/kiosk')
+
 /** Where a student reads: own coupons, and beads shown for practice. */
 const FOR_STUDENTS = ['/kiosk', '/reading-room']
 
-/** Whether this is the tablet that was handed over to a section's students. */
+/** Whether this is the tablet that was handed over to a section's students; without a server, as it was known. */
 const isTablet = () =>
   useBlindReadings()
     .askKiosk()

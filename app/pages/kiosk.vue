@@ -142,6 +142,7 @@ async function nextStudent() {
       <v-btn v-if="open && !ownAccount" variant="outlined" @click="nextStudent">Next student</v-btn>
       <v-btn v-else-if="!ownAccount" class="push" variant="text" to="/sign-in">Instructor</v-btn>
     </header>
+    <ServerAway class="server-away" />
     <PageState v-if="problem || loading" :problem="problem" :loading="loading" @again="load" />
     <template v-else-if="open">
       <section v-if="done" class="panel block" aria-label="Handed in">
@@ -158,7 +159,7 @@ async function nextStudent() {
         </template>
       </section>
       <section class="panel block" aria-label="The queue">
-        <ReadyNow :student-id="open.student.id" />
+        <ReadyNow :student-id="open.student.id" :name="open.student.name" />
       </section>
       <section class="panel block">
         <h2>Which coupon?</h2>
@@ -203,7 +204,7 @@ async function nextStudent() {
       @submit="enter"
       @close="choose(null)"
     >
-      <ReadyNow :student-id="chosen.id" />
+      <ReadyNow :student-id="chosen.id" :name="chosen.name" />
       <p class="none">
         {{
           chosen.hasCode
@@ -227,6 +228,10 @@ async function nextStudent() {
 </template>
 
 <style scoped>
+.server-away {
+  margin-bottom: 14px;
+  color: var(--poor);
+}
 .block {
   padding: 18px;
   display: grid;

@@ -20,8 +20,10 @@ export const useBlindReadings = defineStore('readings', () => {
   const outbox = useOutbox()
   const kiosk = ref<Kiosk | null>(null)
 
-  /** Hands this tablet over to the students of a section; nobody is signed in at it then. */
-  /** Nothing of what was kept for the instructor stays in the tablet that goes round. */
+  /**
+   * Hands this tablet over to the students of a section; nobody is signed in at it then, and nothing of what was kept
+   * for the instructor stays in it.
+   */
   const handOver = async (sectionId: string) => {
     await request('POST', '/api/kiosk', { sectionId })
     await keptAnswers.wipe()
@@ -29,9 +31,13 @@ export const useBlindReadings = defineStore('readings', () => {
 
   /** Finds out whether this is a tablet that was handed over. */
   async function askKiosk(): Promise<void> {
-    kiosk.value = await request<Kiosk>('GET', '/api/kiosk')
-    setShopZone(kiosk.value.timeZone)
-    if (kiosk.value.studentId) await outbox.start(`student ${kiosk.value.studentId}`)
+    const found = await request<Kiosk>('GET', '/api/kiosk')
+    kiosk.value = found
+    setShopZone(found.timeZone)
+    await keptAnswers.begin(found.sectionId, 'tablet')
+    // Whoever reads at it is not kept: without a server nobody's code can be looked at.
+    await keptAnswers.keep('/api/kiosk', { ...found, studentId: null })
+    await outbox.start(found.studentId ? `student ${found.studentId}` : `tablet ${found.sectionId}`)
   }
 
   async function take(studentId: string, code: string): Promise<void> {

@@ -76,29 +76,29 @@ export const useFloor = defineStore('floor', () => {
   /** An instructor says for a student that the coupon is ready, or that it is not. */
   async function setReady(studentId: string, ready: boolean): Promise<void> {
     const wait = waitOf(studentId)
-    if (ready && !wait) await sendReady(studentId)
-    if (!ready && wait) await takeReadyBack(wait.id)
+    if (ready && !wait) await sayReady(studentId)
+    if (!ready && wait) await takeReadyBack(wait.id, studentId)
     await follow()
   }
 
-  const sendReady = (studentId: string) =>
-    outbox.send({
-      kind: 'ready',
-      id: uuid(),
-      body: { studentId },
-      student: students.value.find(one => one.id === studentId)?.name ?? '',
-      about: 'coupon is ready',
+  const nameOf = (studentId: string) => students.value.find(one => one.id === studentId)?.name ?? ''
+  /** A coupon is ready; it waits here where the server is away. */
+  const sayReady = (studentId: string, student = nameOf(studentId)) =>
+    outbox.send<QueuePlace>({ kind: 'ready', id: uuid(), body: { studentId }, student, about: 'coupon is ready' })
+  /** What was not sent yet is forgotten; what was, is taken back when the server answers. */
+  async function takeReadyBack(id: string, studentId: string): Promise<void> {
+    if (outbox.find({ kind: 'ready', id })) return outbox.forget({ kind: 'ready', id })
+    await outbox.send({
+      kind: 'not ready',
+      id,
+      body: null,
+      student: nameOf(studentId),
+      about: 'is not ready after all',
     })
-  const takeReadyBack = (id: string) =>
-    outbox.find({ kind: 'ready', id }) ? outbox.forget({ kind: 'ready', id }) : request('DELETE', `/api/waiting/${id}`)
-
-  /** Where a student stands; the student's own words that the coupon is ready, or not after all. */
-  const placeOf = (studentId: string) => request<QueuePlace>('GET', `/api/students/${studentId}/place`)
-  const sayReady = (studentId: string) => request<QueuePlace>('PUT', `/api/waiting/${uuid()}`, { studentId })
-  async function takeBack(studentId: string, waitId: string): Promise<QueuePlace> {
-    await request('DELETE', `/api/waiting/${waitId}`)
-    return placeOf(studentId)
   }
+
+  /** Where a student stands, as the server knows it. */
+  const placeOf = (studentId: string) => request<QueuePlace>('GET', `/api/students/${studentId}/place`)
 
   /** Tells the others who is read now. Nothing depends on it: a server that is away is not waited for. */
   const hold = (studentId: string) => void request('PUT', `/api/students/${studentId}/hold`).catch(() => {})
@@ -130,7 +130,7 @@ export const useFloor = defineStore('floor', () => {
     setReady,
     placeOf,
     sayReady,
-    takeBack,
+    takeReadyBack,
     hold,
     letGo,
     next,

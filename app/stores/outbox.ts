@@ -23,7 +23,7 @@ export const useOutbox = defineStore('outbox', () => {
 
   const { takeUp, retry, find, forget, ...delivery } = createDelivery({
     shelf: browserShelf(),
-    put: (path, body, madeAt) => request('PUT', path, body, Date.now() - Date.parse(madeAt)),
+    ask: (method, path, { body, madeAt }) => request(method, path, body, Date.now() - Date.parse(madeAt)),
     changed: (waiting, at) => {
       mine.value = waiting
       keptAt.value = at

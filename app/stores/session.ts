@@ -17,7 +17,7 @@ export const useSession = defineStore('session', () => {
     now => {
       if (!now) return
       setShopZone(now.timeZone)
-      void keptAnswers.begin(now.id).then(() => keptAnswers.keep('/api/session', now))
+      void keptAnswers.begin(now.id, 'account').then(() => keptAnswers.keep('/api/session', now))
     },
     { flush: 'sync' },
   )

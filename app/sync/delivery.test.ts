@@ -26,7 +26,7 @@ async function aDelivery(put: Put, shelf = aShelf(), owner = 'tobias') {
   const seen = { waiting: [] as readonly Intent[], keptAt: 'here', saved: [] as unknown[] }
   const delivery = createDelivery({
     shelf,
-    put,
+    ask: (_, path, { body }) => put(path, body),
     changed: (waiting, keptAt) => Object.assign(seen, { waiting, keptAt }),
     saved: (_, answer) => seen.saved.push(answer),
     now: () => new Date('2026-10-05T18:00:00Z'),
@@ -91,6 +91,27 @@ describe('sending', () => {
     await retry()
     expect(seen.waiting).toEqual([])
     expect(server.rows.get('/api/coupons/a')).toEqual({ version: 1, notes: '' })
+  })
+  it('what is to be taken away is asked for so, after what it takes away', async () => {
+    const asked: string[] = []
+    let away = true
+    const { takeUp, send, retry } = createDelivery({
+      shelf: aShelf(),
+      ask: async (method, path) => {
+        if (away) throw AWAY
+        asked.push(`${method} ${path}`)
+      },
+      changed: () => {},
+      saved: () => {},
+      now: () => new Date('2026-10-05T18:00:00Z'),
+    })
+    await takeUp('tablet')
+    const said = { student: '', about: '' }
+    await send({ kind: 'ready', id: 'w', body: { studentId: 's' }, ...said })
+    await send({ kind: 'not ready', id: 'w', body: null, ...said })
+    away = false
+    await retry()
+    expect(asked).toEqual(['PUT /api/waiting/w', 'DELETE /api/waiting/w'])
   })
   it('what was changed while it was on its way goes after it, on the version that was just saved', async () => {
     const server = aServer()
@@ -178,7 +199,7 @@ describe('several pages of one browser', () => {
     let clock = 0
     const delivery = createDelivery({
       shelf: slow,
-      put: server.put,
+      ask: (_, path, { body }) => server.put(path, body),
       changed: () => {},
       saved: () => {},
       now: () => new Date(1_800_000_000_000 + clock++ * 1000),
@@ -203,7 +224,7 @@ describe('several pages of one browser', () => {
           return then
         },
       },
-      put: server.put,
+      ask: (_, path, { body }) => server.put(path, body),
       changed: () => {},
       saved: () => {},
       now: () => new Date(1_800_000_000_000 + clock++ * 1000),
@@ -229,7 +250,7 @@ describe('several pages of one browser', () => {
     const seen: { waiting: readonly Intent[] } = { waiting: [] }
     const delivery = createDelivery({
       shelf: { ...shelf, all: () => (readable ? shelf.all() : Promise.reject(new Error('blocked'))) },
-      put: async path => {
+      ask: async (_, path) => {
         if (away) throw AWAY
         sent.push(path)
         return { version: 1 }

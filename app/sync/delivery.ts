@@ -7,8 +7,8 @@ const isCutOff = (error: RequestFailure) => error.outOfReach || error.status ===
 
 export interface DeliveryParts {
   readonly shelf: Shelf
-  /** Puts a body at a path, and says when it was made. @throws RequestFailure */
-  readonly put: (path: string, body: unknown, madeAt: string) => Promise<unknown>
+  /** Puts a body at a path, or takes away what is there, and says when that was meant. @throws RequestFailure */
+  readonly ask: (method: 'PUT' | 'DELETE', path: string, intent: Pick<Intent, 'body' | 'madeAt'>) => Promise<unknown>
   /** Told whenever what waits has changed, and whether the browser keeps all of it. */
   readonly changed: (waiting: readonly Intent[], keptAt: 'here' | 'nowhere') => void
   /** Told of each that was saved, whoever sent it. */
@@ -20,7 +20,7 @@ export interface DeliveryParts {
  * Sends what people meant to save, each under its own id: kept in the browser before it is sent, and cleared by the
  * server's answer only. What the browser will not keep is held in memory as long as the page is open.
  */
-export function createDelivery({ shelf, put, changed, saved, now }: DeliveryParts) {
+export function createDelivery({ shelf, ask, changed, saved, now }: DeliveryParts) {
   const waiting = new Map<string, Intent>()
   const unkept = new Set<string>()
   /** What is on its way to the shelf: not there yet, and not gone. */
@@ -102,7 +102,8 @@ export function createDelivery({ shelf, put, changed, saved, now }: DeliveryPart
     try {
       let answer: unknown = null
       for (let intent = waiting.get(key); intent; intent = waiting.get(key)) {
-        answer = await put(`${INTENT_KINDS[intent.kind].path}/${intent.id}`, intent.body, intent.madeAt)
+        const { path, takesAway } = INTENT_KINDS[intent.kind]
+        answer = await ask(takesAway ? 'DELETE' : 'PUT', `${path}/${intent.id}`, intent)
         saved(intent, answer)
         const after = waiting.get(key)
         if (after && after.turn !== intent.turn) await keep(rebased(after, answer))

@@ -1,15 +1,32 @@
 /** What a page can mean to save and the server may be too far away to take. */
 export type IntentKind =
-  'coupon' | 'welder test' | 'blind reading' | 'bead answer' | 'sign-off' | 'ready' | 'attendance' | 'rods'
+  | 'coupon'
+  | 'welder test'
+  | 'blind reading'
+  | 'bead answer'
+  | 'sign-off'
+  | 'ready'
+  | 'not ready'
+  | 'attendance'
+  | 'rods'
 
-/** Where each kind is put, and whether the page that made it holds it still when the server will not take it. */
-export const INTENT_KINDS: Readonly<Record<IntentKind, { readonly path: string; readonly pageHolds: boolean }>> = {
+interface KindOfIntent {
+  readonly path: string
+  /** Whether the page that made it holds it still when the server will not take it. */
+  readonly pageHolds: boolean
+  /** It takes something away that stands there; else it is put there. */
+  readonly takesAway?: true
+}
+
+/** Where each kind goes, by its id. */
+export const INTENT_KINDS: Readonly<Record<IntentKind, KindOfIntent>> = {
   'coupon': { path: '/api/coupons', pageHolds: true },
   'welder test': { path: '/api/tests', pageHolds: false },
   'blind reading': { path: '/api/blind-readings', pageHolds: true },
   'bead answer': { path: '/api/reading-room', pageHolds: true },
   'sign-off': { path: '/api/sign-offs', pageHolds: true },
   'ready': { path: '/api/waiting', pageHolds: true },
+  'not ready': { path: '/api/waiting', pageHolds: true, takesAway: true },
   'attendance': { path: '/api/attendance', pageHolds: true },
   'rods': { path: '/api/rod-movements', pageHolds: true },
 }

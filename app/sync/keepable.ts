@@ -15,8 +15,18 @@ const KEPT: readonly RegExp[] = [
   `/api/tests/${ID}`,
 ].map(path => new RegExp(`^${path}$`))
 
-/** @example isKeepable('/api/house-rules') // true; a list that was narrowed or of another day is not kept */
-export const isKeepable = (path: string): boolean => KEPT.some(kept => kept.test(path))
+/** A tablet that goes round keeps whose names stand on it, and the rules by which a coupon is read. */
+const KEPT_AT_TABLET: readonly RegExp[] = [/^\/api\/kiosk$/, /^\/api\/house-rules$/]
+
+/** Who keeps answers: somebody who is signed in, or a tablet that was handed over. */
+export type Keeper = 'account' | 'tablet'
+
+/**
+ * A list that was narrowed, or is of another day, is not kept.
+ * @example isKeepable('/api/house-rules', 'account') // true
+ */
+export const isKeepable = (path: string, keeper: Keeper): boolean =>
+  (keeper === 'account' ? KEPT : KEPT_AT_TABLET).some(kept => kept.test(path))
 
 /** Rooms that a class needs, whoever is asked for: fetched before there is no network. */
 export const ROOM_PATHS: readonly string[] = [

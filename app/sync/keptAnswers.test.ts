@@ -31,7 +31,7 @@ beforeEach(() => {
 describe('what the server said last', () => {
   it('is found again by the page that is opened next, with when it was said', async () => {
     const kept = open()
-    await kept.begin('tobias')
+    await kept.begin('tobias', 'account')
     await kept.keep(FLOOR, [{ name: 'Senara Quick' }])
     expect(await open().find(FLOOR)).toEqual({ at: '2026-10-05T18:00:00.000Z', body: [{ name: 'Senara Quick' }] })
     expect(await open().find('/api/ladder')).toBeNull()
@@ -40,7 +40,7 @@ describe('what the server said last', () => {
   })
   it('lies there sealed, by a key that no script can read out, and no two seals are alike', async () => {
     const kept = open()
-    await kept.begin('tobias')
+    await kept.begin('tobias', 'account')
     await kept.keep(FLOOR, 'Senara Quick')
     const first = lies.sealed.get(FLOOR)!
     await kept.keep(FLOOR, 'Senara Quick')
@@ -52,17 +52,17 @@ describe('what the server said last', () => {
   })
   it('is of the account that is signed in alone: another finds nothing, and wipes it', async () => {
     const kept = open()
-    await kept.begin('tobias')
+    await kept.begin('tobias', 'account')
     await kept.keep(FLOOR, 'his')
-    await kept.begin('tobias')
+    await kept.begin('tobias', 'account')
     expect((await kept.find(FLOOR))?.body).toBe('his')
-    await kept.begin('maren')
+    await kept.begin('maren', 'account')
     expect(await kept.find(FLOOR)).toBeNull()
     expect(lies.sealed.size).toBe(0)
   })
   it('is gone at sign-out, and keeps nothing more until somebody signs in', async () => {
     const kept = open()
-    await kept.begin('tobias')
+    await kept.begin('tobias', 'account')
     await kept.keep(FLOOR, 'his')
     await kept.wipe()
     expect(lies.sealed.size).toBe(0)
@@ -72,7 +72,7 @@ describe('what the server said last', () => {
   })
   it('is wiped after twelve hours, as long as a sign-in lasts, whoever asks', async () => {
     const kept = open()
-    await kept.begin('tobias')
+    await kept.begin('tobias', 'account')
     await kept.keep(FLOOR, 'his')
     time += 12 * HOUR - 1
     expect((await open().find(FLOOR))?.body).toBe('his')
@@ -82,13 +82,13 @@ describe('what the server said last', () => {
   })
   it('is not kept where a page did not come through TLS, and nothing fails by it', async () => {
     const kept = createKeptAnswers(lies.shelf, undefined, () => time)
-    await kept.begin('tobias')
+    await kept.begin('tobias', 'account')
     await kept.keep(FLOOR, 'his')
     expect([lies.sealed.size, lies.owner(), await kept.find(FLOOR)]).toEqual([0, undefined, null])
   })
   it('is not found where it was tampered with, or the browser fails', async () => {
     const kept = open()
-    await kept.begin('tobias')
+    await kept.begin('tobias', 'account')
     await kept.keep(FLOOR, 'his')
     const { at, iv, sealed } = lies.sealed.get(FLOOR)!
     const other = new Uint8Array(sealed.slice(0))
@@ -107,8 +107,8 @@ describe('what the server said last', () => {
 describe('what may be kept', () => {
   it('is all that a class needs', () => {
     for (const path of [...ROOM_PATHS, ...sectionPaths(SECTION), ...studentPaths(SECTION)])
-      expect([path, isKeepable(path)]).toEqual([path, true])
-    expect(isKeepable('/api/session')).toBe(true)
+      expect([path, isKeepable(path, 'account')]).toEqual([path, true])
+    expect(isKeepable('/api/session', 'account')).toBe(true)
   })
   it.each([
     '/api/accounts',
@@ -121,5 +121,19 @@ describe('what may be kept', () => {
     `/api/sections/${SECTION}/day?day=2026-10-01`,
     '/api/metrics',
     '/api/kiosk',
-  ])('is not %s', path => expect(isKeepable(path)).toBe(false))
+  ])('is not %s', path => expect(isKeepable(path, 'account')).toBe(false))
+  it('is, at a tablet that goes round, whose names stand on it and the rules, and nothing else', async () => {
+    for (const path of ['/api/kiosk', '/api/house-rules']) expect(isKeepable(path, 'tablet')).toBe(true)
+    for (const path of ['/api/session', ...ROOM_PATHS.slice(1), ...sectionPaths(SECTION), ...studentPaths(SECTION)])
+      expect([path, isKeepable(path, 'tablet')]).toEqual([path, false])
+    const kept = open()
+    await kept.begin(SECTION, 'tablet')
+    await kept.keep(FLOOR, 'Senara Quick')
+    await kept.keep('/api/kiosk', 'the names')
+    expect(await open().find(FLOOR)).toBeNull()
+    expect((await open().find('/api/kiosk'))!.body).toBe('the names')
+    // Whoever signs in there finds nothing of it, and the other way round.
+    await kept.begin(SECTION, 'account')
+    expect(await open().find('/api/kiosk')).toBeNull()
+  })
 })

@@ -1,6 +1,6 @@
 import { clear, createStore, get, set } from 'idb-keyval'
 import { SIGN_IN_HOURS } from '../../contract/signIns'
-import { isKeepable } from './keepable'
+import { isKeepable, type Keeper } from './keepable'
 
 /** What the server said last of a path, and when. */
 export interface KeptAnswer<T = unknown> {
@@ -10,7 +10,9 @@ export interface KeptAnswer<T = unknown> {
 
 /** Whose answers are kept, sealed by which key, since when. */
 interface Owner {
+  /** The account, or the section that a tablet was handed to. */
   readonly account: string
+  readonly keeper: Keeper
   readonly key: CryptoKey
   readonly since: number
 }
@@ -35,9 +37,9 @@ const KEPT_HOURS = SIGN_IN_HOURS
 const HOUR_MS = 3_600_000
 
 /**
- * What the server said last, for a page that cannot reach it: kept for the account that is signed in alone, sealed by
- * AES-GCM with a key that no script can read out (Web Crypto), and wiped at sign-out, for another account and after
- * some hours.
+ * What the server said last, for a page that cannot reach it: kept for the account that is signed in alone, or for a
+ * tablet that was handed over; sealed by AES-GCM with a key that no script can read out (Web Crypto), and wiped at
+ * sign-out, for another account and after some hours.
  * @param seals Web Crypto; undefined where the page did not come through TLS: then nothing is kept
  */
 export function createKeptAnswers(shelf: AnswerShelf, seals: SubtleCrypto | undefined, now: () => number) {
@@ -53,19 +55,24 @@ export function createKeptAnswers(shelf: AnswerShelf, seals: SubtleCrypto | unde
   }
 
   /** Begins to keep for an account: nothing of another's is left. */
-  async function begin(account: string): Promise<void> {
+  async function begin(account: string, keeper: Keeper): Promise<void> {
     if (!seals) return
     const found = await current()
-    if (found?.account === account) return
+    if (found?.account === account && found.keeper === keeper) return
     await shelf.clear()
     const key = await seals.generateKey({ name: 'AES-GCM', length: 256 }, false, ['encrypt', 'decrypt'])
-    const next = { account, key, since: now() }
+    const next = { account, keeper, key, since: now() }
     await shelf.setOwner(next)
     owner = Promise.resolve(next)
   }
 
+  async function whoKeeps(path: string): Promise<Owner | null> {
+    const found = await current()
+    return found && isKeepable(path, found.keeper) ? found : null
+  }
+
   async function keep(path: string, body: unknown): Promise<void> {
-    const whose = isKeepable(path) ? await current() : null
+    const whose = await whoKeeps(path)
     if (!whose || !seals) return
     const iv = crypto.getRandomValues(new Uint8Array(12))
     const text = new TextEncoder().encode(JSON.stringify(body))
@@ -74,7 +81,7 @@ export function createKeptAnswers(shelf: AnswerShelf, seals: SubtleCrypto | unde
   }
 
   async function find<T>(path: string): Promise<KeptAnswer<T> | null> {
-    const whose = isKeepable(path) ? await current() : null
+    const whose = await whoKeeps(path)
     const found = whose && (await shelf.get(path))
     if (!found || !whose || !seals) return null
     const text = await seals.decrypt({ name: 'AES-GCM', iv: found.iv }, whose.key, found.sealed)
@@ -92,7 +99,7 @@ export function createKeptAnswers(shelf: AnswerShelf, seals: SubtleCrypto | unde
 
   // What a browser cannot keep is not kept: no page waits for it, or fails by it.
   return {
-    begin: (account: string) => begin(account).catch(() => {}),
+    begin: (account: string, keeper: Keeper) => begin(account, keeper).catch(() => {}),
     keep: (path: string, body: unknown) => keep(path, body).catch(() => {}),
     find: <T>(path: string) => find<T>(path).catch(() => null),
     saidAt: (path: string) => saidAt(path).catch(() => null),

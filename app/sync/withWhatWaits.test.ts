@@ -75,6 +75,12 @@ describe('the queue', () => {
     expect(queueWith(shown, [ready], [student]).waiting).toHaveLength(1)
     expect(queueWith(TOLD, [ready], []).waiting).toEqual([])
   })
+  it('has nobody whose wait was taken back here', () => {
+    const told = queueWith(TOLD, [ready], [student])
+    const takenBack = (id: string) => waits('not ready', id, null, '2026-10-05T18:20:00Z')
+    expect(queueWith(told, [takenBack('w')], [student]).waiting).toEqual([])
+    expect(queueWith(told, [takenBack('another')], [student]).waiting).toHaveLength(1)
+  })
   it('has nobody whose coupon was read here since, but whoever is ready again', () => {
     const told = queueWith(TOLD, [ready], [student])
     expect(queueWith(told, [read('2026-10-05T18:20:00Z')], [student]).waiting).toEqual([])

@@ -30,7 +30,7 @@ export function rodsWith(
 
 /**
  * A queue with those who were said to be ready while the server was away, and without those whose coupon was read
- * since: both wait here to be sent.
+ * since, or is not ready after all: all of it waits here to be sent.
  */
 export function queueWith(
   told: FloorQueue,
@@ -49,7 +49,10 @@ export function queueWith(
     const { id: studentId, name, booth } = student
     return [{ id, studentId, name, booth, since: madeAt, saidBy: 'instructor', readToday: false }]
   })
-  const waiting = [...told.waiting, ...said].filter(one => (readAt(one.studentId) ?? '') < one.since)
+  const takenBack = new Set(mine.filter(one => one.kind === 'not ready').map(one => one.id))
+  const waiting = [...told.waiting, ...said].filter(
+    one => !takenBack.has(one.id) && (readAt(one.studentId) ?? '') < one.since,
+  )
   return { ...told, waiting }
 }
 

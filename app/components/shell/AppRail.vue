@@ -4,9 +4,7 @@ import { useOutbox } from '~/stores/outbox'
 import { useSections } from '~/stores/sections'
 import { useSession } from '~/stores/session'
 import { useClassKept } from '~/composables/classKept'
-import { wallTime } from '~/composables/shopClock'
 import { useShopTheme } from '~/composables/shopTheme'
-import { reach } from '~/sync/reach'
 
 const session = useSession()
 const sections = useSections()
@@ -86,13 +84,7 @@ async function leave() {
         <v-icon :icon="mdiKeyVariant" size="22" /><span>{{ session.me?.name }}</span>
       </button>
       <p v-if="session.isStaff && sections.current" class="where">{{ sections.current.name }}</p>
-      <p v-if="reach.away" role="alert" class="away">
-        <b>▲ Server away</b>
-        <span class="rest">
-          since {{ wallTime(reach.away) }}{{ reach.knownAt ? `, shown as of ${wallTime(reach.knownAt)}` : '' }}. What
-          you do is kept here.
-        </span>
-      </p>
+      <ServerAway />
       <LazyNewVersion v-if="$pwa?.needRefresh" />
       <p role="status" :class="{ waits: outbox.mine.length > 0 }">
         <button v-if="outbox.mine.length > 0" type="button" class="refused" @click="asking = true">
