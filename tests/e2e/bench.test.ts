@@ -37,8 +37,7 @@ const verdict = (page: Page) => page.getByRole('complementary').getByRole('headi
 
 describe('by keys', () => {
   it('a six-bead pad with three flaws goes from next coupon to saved in at most 14 presses', async () => {
-    const page = await signedIn(browser, 'tobias')
-    await page.goto(`${ADDRESS}/bench`)
+    const page = await signedIn(browser, 'tobias', { at: '/bench' })
     await page.getByRole('button', { name: 'Next coupon' }).waitFor()
     const { press, count } = countingKeys(page)
     await press('n')
@@ -194,8 +193,7 @@ describe('nothing is lost', () => {
       why: '',
       document: aCoupon({ studentId: school.mine.id }),
     })
-    const page = await signedIn(browser, 'tobias')
-    await page.goto(`${ADDRESS}/bench?coupon=${id}&name=Oriel%20Tamsin`)
+    const page = await signedIn(browser, 'tobias', { at: `/bench?coupon=${id}&name=Oriel%20Tamsin` })
     await page.getByRole('heading', { name: 'Oriel Tamsin' }).waitFor()
     await page.route('**/api/**', route => route.abort())
     await page.keyboard.press('k')
@@ -232,8 +230,7 @@ describe('nothing is lost', () => {
       why: '',
       document: aCoupon({ studentId: school.mine.id }),
     })
-    const page = await signedIn(browser, 'tobias')
-    await page.goto(`${ADDRESS}/bench?coupon=${id}&name=Oriel%20Tamsin`)
+    const page = await signedIn(browser, 'tobias', { at: `/bench?coupon=${id}&name=Oriel%20Tamsin` })
     await page.getByRole('heading', { name: 'Oriel Tamsin' }).waitFor()
     await page.keyboard.press('k')
     await school.lead.ask('PUT', `/api/coupons/${id}`, {

@@ -59,8 +59,7 @@ describe('the tablet that goes round', () => {
     await tablet.getByRole('button', { name: 'Next student' }).click()
     await tablet.getByRole('heading', { name: 'Your coupon' }).waitFor()
 
-    const page = await teaching(browser, 'tobias', section)
-    await page.goto(`${ADDRESS}/?`)
+    const page = await teaching(browser, 'tobias', section, { at: '/?' })
     await page.getByText('has read it').waitFor()
     await page.getByRole('link', { name: 'Read a coupon of Isolde Brack' }).first().click()
     await page.getByText('0 marked').waitFor()
@@ -90,8 +89,7 @@ it('a second instructor reads blind, and House shows how the two agree', async (
     why: '',
     document: { ...exampleRead(DEFAULT_HOUSE_RULES), studentId: student, classDay: today },
   })
-  const page = await signedIn(browser, 'maren')
-  await page.goto(`${ADDRESS}/second-reading?coupon=${couponId}`)
+  const page = await signedIn(browser, 'maren', { at: `/second-reading?coupon=${couponId}` })
   await page.getByText('0 marked').waitFor()
   await page.keyboard.press('Enter')
   await page.getByRole('heading', { name: 'Missed 4' }).waitFor()

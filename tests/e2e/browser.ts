@@ -1,11 +1,22 @@
 import { expect } from 'vitest'
 import type { Browser, BrowserContextOptions, Locator, Page } from 'playwright-core'
-import { ADDRESS, PASSWORD } from '../session'
+import { ADDRESS, Visitor } from '../session'
 
 export { openChromium as openBrowser } from '../../bin/tasks/chromium'
 
-/** A page of its own, signed in through the sign-in form. Page errors fail the test that reads `errors`. */
-export async function signedIn(browser: Browser, username: string, options: BrowserContextOptions = {}): Promise<Page> {
+interface PageOptions extends BrowserContextOptions {
+  /** The page that is opened first. */
+  readonly at?: string
+  /** The section that the browser last taught. */
+  readonly section?: string
+}
+
+/** A page of its own, with a session of its own: the door itself has its own tests. */
+export async function signedIn(
+  browser: Browser,
+  username: string,
+  { at = '/', section, ...options }: PageOptions = {},
+): Promise<Page> {
   const context = await browser.newContext({
     viewport: { width: 1280, height: 800 },
     reducedMotion: 'reduce',
@@ -23,10 +34,14 @@ export async function signedIn(browser: Browser, username: string, options: Brow
   page.on('framenavigated', frame => heard.push(`at ${frame.url()}`))
   page.on('request', request => heard.push(`> ${request.url()}`))
   page.on('response', response => heard.push(`${response.status()} ${response.url()}`))
-  await page.goto(`${ADDRESS}/sign-in`)
-  await page.getByLabel('User name').fill(username)
-  await page.getByLabel('Password').fill(PASSWORD)
-  await page.getByRole('button', { name: 'Sign in' }).click()
+  const [name, value] = (await new Visitor().signIn(username)).headers.cookie!.split('=', 2)
+  await context.addCookies([{ name: name!, value: value!, url: ADDRESS }])
+  // Once: a page may choose another.
+  if (section)
+    await context.addInitScript(id => {
+      if (localStorage.getItem('fusilis.section') === null) localStorage.setItem('fusilis.section', id)
+    }, section)
+  await page.goto(`${ADDRESS}${at}`)
   await page
     .getByRole('navigation', { name: 'Rooms' })
     .waitFor()
@@ -39,16 +54,8 @@ export async function signedIn(browser: Browser, username: string, options: Brow
 }
 
 /** A page signed in, with a section chosen: whatever the browser last taught. */
-export async function teaching(
-  browser: Browser,
-  username: string,
-  sectionId: string,
-  options: BrowserContextOptions = {},
-): Promise<Page> {
-  const page = await signedIn(browser, username, options)
-  await page.evaluate(id => localStorage.setItem('fusilis.section', id), sectionId)
-  return page
-}
+export const teaching = (browser: Browser, username: string, section: string, options: PageOptions = {}) =>
+  signedIn(browser, username, { ...options, section })
 
 /** Presses keys one by one and counts them: how long a piece of work is in hand movements. */
 export function countingKeys(page: Page): { press: (...keys: string[]) => Promise<void>; count: () => number } {

@@ -19,8 +19,7 @@ afterAll(() => browser?.close())
 
 describe('the likely cause', () => {
   it('has odds that move with an answer, says what speaks for it, and is set right by the instructor', async () => {
-    const page = await teaching(browser, 'tobias', section.id)
-    await page.goto(`${ADDRESS}/bench?student=${student.id}`)
+    const page = await teaching(browser, 'tobias', section.id, { at: `/bench?student=${student.id}` })
     await page.getByRole('heading', { name: 'Tove Ashgrove' }).waitFor()
     for (let n = 0; n < 5; n++) {
       await page.keyboard.press('u')
@@ -97,8 +96,7 @@ describe('the likely cause', () => {
   })
 
   it('is not read off a pad of crooked, unlapped beads', async () => {
-    const page = await teaching(browser, 'tobias', section.id)
-    await page.goto(`${ADDRESS}/bench?student=${student.id}`)
+    const page = await teaching(browser, 'tobias', section.id, { at: `/bench?student=${student.id}` })
     await page.getByRole('heading', { name: 'Tove Ashgrove' }).waitFor()
     for (let n = 0; n < 5; n++) for (const key of ['c', 'l', 'ArrowUp']) await page.keyboard.press(key)
     await page.getByText('nothing else can be read off it').waitFor()
@@ -107,8 +105,7 @@ describe('the likely cause', () => {
   })
 
   it('follows what the student says, by one key and a number, and by the same again taken back', async () => {
-    const page = await teaching(browser, 'tobias', section.id)
-    await page.goto(`${ADDRESS}/bench?student=${student.id}`)
+    const page = await teaching(browser, 'tobias', section.id, { at: `/bench?student=${student.id}` })
     await page.getByRole('heading', { name: 'Tove Ashgrove' }).waitFor()
     await page.waitForURL(`${ADDRESS}/bench`)
     await page.keyboard.press('6')
@@ -129,8 +126,7 @@ describe('the likely cause', () => {
   })
 
   it('is counted in the House, where a lead may begin anew', async () => {
-    const page = await teaching(browser, 'maren', section.id)
-    await page.goto(`${ADDRESS}/house/causes`)
+    const page = await teaching(browser, 'maren', section.id, { at: '/house/causes' })
     await page.getByText('Instructors have said the cause of 1 coupon.').waitFor()
     const row = page.getByRole('row', { name: /No pause at the toes/ })
     expect((await row.getByRole('cell').allInnerTexts()).slice(0, 3)).toEqual(['4.5 %', '4.0 %', '1'])

@@ -33,8 +33,7 @@ beforeAll(async () => {
 afterAll(() => browser?.close())
 
 it('a coupon is held against several codes at once, and a failing line leads to its marks', async () => {
-  const page = await teaching(browser, 'tobias', section.id)
-  await page.goto(`${ADDRESS}/bench?coupon=${couponId}&name=Jonas%20Merrow`)
+  const page = await teaching(browser, 'tobias', section.id, { at: `/bench?coupon=${couponId}&name=Jonas%20Merrow` })
   await page.getByRole('heading', { name: 'Jonas Merrow' }).waitFor()
   await page.keyboard.press('7')
   const dialog = page.getByRole('dialog')
@@ -57,8 +56,7 @@ it('a coupon is held against several codes at once, and a failing line leads to 
 })
 
 it('a lead copies a shipped set and edits it with the book at hand; it takes the shipped one’s place', async () => {
-  const page = await teaching(browser, 'maren', section.id)
-  await page.goto(`${ADDRESS}/house/criteria`)
+  const page = await teaching(browser, 'maren', section.id, { at: '/house/criteria' })
   await page.getByRole('button', { name: 'Copy and edit' }).click()
   await page.getByLabel('Name').fill('Welder test, our book')
   const editing = page.getByRole('region', { name: 'Editing' })
@@ -94,8 +92,7 @@ it('a lead copies a shipped set and edits it with the book at hand; it takes the
 })
 
 it('an instructor reads the sets and edits none', async () => {
-  const page = await teaching(browser, 'tobias', section.id)
-  await page.goto(`${ADDRESS}/house/criteria`)
+  const page = await teaching(browser, 'tobias', section.id, { at: '/house/criteria' })
   await page.getByRole('heading', { name: 'Structural plate, welder test' }).waitFor()
   expect(await page.getByRole('button', { name: 'Copy and edit' }).count()).toBe(0)
   await page.context().close()

@@ -50,8 +50,7 @@ describe('the day', () => {
   })
 
   it('says what a past class got wrong most; what was shown is kept, and taken back', async () => {
-    const page = await teaching(browser, 'tobias', section.id)
-    await page.goto(`${ADDRESS}/day?day=${DAY}`)
+    const page = await teaching(browser, 'tobias', section.id, { at: `/day?day=${DAY}` })
     await page.getByRole('heading', { name: 'Tue 6 October 2026' }).waitFor()
     await page.getByText('Day X, 18:00–21:00').waitFor()
     await page.getByText('Restarts: 1 of 1 students, 100 % of theirs not sound.').waitFor()
@@ -68,8 +67,7 @@ describe('the day', () => {
 })
 
 it('a tablet that was handed over hangs on the wall: who waits, in order, and nothing of a record', async () => {
-  const wall = await teaching(browser, 'tobias', section.id)
-  await wall.goto(`${ADDRESS}/`)
+  const wall = await teaching(browser, 'tobias', section.id, { at: '/' })
   await wall.getByRole('button', { name: 'Hand over tablet' }).click()
   await wall.getByRole('dialog').getByRole('button', { name: 'Hand over' }).click()
   await wall.waitForURL(`${ADDRESS}/kiosk`)

@@ -22,8 +22,7 @@ afterAll(async () => {
 })
 
 const house = async (username = 'maren'): Promise<Page> => {
-  const page = await signedIn(browser, username)
-  await page.goto(`${ADDRESS}/house`)
+  const page = await signedIn(browser, username, { at: '/house' })
   await page.getByRole('heading', { name: 'Evening T' }).waitFor()
   return page
 }
@@ -79,8 +78,7 @@ describe('students', () => {
 describe('a person’s data', () => {
   it('says who is under age without a guardian’s word, and whose record is due to go', async () => {
     const { section, student } = await addClass(school, 'Wards Z', 'Kerensa Pell')
-    const page = await teaching(browser, 'maren', section.id)
-    await page.goto(`${ADDRESS}/house`)
+    const page = await teaching(browser, 'maren', section.id, { at: '/house' })
     await button(page, 'Change Kerensa Pell').click()
     expect(await page.getByLabel('Who agreed').count()).toBe(0)
     await page.getByLabel('Under age until').fill('2090-03-01')
@@ -162,8 +160,7 @@ describe('a session', () => {
   })
 
   it('ended in the middle of a coupon, loses nothing: sign in, and it is there', async () => {
-    const page = await signedIn(browser, 'tobias')
-    await page.goto(`${ADDRESS}/bench?student=${school.mine.id}`)
+    const page = await signedIn(browser, 'tobias', { at: `/bench?student=${school.mine.id}` })
     await page.getByRole('heading', { name: 'Oriel Tamsin' }).waitFor()
     await page.keyboard.press('k')
     await page.context().clearCookies()
@@ -187,8 +184,7 @@ describe('a record', () => {
         why: '',
         document: aCoupon({ studentId: student.id, ticket: { position, rung: `${position} pad of Una` } }),
       })
-    const page = await signedIn(browser, 'tobias')
-    await page.goto(`${ADDRESS}/record/${student.id}`)
+    const page = await signedIn(browser, 'tobias', { at: `/record/${student.id}` })
     await page.getByText('1G pad of Una').first().waitFor()
     await choose(page, listOf(page, 'Position'), '2G horizontal')
     await page.getByText('1G pad of Una').first().waitFor({ state: 'detached' })
@@ -212,8 +208,7 @@ describe('a record', () => {
       why: '',
       document: aCoupon({ studentId: student.id, beadCount: 3 }),
     })
-    const page = await signedIn(browser, 'tobias')
-    await page.goto(`${ADDRESS}/record/${student.id}`)
+    const page = await signedIn(browser, 'tobias', { at: `/record/${student.id}` })
     const cell = page
       .getByRole('row', { name: /1G flat/ })
       .getByRole('cell')
@@ -232,8 +227,7 @@ describe('a record', () => {
       })
     await save(0, 'first', '')
     await save(1, 'second', 'brushed and looked again')
-    const page = await signedIn(browser, 'tobias')
-    await page.goto(`${ADDRESS}/bench?coupon=${id}&name=Pavo%20Lindqvar`)
+    const page = await signedIn(browser, 'tobias', { at: `/bench?coupon=${id}&name=Pavo%20Lindqvar` })
     await page.getByText('Earlier versions').click()
     await page.getByText('graded again: brushed and looked again').waitFor()
     await page.context().close()
@@ -261,8 +255,7 @@ it('one’s own password is changed from any room, and what is wrong is said at 
 
 it('a lead erases a person, with the name typed again, and the roster has one row less', async () => {
   const { section } = await addClass(school, 'Person Y', 'Tove Ermin')
-  const page = await teaching(browser, 'maren', section.id)
-  await page.goto(`${ADDRESS}/house`)
+  const page = await teaching(browser, 'maren', section.id, { at: '/house' })
   await page.getByRole('button', { name: 'Change Tove Ermin' }).click()
   await page.getByRole('button', { name: 'Erase this person' }).click()
   const dialog = page.getByRole('dialog', { name: 'Erase Tove Ermin?' })

@@ -5,7 +5,6 @@ import { aCoupon } from '../../core/coupon/example'
 import { drawLearner, weldCoupon } from '../../core/simulate'
 import { seededRandom } from '../../core/statistics'
 import { addClass, foundTestSchool, type School } from '../school'
-import { ADDRESS } from '../session'
 import { openBrowser, teaching } from './browser'
 
 let browser: Browser
@@ -87,8 +86,7 @@ const PRINTED: readonly (readonly [name: string, path: () => string, seen: strin
 
 describe.each(['light', 'dark'] as const)('printed from the %s theme', colorScheme => {
   it.each(PRINTED)('%s fits on A4, and can be read on white', async (_, path, seen, mostPages) => {
-    const page = await teaching(browser, 'maren', section, { colorScheme })
-    await page.goto(`${ADDRESS}${path()}`)
+    const page = await teaching(browser, 'maren', section, { colorScheme, at: `${path()}` })
     await page.getByText(seen).first().waitFor()
     await page.waitForTimeout(900)
     const { off, light, pages } = await onPaper(page)

@@ -25,8 +25,7 @@ async function interruptedBy(page: Page, name: string) {
 
 describe('an instructor is interrupted', () => {
   it('and the coupon that was begun waits, with all its steps, through a reload too', async () => {
-    const page = await teaching(browser, 'tobias', school.section.id)
-    await page.goto(`${ADDRESS}/bench?student=${school.mine.id}`)
+    const page = await teaching(browser, 'tobias', school.section.id, { at: `/bench?student=${school.mine.id}` })
     await page.getByRole('heading', { name: 'Oriel Tamsin' }).waitFor()
     await page.waitForURL(`${ADDRESS}/bench`)
     await page.keyboard.press('u')
@@ -76,8 +75,7 @@ describe('an instructor is interrupted', () => {
   })
 
   it('what was not marked is not kept, and what another account parked is not shown', async () => {
-    const page = await teaching(browser, 'maren', school.section.id)
-    await page.goto(`${ADDRESS}/bench?student=${school.mine.id}`)
+    const page = await teaching(browser, 'maren', school.section.id, { at: `/bench?student=${school.mine.id}` })
     await page.getByRole('heading', { name: 'Oriel Tamsin' }).waitFor()
     expect(await strip(page).count()).toBe(0)
     await interruptedBy(page, 'Pavo Lindqvar')

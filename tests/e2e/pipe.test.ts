@@ -44,8 +44,7 @@ const pick = (page: Page, label: string, option: string) => choose(page, listOf(
 
 describe('a pipe on the bench', () => {
   it('of five passes in 6G with four flaws goes from next coupon to saved in at most 30 presses', async () => {
-    const page = await teaching(browser, 'tobias', section.id)
-    await page.goto(`${ADDRESS}/bench`)
+    const page = await teaching(browser, 'tobias', section.id, { at: '/bench' })
     await page.getByRole('button', { name: 'Next coupon' }).waitFor()
     const { press, count } = countingKeys(page)
     await press('n')

@@ -6,7 +6,6 @@ import { setDegree, type CouponDocument, type TryMark } from '../../core/coupon'
 import { aCoupon } from '../../core/coupon/example'
 import type { LadderVersion, StudentProgress } from '../../contract/progress'
 import { addClass, foundTestSchool, type School } from '../school'
-import { ADDRESS } from '../session'
 import { openBrowser, signedIn, teaching } from './browser'
 
 let school: School
@@ -39,8 +38,7 @@ const progress = async () =>
 
 describe('the Board', () => {
   it('shows who is ready; signing off in turn asks nothing, early asks why', async () => {
-    const page = await teaching(browser, 'tobias', section)
-    await page.goto(`${ADDRESS}/board`)
+    const page = await teaching(browser, 'tobias', section, { at: '/board' })
     await page
       .getByRole('region', { name: 'Ready to move up' })
       .getByRole('button', { name: 'Wanda Quill flat pad' })
@@ -68,8 +66,7 @@ describe('the Board', () => {
 
 describe('the way to a test', () => {
   it('runs thousands of attempts, says what would help, and lets the instructor pin what is next', async () => {
-    const page = await signedIn(browser, 'tobias')
-    await page.goto(`${ADDRESS}/record/${student}`)
+    const page = await signedIn(browser, 'tobias', { at: `/record/${student}` })
     await page.getByRole('link', { name: 'Progress' }).click()
     const outlook = page.getByRole('region', { name: 'How a test would go today' })
     await outlook.getByText(/attempts would go well/).waitFor()
@@ -92,8 +89,7 @@ describe('the way to a test', () => {
 
 describe('the report', () => {
   it('is a table, a spreadsheet and a PDF', async () => {
-    const page = await teaching(browser, 'tobias', section, { acceptDownloads: true })
-    await page.goto(`${ADDRESS}/report`)
+    const page = await teaching(browser, 'tobias', section, { acceptDownloads: true, at: '/report' })
     await page
       .getByRole('row', { name: /Wanda Quill/ })
       .getByText('4 coupons')
@@ -117,8 +113,7 @@ describe('the report', () => {
 describe('the ladder', () => {
   it('is put in order by keys; what cannot be climbed is said at once and not saved', async () => {
     const before = (await school.lead.ask<LadderVersion>('GET', '/api/ladder')).body
-    const page = await signedIn(browser, 'maren')
-    await page.goto(`${ADDRESS}/house/ladder`)
+    const page = await signedIn(browser, 'maren', { at: '/house/ladder' })
     await page.getByRole('button', { name: 'flat pad up', exact: true }).click()
     await page.getByRole('alert').getByText('flat pad stands before arc strikes, which it needs').waitFor()
     expect(await page.getByRole('button', { name: 'Save the ladder' }).isDisabled()).toBe(true)
@@ -140,8 +135,7 @@ describe('the ladder', () => {
   })
 
   it('is dragged into order', async () => {
-    const page = await signedIn(browser, 'maren')
-    await page.goto(`${ADDRESS}/house/ladder`)
+    const page = await signedIn(browser, 'maren', { at: '/house/ladder' })
     const items = page.getByRole('region', { name: 'The ladder' }).getByRole('listitem')
     await items.first().waitFor()
     const at = 3

@@ -38,8 +38,7 @@ describe('the queue', () => {
     await queue(other).getByText('1 waits').waitFor()
 
     // The tablet: a name, and that it is ready. Four taps are allowed, two are needed.
-    const tablet = await teaching(browser, 'tobias', section.id)
-    await tablet.goto(`${ADDRESS}/`)
+    const tablet = await teaching(browser, 'tobias', section.id, { at: '/' })
     await tablet.getByRole('button', { name: 'Hand over tablet' }).click()
     await tablet.getByRole('dialog').getByRole('button', { name: 'Hand over' }).click()
     await tablet.waitForURL('**/kiosk')
@@ -68,8 +67,7 @@ describe('the queue', () => {
   })
 
   it('a student with an own account says it, and sees the place', async () => {
-    const page = await signedIn(browser, 'oriel')
-    await page.goto(`${ADDRESS}/kiosk`)
+    const page = await signedIn(browser, 'oriel', { at: '/kiosk' })
     await page.getByRole('button', { name: 'My coupon is ready' }).click()
     await page.getByText(/^You are (next|\d)/).waitFor()
     await page.getByRole('button', { name: 'Take it back' }).click()

@@ -71,15 +71,13 @@ describe('the reading room', () => {
       [first, true],
       [second, false],
     ])
-    const page = await signedIn(browser, 'tobias')
-    await page.goto(`${ADDRESS}/record/${student}`)
+    const page = await signedIn(browser, 'tobias', { at: `/record/${student}` })
     await page.getByRole('heading', { name: 'Corin Vale' }).waitFor()
     await page.context().close()
   })
 
   it('an answer that does not reach the server waits here, practice goes on, and it is one answer', async () => {
-    const page = await signedIn(browser, 'maren')
-    await page.goto(`${ADDRESS}/reading-room`)
+    const page = await signedIn(browser, 'maren', { at: '/reading-room' })
     await causes(page).getByRole('button').first().click()
     await page.route('**/api/reading-room/*', route => route.abort())
     await changes(page).getByRole('button').first().click()

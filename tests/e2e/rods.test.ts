@@ -27,8 +27,7 @@ const room = async () => (await school.lead.ask<RodRoom>('GET', '/api/rods')).bo
 const LOT = 'E7018 1/8 in, lot R 2291'
 
 it('a lot is written down, rods are drawn and brought back with their stubs, and what lies there is counted', async () => {
-  const page = await teaching(browser, 'tobias', section.id)
-  await page.goto(`${ADDRESS}/rods`)
+  const page = await teaching(browser, 'tobias', section.id, { at: '/rods' })
   await page.getByRole('button', { name: 'New lot' }).click()
   await page.getByRole('button', { name: 'Save' }).click()
   await page.getByText('This is missing').first().waitFor()
@@ -90,8 +89,7 @@ it('rods past their hours are said on the booth, on the ticket, and when a test 
   expect((await school.lead.ask('PUT', `/api/rod-movements/${line}`, { ...said, lotId: lot.id })).status).toBe(200)
   await run(database(), 'UPDATE rod_movement SET noted_at = noted_at - INTERVAL 5 HOUR WHERE id = ?', [line])
 
-  const page = await teaching(browser, 'tobias', section.id)
-  await page.goto(`${ADDRESS}/`)
+  const page = await teaching(browser, 'tobias', section.id, { at: '/' })
   await page.getByText('▲ rods past their hours').waitFor()
   await page.goto(`${ADDRESS}/bench?student=${student.id}`)
   await page.getByText(/5 h out of 4/).waitFor()

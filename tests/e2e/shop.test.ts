@@ -26,8 +26,7 @@ const place = (page: Page, name: string) => page.getByRole('button', { name, exa
 
 describe('the shop', () => {
   it('is laid out by number, moved about by keys and by taps, and saved', async () => {
-    const page = await signedIn(browser, 'maren')
-    await page.goto(`${ADDRESS}/house/shop`)
+    const page = await signedIn(browser, 'maren', { at: '/house/shop' })
     await page.getByRole('spinbutton', { name: 'Booths' }).fill('4')
     await page.getByRole('spinbutton', { name: 'In a row' }).fill('2')
     await page.getByRole('button', { name: 'Lay them out' }).click()
@@ -108,8 +107,7 @@ describe('the shop', () => {
 
 describe('hours of a programme', () => {
   it('are asked for in House, and what is left of them stands on the Record', async () => {
-    const page = await signedIn(browser, 'maren')
-    await page.goto(`${ADDRESS}/house`)
+    const page = await signedIn(browser, 'maren', { at: '/house' })
     const hours = page.getByRole('region', { name: 'Hours', exact: true })
     await hours.getByRole('button', { name: 'Ask for hours' }).click()
     await hours.getByLabel('Hours').fill('0')

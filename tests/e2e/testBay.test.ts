@@ -213,8 +213,7 @@ describe('a bend', () => {
 
 describe('afterwards', () => {
   it('a use is noted with a witness, and the dates go out as a calendar', async () => {
-    const page = await teaching(browser, 'tobias', section)
-    await page.goto(`${ADDRESS}/test-bay/continuity`)
+    const page = await teaching(browser, 'tobias', section, { at: '/test-bay/continuity' })
     await page.getByRole('button', { name: 'Used: Odo Brant, SMAW' }).click()
     await page.getByLabel('Witness').fill('')
     await page.getByRole('button', { name: 'Save' }).click()
@@ -235,8 +234,7 @@ describe('afterwards', () => {
   })
 
   it('a lead corrects a copy of a book; a test by it is judged by its figure', async () => {
-    const page = await signedIn(browser, 'maren')
-    await page.goto(`${ADDRESS}/house/codes`)
+    const page = await signedIn(browser, 'maren', { at: '/house/codes' })
     await page.getByRole('button', { name: 'Copy and edit' }).click()
     await page.getByLabel('Name').fill('Our structural book')
     await page.getByRole('tab', { name: 'Bends' }).click()
@@ -269,8 +267,7 @@ describe('afterwards', () => {
   })
 
   it('a student sees the own tests and no one else’s, and no test itself', async () => {
-    const page = await signedIn(browser, 'oriel')
-    await page.goto(`${ADDRESS}/record/${school.mine.id}/tests`)
+    const page = await signedIn(browser, 'oriel', { at: `/record/${school.mine.id}/tests` })
     // Whether this student has been tested depends on what ran before; the other's tests are not here either way.
     await page
       .getByText(/No test has been planned yet\.|How it stands/)

@@ -184,8 +184,7 @@ describe('a slow network', () => {
 
 describe('planning for pipe', () => {
   it('proposes a 6G pipe, says what pieces a book has no test for, and draws four specimens at 45 degrees', async () => {
-    const page = await teaching(browser, 'tobias', section)
-    await page.goto(`${ADDRESS}/test-bay/plan?student=${student}`)
+    const page = await teaching(browser, 'tobias', section, { at: `/test-bay/plan?student=${student}` })
     await page.getByText('Runa Halder, right hand').waitFor()
     await page.getByRole('button', { name: 'Pipe', exact: true }).click()
     const sets = page.getByRole('region', { name: 'The fewest pieces' })

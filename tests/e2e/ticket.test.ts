@@ -11,8 +11,7 @@ let page: Page
 beforeAll(async () => {
   school = await foundTestSchool()
   browser = await openBrowser()
-  page = await teaching(browser, 'tobias', school.section.id)
-  await page.goto(`${ADDRESS}/bench?student=${school.other.id}`)
+  page = await teaching(browser, 'tobias', school.section.id, { at: `/bench?student=${school.other.id}` })
   await page.getByRole('heading', { name: 'Pavo Lindqvar' }).waitFor()
 })
 afterAll(() => browser?.close())
