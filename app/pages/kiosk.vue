@@ -10,6 +10,7 @@ import { useLoader } from '~/composables/loader'
 import { useHouseRules } from '~/stores/houseRules'
 import { useBlindReadings } from '~/stores/blindReadings'
 import { messageOf } from '~/stores/request'
+import { reach } from '~/sync/reach'
 import { RequestFailure } from '~/sync/requestFailure'
 import { useSession } from '~/stores/session'
 
@@ -51,9 +52,17 @@ function choose(student: Kiosk['students'][number] | null) {
   code.value = ''
 }
 
+/** A code is looked at by the server: without it nobody reads. */
+const takesCode = computed(() => chosen.value?.hasCode === true && reach.away === null)
+const readFirst = computed(() => {
+  if (reach.away !== null) return 'To read it yourself first, wait until the server answers.'
+  if (takesCode.value) return 'Or read it yourself first:'
+  return 'To read it yourself first you need a code: ask your instructor.'
+})
+
 async function enter() {
   if (!chosen.value || busy.value) return
-  if (!chosen.value.hasCode) return choose(null)
+  if (!takesCode.value) return choose(null)
   if (!/^\d{4}$/.test(code.value)) {
     refused.value = 'Type the four digits of your code'
     return
@@ -205,15 +214,9 @@ async function nextStudent() {
       @close="choose(null)"
     >
       <ReadyNow :student-id="chosen.id" :name="chosen.name" />
-      <p class="none">
-        {{
-          chosen.hasCode
-            ? 'Or read it yourself first:'
-            : 'To read it yourself first you need a code: ask your instructor.'
-        }}
-      </p>
+      <p class="none">{{ readFirst }}</p>
       <v-text-field
-        v-if="chosen.hasCode"
+        v-if="takesCode"
         v-model="code"
         label="Your code, four digits"
         inputmode="numeric"
@@ -222,7 +225,7 @@ async function nextStudent() {
         maxlength="4"
         autofocus
       />
-      <CodePad v-if="chosen.hasCode" v-model="code" :busy="busy" />
+      <CodePad v-if="takesCode" v-model="code" :busy="busy" />
     </FormDialog>
   </div>
 </template>

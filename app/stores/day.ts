@@ -5,6 +5,7 @@ import { NOW, type AttendanceSave, type DayStudent, type DemonstrationSave, type
 import { dayWith } from '~/sync/withWhatWaits'
 import { useOutbox } from './outbox'
 import { request } from './request'
+import { useSession } from './session'
 
 const NOTHING_NOTED: AttendanceNote = { came: null, left: null, absent: false, why: '' }
 
@@ -12,10 +13,11 @@ const sayNote = ({ absent, left }: AttendanceNote) => (absent ? 'is missing' : l
 
 /** A section's class day: who was there, what was shown, and what it came to. */
 export const useDay = defineStore('day', () => {
+  const session = useSession()
   const outbox = useOutbox()
   /** As the server told it last; what was noted here, and is not told yet, stands on it. */
   const told = shallowRef<SectionDay | null>(null)
-  const day = computed(() => told.value && dayWith(told.value, outbox.left))
+  const day = computed(() => told.value && dayWith(told.value, outbox.left, { by: session.me?.name ?? '' }))
   const sectionId = ref('')
 
   /** @param classDay another than today's; empty for today */
@@ -25,6 +27,10 @@ export const useDay = defineStore('day', () => {
     sectionId.value = id
   }
   const again = async () => day.value && load(sectionId.value, day.value.classDay)
+
+  outbox.onSaved(({ kind }) => {
+    if (kind === 'attendance' || kind === 'demonstration') void again().catch(() => {})
+  })
 
   /** Notes something of a student's day; what was noted before stands but for what is said anew. */
   async function note(student: DayStudent, said: Partial<AttendanceNote>): Promise<void> {
@@ -41,16 +47,13 @@ export const useDay = defineStore('day', () => {
   async function show(id: string, what: Pick<DemonstrationSave, 'topic' | 'minutes'>): Promise<void> {
     const { classDay, students } = day.value!
     const there = students.filter(student => student.attendance.state === 'here').length
-    await request('PUT', `/api/demonstrations/${id}`, {
-      ...what,
-      sectionId: sectionId.value,
-      classDay,
-      students: there,
-    })
+    const body: DemonstrationSave = { ...what, sectionId: sectionId.value, classDay, students: there }
+    await outbox.send({ kind: 'demonstration', id, body, student: '', about: `demonstration: ${what.topic}` })
     await again()
   }
   async function takeBack(id: string): Promise<void> {
-    await request('DELETE', `/api/demonstrations/${id}`)
+    if (outbox.find({ kind: 'demonstration', id })) await outbox.forget({ kind: 'demonstration', id })
+    else await request('DELETE', `/api/demonstrations/${id}`)
     await again()
   }
 

@@ -4,7 +4,7 @@ import type { FloorQueue, QueuePlace, WaitingStudent } from '~~/contract/floor'
 import type { FloorStudent } from '~~/contract/people'
 import type { Remark, RemarkSave } from '~~/contract/remarks'
 import type { FloorBooths } from '~~/contract/shop'
-import { queueWith } from '~/sync/withWhatWaits'
+import { queueWith, remarksWith } from '~/sync/withWhatWaits'
 import { useOutbox } from './outbox'
 import { request } from './request'
 import { useSession } from './session'
@@ -19,7 +19,10 @@ export const useFloor = defineStore('floor', () => {
   /** As the server told it last; who was said to wait here, and is not told yet, stands behind. */
   const told = shallowRef<FloorQueue>(NOBODY_WAITS)
   const queue = computed(() => queueWith(told.value, outbox.left, students.value))
-  const remarks = shallowRef<Remark[]>([])
+  const leftRemarks = shallowRef<Remark[]>([])
+  const remarks = computed(() =>
+    remarksWith(leftRemarks.value, outbox.left, { by: session.me?.name ?? '', sectionId: sectionId.value }),
+  )
   const booths = shallowRef<FloorBooths>({ faults: [], students: [] })
   const sectionId = ref<string | null>(null)
 
@@ -32,7 +35,7 @@ export const useFloor = defineStore('floor', () => {
     ])
     students.value = found
     told.value = waits
-    remarks.value = left
+    leftRemarks.value = left
     booths.value = standing
     sectionId.value = id
   }
@@ -46,7 +49,7 @@ export const useFloor = defineStore('floor', () => {
       remarksOf(id),
       boothsOf(id),
     ])
-    remarks.value = left
+    leftRemarks.value = left
     booths.value = standing
     if (now.readings !== told.value.readings) await load(id)
     else told.value = now
@@ -59,12 +62,14 @@ export const useFloor = defineStore('floor', () => {
 
   /** Leaves a remark for next time. @throws RequestFailure with the field that is wrong */
   async function remark(id: string, save: RemarkSave): Promise<void> {
-    await request('PUT', `/api/remarks/${id}`, save)
+    const student = save.studentId ? nameOf(save.studentId) : ''
+    await outbox.send({ kind: 'remark', id, body: save, student, about: `for next time: ${save.says}` })
     await follow()
   }
   async function tick(id: string): Promise<void> {
+    if (outbox.find({ kind: 'remark', id })) return outbox.forget({ kind: 'remark', id })
     await request('POST', `/api/remarks/${id}/tick`)
-    remarks.value = remarks.value.filter(one => one.id !== id)
+    leftRemarks.value = leftRemarks.value.filter(one => one.id !== id)
   }
 
   const waitOf = (studentId: string): WaitingStudent | null =>

@@ -18,7 +18,7 @@ import type { OvenReadingSave, RodLotSave, RodRoom } from '~~/contract/rodRoom'
 import { useHouseRules } from './houseRules'
 import type { Intent } from '~/sync/intents'
 import { reach } from '~/sync/reach'
-import { rodsWith } from '~/sync/withWhatWaits'
+import { ovensWith, rodsWith } from '~/sync/withWhatWaits'
 import { useOutbox } from './outbox'
 import { usePeople } from './people'
 import { request } from './request'
@@ -74,9 +74,15 @@ export const useRods = defineStore('rods', () => {
   /** As the server told it last; what waits here to be sent stands on it. */
   const told = shallowRef<RodRoom>(NOTHING)
   const waiting = computed(() => outbox.left.filter(one => one.kind === 'rods') as readonly Intent<SaidOfRods>[])
-  const room = computed(() => rodsWith(told.value, waiting.value, { by: session.me?.name ?? '', aheadMs }))
+  const room = computed(() => {
+    const by = { by: session.me?.name ?? '', aheadMs }
+    return {
+      ...rodsWith(told.value, waiting.value, by),
+      ovens: ovensWith(told.value.ovens, outbox.left, by),
+    }
+  })
   outbox.onSaved(intent => {
-    if (intent.kind === 'rods') void load().catch(() => {})
+    if (intent.kind === 'rods' || intent.kind === 'oven reading') void load().catch(() => {})
   })
   const loaded = ref(false)
 
@@ -122,8 +128,14 @@ export const useRods = defineStore('rods', () => {
   }
 
   async function noteOven(reading: OvenReadingSave): Promise<void> {
-    await request('PUT', `/api/oven-readings/${uuid()}`, reading)
-    await load()
+    await outbox.send({
+      kind: 'oven reading',
+      id: uuid(),
+      body: reading,
+      student: '',
+      about: `${reading.oven} was read`,
+    })
+    await load().catch(() => {})
   }
 
   /**

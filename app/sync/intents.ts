@@ -9,6 +9,9 @@ export type IntentKind =
   | 'not ready'
   | 'attendance'
   | 'rods'
+  | 'remark'
+  | 'demonstration'
+  | 'oven reading'
 
 interface KindOfIntent {
   readonly path: string
@@ -29,6 +32,9 @@ export const INTENT_KINDS: Readonly<Record<IntentKind, KindOfIntent>> = {
   'not ready': { path: '/api/waiting', pageHolds: true, takesAway: true },
   'attendance': { path: '/api/attendance', pageHolds: true },
   'rods': { path: '/api/rod-movements', pageHolds: true },
+  'remark': { path: '/api/remarks', pageHolds: true },
+  'demonstration': { path: '/api/demonstrations', pageHolds: true },
+  'oven reading': { path: '/api/oven-readings', pageHolds: true },
 }
 
 /** One thing that somebody meant to save. Sent twice under its id it is saved once. */

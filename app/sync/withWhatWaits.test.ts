@@ -6,7 +6,7 @@ import { NOW, type AttendanceSave, type SectionDay } from '~~/contract/day'
 import type { FloorQueue } from '~~/contract/floor'
 import type { RodRoom } from '~~/contract/rodRoom'
 import type { Intent, IntentKind } from './intents'
-import { dayWith, queueWith, rodsWith } from './withWhatWaits'
+import { dayWith, ovensWith, queueWith, remarksWith, rodsWith } from './withWhatWaits'
 
 let turn = 0
 const waits = <Body>(kind: IntentKind, id: string, body: Body, madeAt: string, student = ''): Intent<Body> => ({
@@ -92,12 +92,40 @@ describe('the queue', () => {
   })
 })
 
+describe('remarks', () => {
+  const save = { sectionId: 'c', studentId: 's', booth: null, says: 'new gloves' }
+  const left = waits('remark', 'r', save, '2026-10-05T18:10:00Z', 'Senara Quick')
+  const mine = { by: 'tobias', sectionId: 'c' }
+
+  it('that were left here stand behind the others, once, and in their own section', () => {
+    const shown = remarksWith([], [left], mine)
+    expect(shown).toEqual([{ ...save, id: 'r', student: 'Senara Quick', by: 'tobias', at: '2026-10-05T18:10:00Z' }])
+    expect(remarksWith(shown, [left], mine)).toHaveLength(1)
+    expect(remarksWith([], [left], { ...mine, sectionId: 'another' })).toEqual([])
+    expect(remarksWith([], [waits('remark', 'q', { ...save, studentId: null }, '')], mine)[0]!.student).toBeNull()
+  })
+})
+
+it('an oven is as it was read last, here or there, by the server’s clock', () => {
+  const told = [{ oven: 'oven 1', celsius: 120, doorOpen: false, by: 'maren', at: '2026-10-05T18:30:00.000Z' }]
+  const read = (celsius: number, at: string) =>
+    waits('oven reading', at, { oven: 'oven 1', celsius, doorOpen: true }, `2026-10-05T18:${at}:00Z`)
+  const by = { by: 'tobias', aheadMs: 60_000 }
+  expect(ovensWith(told, [read(90, '20')], by)).toEqual(told)
+  expect(ovensWith(told, [read(80, '45'), read(90, '40')], by)).toEqual([
+    { oven: 'oven 1', celsius: 80, doorOpen: true, by: 'tobias', at: '2026-10-05T18:46:00.000Z' },
+  ])
+  expect(ovensWith([], [read(90, '20')], by)).toHaveLength(1)
+})
+
 describe('the class day', () => {
   const TOLD = {
     classDay: '2026-10-05',
     meeting: { from: '18:00', to: '21:00' },
     students: [{ id: 's', coupons: 0, attendance: { state: 'not seen' } }],
+    demonstrations: [],
   } as unknown as SectionDay
+  const by = { by: 'tobias' }
   const note = (more: Partial<AttendanceSave>) =>
     waits<AttendanceSave>(
       'attendance',
@@ -107,9 +135,17 @@ describe('the class day', () => {
     )
   it('has what was noted here, at the time when it was noted', () => {
     setShopZone('UTC')
-    const shown = (more: Partial<AttendanceSave>) => dayWith(TOLD, [note(more)]).students[0]!.attendance
+    const shown = (more: Partial<AttendanceSave>) => dayWith(TOLD, [note(more)], by).students[0]!.attendance
     expect(shown({ came: NOW })).toMatchObject({ state: 'here', came: '18:30', late: true })
     expect(shown({ absent: true }).state).toBe('absent')
-    expect(dayWith(TOLD, [note({ classDay: '2026-10-06', absent: true })]).students).toEqual(TOLD.students)
+    expect(dayWith(TOLD, [note({ classDay: '2026-10-06', absent: true })], by).students).toEqual(TOLD.students)
+  })
+  it('has what was shown here that day, once', () => {
+    const what = { topic: 'close the arc', minutes: 10, sectionId: 'c', students: 9, classDay: '2026-10-05' }
+    const gave = (classDay: string) => waits('demonstration', 'd', { ...what, classDay }, '2026-10-05T19:00:00Z')
+    const shown = dayWith(TOLD, [gave('2026-10-05')], by)
+    expect(shown.demonstrations).toEqual([{ ...what, id: 'd', by: 'tobias' }])
+    expect(dayWith(shown, [gave('2026-10-05')], by).demonstrations).toHaveLength(1)
+    expect(dayWith(TOLD, [gave('2026-10-06')], by).demonstrations).toEqual([])
   })
 })

@@ -1,10 +1,11 @@
 import { attendanceOf } from '~~/core/floor'
 import { bookLine, type SaidOfRods } from '~~/core/rodRoom'
 import type { CouponSave } from '~~/contract/coupon'
-import { NOW, type AttendanceSave, type SectionDay } from '~~/contract/day'
+import { NOW, type AttendanceSave, type Demonstration, type DemonstrationSave, type SectionDay } from '~~/contract/day'
 import type { FloorQueue, WaitingStudent } from '~~/contract/floor'
 import type { FloorStudent } from '~~/contract/people'
-import type { RodRoom } from '~~/contract/rodRoom'
+import type { Remark, RemarkSave } from '~~/contract/remarks'
+import type { OvenReading, OvenReadingSave, RodRoom } from '~~/contract/rodRoom'
 import { wallTime } from '~/composables/shopClock'
 import type { Intent } from './intents'
 
@@ -56,8 +57,48 @@ export function queueWith(
   return { ...told, waiting }
 }
 
-/** A class day with what was noted while the server was away, which waits here to be sent. */
-export function dayWith(told: SectionDay, mine: readonly Intent[]): SectionDay {
+/** Who does what waits here, as it will be signed. */
+interface ByMe {
+  readonly by: string
+}
+
+/** Remarks of a section with those that were left while the server was away. */
+export function remarksWith(
+  told: readonly Remark[],
+  mine: readonly Intent[],
+  { by, sectionId }: ByMe & { readonly sectionId: string | null },
+): Remark[] {
+  const left = mine.flatMap(({ kind, id, body, madeAt, student }): Remark[] => {
+    const save = body as RemarkSave
+    if (kind !== 'remark' || save.sectionId !== sectionId || told.some(one => one.id === id)) return []
+    return [{ ...save, id, student: student || null, by, at: madeAt }]
+  })
+  return [...told, ...left]
+}
+
+/** The newest reading of each oven, of those told and those that were taken while the server was away. */
+export function ovensWith(
+  told: readonly OvenReading[],
+  mine: readonly Intent[],
+  { by, aheadMs }: ByMe & { readonly aheadMs: number },
+): OvenReading[] {
+  const newest = new Map(told.map(one => [one.oven, one] as const))
+  for (const { kind, body, madeAt } of mine) {
+    if (kind !== 'oven reading') continue
+    const at = new Date(Date.parse(madeAt) + aheadMs).toISOString()
+    const reading: OvenReading = { ...(body as OvenReadingSave), by, at }
+    if ((newest.get(reading.oven)?.at ?? '') < at) newest.set(reading.oven, reading)
+  }
+  return [...newest.values()]
+}
+
+/** A class day with what was noted and shown while the server was away, which waits here to be sent. */
+export function dayWith(told: SectionDay, mine: readonly Intent[], { by }: ByMe): SectionDay {
+  const shown = mine.flatMap(({ kind, id, body }): Demonstration[] => {
+    const save = body as DemonstrationSave
+    const isNew = kind === 'demonstration' && !told.demonstrations.some(one => one.id === id)
+    return isNew && save.classDay === told.classDay ? [{ ...save, id, by }] : []
+  })
   const noted = new Map(
     mine
       .filter(one => one.kind === 'attendance' && (one.body as AttendanceSave).classDay === told.classDay)
@@ -65,6 +106,7 @@ export function dayWith(told: SectionDay, mine: readonly Intent[]): SectionDay {
   )
   return {
     ...told,
+    demonstrations: [...told.demonstrations, ...shown],
     students: told.students.map(student => {
       const intent = noted.get(student.id)
       if (!intent) return student

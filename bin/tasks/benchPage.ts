@@ -153,7 +153,38 @@ async function keys(): Promise<void> {
   )
 }
 
+/** The Floor drawn from what the browser keeps, with no server; beside the same with one, turn about. */
+async function coldStart(): Promise<void> {
+  const own = await browser.newContext({
+    viewport: { width: 1280, height: 800 },
+    reducedMotion: 'reduce',
+    storageState: await context.storageState(),
+  })
+  const floor = await own.newPage()
+  await floor.goto(ADDRESS)
+  await floor.getByRole('link', { name: 'Rod room' }).waitFor()
+  await floor.evaluate(() => navigator.serviceWorker.ready.then(() => true))
+  await floor.waitForLoadState('networkidle').catch(() => {})
+  const taken = { with: [] as number[], without: [] as number[] }
+  for (let n = 0; n < 10; n++) {
+    for (const server of ['with', 'without'] as const) {
+      await own.setOffline(server === 'without')
+      const began = performance.now()
+      await floor.reload({ waitUntil: 'commit' })
+      await floor.locator('main h1').first().waitFor()
+      await floor.locator('main').getByText(/waits/).first().waitFor()
+      taken[server].push(performance.now() - began)
+    }
+  }
+  await own.close()
+  const p50 = (server: keyof typeof taken) => quantile(taken[server].slice(2), 0.5)
+  console.log(
+    `the Floor without a server: drawn in ${ms(p50('without'))} (aim 1500 ms), ${times(p50('without') / p50('with'))} as with one`,
+  )
+}
+
 await firstLoad()
+await coldStart()
 await keys()
 await opening()
 await browser.close()

@@ -119,6 +119,10 @@ it('who is ready, who came and what rods were drawn is kept here, and shown as d
     .getByText(/1 waits|waits to be read/)
     .first()
     .waitFor()
+  await page.getByRole('button', { name: 'Remark' }).click()
+  await page.getByLabel('What to remember').fill('fan of booth 3 rattles')
+  await page.getByRole('dialog').getByRole('button', { name: 'Save' }).click()
+  await page.getByRole('region', { name: 'For next time' }).getByText('fan of booth 3 rattles').waitFor()
   await page.goto(`${network.address()}/day`)
   await page.getByRole('button', { name: `${student.name} came now` }).click()
   await page.getByRole('button', { name: `${student.name} left now` }).waitFor()
@@ -132,7 +136,7 @@ it('who is ready, who came and what rods were drawn is kept here, and shown as d
   // It stands so for whoever opens the page next, and nothing of it has reached the server.
   await page.reload()
   await page.getByRole('region', { name: 'Out now' }).getByText(student.name).waitFor()
-  expect((await waitingIn(page)).map(one => one.kind).sort()).toEqual(['attendance', 'ready', 'rods'])
+  expect((await waitingIn(page)).map(one => one.kind).sort()).toEqual(['attendance', 'ready', 'remark', 'rods'])
   expect((await waitsFor()).length).toBe(0)
 })
 
@@ -146,7 +150,7 @@ it('a coupon is read on the Bench after a reload, kept here, and sent when there
   await page.getByRole('dialog', { name: 'Ticket' }).waitFor({ state: 'hidden' })
   for (const key of ['ArrowUp', 'u', 'Enter']) await page.keyboard.press(key)
   await expect.poll(async () => (await waitingIn(page)).map(one => one.kind)).toContain('coupon')
-  await page.getByText('4 kept here').waitFor()
+  await page.getByText('5 kept here').waitFor()
   expect(await couponsOf()).toEqual([])
 
   await network.up()
@@ -215,6 +219,7 @@ it('a tablet that is handed over keeps nothing that its instructor saw, and take
   await page.waitForURL(/kiosk/)
   await page.getByText('▲ Server away').waitFor()
   await name.click()
+  await page.getByText('To read it yourself first, wait until the server answers.').waitFor()
   const ready = page.getByRole('button', { name: 'My coupon is ready' })
   await ready.click()
   await page.getByText(/^Noted here\. It is sent/).waitFor()
