@@ -1,4 +1,5 @@
 #!/usr/bin/env node
+import { once } from 'node:events'
 import { setTimeout } from 'node:timers/promises'
 import { needBuild } from './build.mjs'
 import { DEMO_ENV, sayAccounts } from './demoAccounts.mjs'
@@ -13,10 +14,7 @@ import { supervise } from './supervise.mjs'
 
 const SERVERS = 2
 
-/**
- * The demo on a cluster of three database nodes with two servers, all on this machine, for trying what happens when one
- * of them goes. The school is grown once and kept; what is done on the cluster is not.
- */
+/** The demo school, grown once and kept: the nodes begin with a copy of it. */
 async function grownSchool(dir) {
   const database = await step('Starting MariaDB', () => startMariadb(dir))
   const env = { FUSILIS_DB_URL: database.ownerUrl }
@@ -28,6 +26,10 @@ async function grownSchool(dir) {
   }
 }
 
+/**
+ * The demo on a cluster of three database nodes with two servers, all on this machine, for trying what happens when one
+ * of them goes. What is done on it is not kept.
+ */
 await main(async () => {
   const dir = folderOf('cluster')
   console.log('Fusilis, with the made-up school of Gannet Quay on three database nodes and two servers')
@@ -36,9 +38,11 @@ await main(async () => {
   await needBuild()
   await grownSchool(dir)
   const cluster = await step('Starting three nodes', () => startGalera(dir))
-  const asked = stopAsked()
+  // What cannot be kept up takes the rest with it.
+  const over = new AbortController()
+  const asked = Promise.race([stopAsked(), once(over.signal, 'abort')])
   const first = Number(process.env.PORT ?? 3000)
-  const kept = {
+  const terms = {
     asked,
     wait: (seconds, signal) => setTimeout(seconds * 1000, undefined, { signal }),
     say: line => console.log(`  ${line}`),
@@ -47,7 +51,7 @@ await main(async () => {
     const asRunning = () => ({ ...running(), stop: async () => {} })
     console.log(`  node ${number}     process ${running().pid}`)
     return supervise({
-      ...kept,
+      ...terms,
       what: `Node ${number}`,
       running: asRunning(),
       begin: async () => {
@@ -59,7 +63,7 @@ await main(async () => {
   }
   const keepServer = number =>
     supervise({
-      ...kept,
+      ...terms,
       what: `Server ${number + 1}`,
       begin: async () => {
         const url = cluster.urls[number]
@@ -68,14 +72,14 @@ await main(async () => {
         return server
       },
     })
+  console.log()
+  const kept = [...cluster.nodes.map(keepNode), ...Array.from({ length: SERVERS }, (_, number) => keepServer(number))]
+  console.log(`  ${sayAccounts()}\n\n  kill -9 any of them: the rest go on, and it comes back. Ctrl-C stops all.\n`)
   try {
-    console.log()
-    const nodes = cluster.nodes.map(keepNode)
-    const servers = []
-    for (let number = 0; number < SERVERS; number++) servers.push(keepServer(number))
-    console.log(`  ${sayAccounts()}\n\n  kill -9 any of them: the rest go on, and it comes back. Ctrl-C stops all.\n`)
-    await Promise.all([...nodes, ...servers])
+    await Promise.all(kept)
   } finally {
+    over.abort()
+    await Promise.allSettled(kept)
     process.stdout.write('\nStopping … ')
     await cluster.stop()
     process.stdout.write('stopped.\n')

@@ -115,7 +115,6 @@ export async function startGalera(seed, count = 3) {
   }
   const ports = nodes.map(node => node.port)
   return {
-    ownerUrl: urlOf('fusilis_owner', ports),
     /** An address for each node as the one that is wanted first. */
     urls: ports.map((_, first) => urlOf('fusilis', [...ports.slice(first), ...ports.slice(0, first)])),
     nodes: nodes.map(node => ({

@@ -38,7 +38,6 @@ export const useDay = defineStore('day', () => {
     const { classDay } = day.value!
     const body = { ...{ came, left, absent, why }, ...said, studentId: student.id, classDay } satisfies AttendanceSave
     await outbox.send({ kind: 'attendance', id: uuid(), body, student: student.name, about: sayNote(body) })
-    await again()
   }
   const cameNow = (student: DayStudent) => note(student, { came: NOW, left: null, absent: false, why: '' })
   const leftNow = (student: DayStudent) => note(student, { left: NOW })
@@ -49,7 +48,6 @@ export const useDay = defineStore('day', () => {
     const there = students.filter(student => student.attendance.state === 'here').length
     const body: DemonstrationSave = { ...what, sectionId: sectionId.value, classDay, students: there }
     await outbox.send({ kind: 'demonstration', id, body, student: '', about: `demonstration: ${what.topic}` })
-    await again()
   }
   async function takeBack(id: string): Promise<void> {
     if (outbox.find({ kind: 'demonstration', id })) await outbox.forget({ kind: 'demonstration', id })

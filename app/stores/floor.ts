@@ -55,6 +55,9 @@ export const useFloor = defineStore('floor', () => {
     else told.value = now
   }
 
+  /** What was said is kept here already: that the server is away is no failure of it. */
+  const followIfThere = () => follow().catch(() => {})
+
   const boothsOf = (id: string) => request<FloorBooths>('GET', `/api/sections/${id}/booths`)
   const remarksOf = (id: string) => request<Remark[]>('GET', `/api/sections/${id}/remarks`)
   /** What was to be remembered of one student. */
@@ -64,7 +67,7 @@ export const useFloor = defineStore('floor', () => {
   async function remark(id: string, save: RemarkSave): Promise<void> {
     const student = save.studentId ? nameOf(save.studentId) : ''
     await outbox.send({ kind: 'remark', id, body: save, student, about: `for next time: ${save.says}` })
-    await follow()
+    await followIfThere()
   }
   async function tick(id: string): Promise<void> {
     if (outbox.find({ kind: 'remark', id })) return outbox.forget({ kind: 'remark', id })
@@ -83,7 +86,7 @@ export const useFloor = defineStore('floor', () => {
     const wait = waitOf(studentId)
     if (ready && !wait) await sayReady(studentId)
     if (!ready && wait) await takeReadyBack(wait.id, studentId)
-    await follow()
+    await followIfThere()
   }
 
   const nameOf = (studentId: string) => students.value.find(one => one.id === studentId)?.name ?? ''

@@ -16,15 +16,12 @@ export async function openCampus({ servers: count = 2, spread = true } = {}) {
   const cluster = await startGalera(dir)
   const [one, two, three] = cluster.nodes
   // Two who start at once, on two nodes.
-  const updates = await Promise.all(
-    [one!, two!].map(node => runTask('migrate', [], { env: { FUSILIS_DB_URL: node.ownerUrl } })),
-  )
+  await Promise.all([one!, two!].map(node => runTask('migrate', [], { env: { FUSILIS_DB_URL: node.ownerUrl } })))
   const begin = async (number: number) =>
     serve({ dir, url: cluster.urls[spread ? number : 0]!, port: await freePort() })
   const servers: Awaited<ReturnType<typeof begin>>[] = []
   for (let number = 0; number < count; number++) servers.push(await begin(number))
   return {
-    updates,
     nodes: [one!, two!, three!] as const,
     /** The servers' addresses; another server may take the place of one that was killed. */
     addresses: servers.map(server => server.address),
