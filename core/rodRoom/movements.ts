@@ -59,7 +59,10 @@ export interface Handful {
  */
 export function handfulsOf(movements: readonly RodMovement[]): Handful[] {
   const handfuls = new Map<string, Handful>()
-  for (const line of [...movements].sort((a, b) => a.at.localeCompare(b.at) || a.id.localeCompare(b.id))) {
+  const inOrder = [...movements].sort((a, b) => a.at.localeCompare(b.at) || a.id.localeCompare(b.id))
+  // What came back was drawn before, whatever the clock of another tablet or server said.
+  const drawings = inOrder.filter(line => !line.handfulId)
+  for (const line of [...drawings, ...inOrder.filter(one => one.handfulId)]) {
     const id = line.handfulId ?? line.id
     const handful = handfuls.get(id) ?? (line.kind === 'issued' && !line.handfulId ? begun(line) : null)
     if (handful) handfuls.set(id, withLine(handful, line))

@@ -115,6 +115,13 @@ describe('the book', () => {
     expect(movementFault(line(1, 'issued', -500), LOT, [], terms)).toBeNull()
   })
 
+  it('is back where the clock that saw it come was behind the one that saw it go', () => {
+    const back = line(-0.01, 'returned', 4, { handfulId: drawn.id })
+    expect(movementFault(line(1, 'returned', 4, { handfulId: drawn.id }), LOT, [back, drawn], terms)).toBe(
+      'These rods are back already',
+    )
+  })
+
   it('a rod without a clock comes and goes as it likes', () => {
     const cellulosic = { ...LOT, classification: 'E6010' }
     expect(movementFault(line(90, 'issued', -3, { handfulId: drawn.id }), cellulosic, [drawn, late], terms)).toBeNull()

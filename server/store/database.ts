@@ -76,9 +76,12 @@ export function toDateTime(moment: Date): string {
   return moment.toISOString().slice(0, 23).replace('T', ' ')
 }
 
-/** A DATETIME(3) of the database as an ISO 8601 moment. */
+/**
+ * A DATETIME(3) of the database as an ISO 8601 moment, with its milliseconds: the driver leaves out the fraction of a
+ * whole second, and moments are put in order as text, where "37Z" would come after "37.238Z".
+ */
 export function toIso(dateTime: string): string {
-  return `${dateTime.replace(' ', 'T')}Z`
+  return new Date(`${dateTime.replace(' ', 'T')}Z`).toISOString()
 }
 
 /**

@@ -103,6 +103,19 @@ describe('the book', () => {
     expect((await rods()).stock[lotId]).toBe(380 + 48)
   })
 
+  it('has rods back once that were drawn on a whole second', async () => {
+    const lotId = await aLot()
+    const id = uuid()
+    await write(lotId, { count: 8, studentId: school.mine.id }, id)
+    await run(
+      database(),
+      'UPDATE rod_movement SET noted_at = DATE_FORMAT(noted_at, "%Y-%m-%d %H:%i:%s") WHERE id = ?',
+      [id],
+    )
+    const back = () => write(lotId, { kind: 'returned', count: 2, handfulId: id })
+    expect([(await back()).status, (await back()).status]).toEqual([200, 409])
+  })
+
   it('lets the store go under nought, and a count puts it right with why', async () => {
     const lotId = await aLot()
     expect((await write(lotId, { count: 5 })).body.stock).toBe(-5)
