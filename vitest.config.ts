@@ -40,7 +40,8 @@ export default defineConfig({
         test: {
           name: 'e2e',
           include: ['tests/e2e/*.test.ts'],
-          fileParallelism: false,
+          setupFiles: ['tests/e2e/ownSchool.ts'],
+          maxWorkers: 2,
           // A browser on a busy machine loses a key or a click now and then; what is broken fails twice.
           retry: 1,
           testTimeout: 90_000,

@@ -51,6 +51,15 @@ async function vitest(project, env = {}) {
   await rm(dir, { recursive: true, force: true })
 }
 
+/** How many files of browser tests run at once, each at a school of its own: a browser waits more than it works. */
+const BROWSER_SCHOOLS = 2
+
+/** Serves the built application for several schools; each has its own server and database. */
+async function withServers(count, work, schools = []) {
+  if (schools.length < count) return withServer(env => withServers(count, work, [...schools, env]))
+  return work({ FUSILIS_SCHOOLS: JSON.stringify(schools) })
+}
+
 /** Serves the built application on a scratch database that is thrown away. */
 async function withServer(work) {
   const dir = await mkdtemp(`${tmpdir()}/fusilis-scratch-`)
@@ -80,7 +89,8 @@ await main(async () => {
   }
   if (asked('unit')) await vitest('unit')
   if (wanted !== 'unit') await needBuild()
-  for (const kind of ['server', 'e2e']) if (asked(kind)) await withServer(env => vitest(kind, env))
+  if (asked('server')) await withServer(env => vitest('server', env))
+  if (asked('e2e')) await withServers(BROWSER_SCHOOLS, env => vitest('e2e', env))
   // These tests start what they need, and kill it.
   if (asked('cluster')) await vitest('cluster')
 }).catch(() => {

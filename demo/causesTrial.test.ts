@@ -8,9 +8,9 @@ import { CAUSE_WORLDS, causesTrial } from './causesTrial'
 const FLOORS: Readonly<Record<string, { readonly top: number; readonly brier: number; readonly helped: number }>> = {
   'pads': { top: 0.76, brier: 0.72, helped: 0.76 },
   'pads, another law': { top: 0.81, brier: 0.64, helped: 0.81 },
-  'T fillets': { top: 0.55, brier: 1.04, helped: 0.65 },
+  'T fillets': { top: 0.6, brier: 0.95, helped: 0.65 },
   'open roots, plate': { top: 0.6, brier: 0.93, helped: 0.63 },
-  'open roots, fixed pipe': { top: 0.59, brier: 0.93, helped: 0.62 },
+  'open roots, fixed pipe': { top: 0.62, brier: 0.9, helped: 0.68 },
 }
 
 describe.each(CAUSE_WORLDS)('causes of $name', world => {
@@ -32,6 +32,6 @@ describe.each(CAUSE_WORLDS)('causes of $name', world => {
   })
   it('are seldom said likelier than they are', () => {
     for (const { said, came } of told.tenths.filter(row => row.count >= 50))
-      expect(said - came).toBeLessThan(world.name === 'pads, another law' ? 0.2 : 0.13)
+      expect(said - came).toBeLessThan(world.name === 'pads, another law' ? 0.22 : 0.13)
   })
 })

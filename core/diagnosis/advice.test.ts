@@ -2,15 +2,18 @@ import { describe, expect, it } from 'vitest'
 import fc from 'fast-check'
 import {
   expectedPasses,
+  isTry,
   newCoupon,
   newFlaw,
   putMark,
+  setDegree,
   usualPiece,
   type CouponDocument,
   type FlawMark,
   type GaugeKind,
   type Piece,
   type Ticket,
+  type TryMark,
 } from '../coupon'
 import { aCoupon, aFlaw, aJoint, aTicket, EXAMPLE_STUDENT } from '../coupon/example'
 import { gradeCoupon } from '../grading'
@@ -198,6 +201,36 @@ describe('the run that shows it', () => {
     const crooked = (position: '1G' | '2G') => along(aCoupon({ ticket: { position } }), 2, 'crooked')
     const asks = (coupon: CouponDocument) => questionFor(coupon, rules, diagnose(coupon, rules))?.sign
     expect([asks(crooked('2G')), asks(crooked('1G'))]).toEqual(['runs off level', undefined])
+  })
+})
+
+describe('one bad try among many', () => {
+  const pipe = aJoint(undefined, { rung: '6G pipe', position: '6G', travel: 'up', rods: 'stubs', currentA: 85 })
+  const restarts = pipe.marks.filter(isTry).filter(mark => mark.kind === 'restart' || mark.kind === 'tie-in')
+  const high = (count: number) =>
+    restarts
+      .slice(0, count)
+      .reduce((document, mark) => putMark(document, { ...setDegree(mark, 3), fault: 'high' } as TryMark), pipe)
+  it('is a slip; half of them are not', () => {
+    expect(restarts.length).toBeGreaterThan(6)
+    expect(odds(high(1), 'too long in crater')).toBeLessThan(0.15)
+    expect(odds(high(Math.ceil(restarts.length / 2)), 'too long in crater')).toBeGreaterThan(0.8)
+  })
+  it('restarts that were not run are not spoken of', () => {
+    const unbroken = { ...pipe, marks: pipe.marks.filter(mark => !restarts.some(one => one.id === mark.id)) }
+    const marked = everyBead(unbroken, 'undercut', { side: 'both' })
+    expect(odds(marked, 'too long in crater')).toBeLessThan(1e-3)
+  })
+})
+
+describe('where along a bead', () => {
+  it('a crack or pinholes from end to end are no matter of an end or a start, whichever way it was run', () => {
+    for (const travel of ['left to right', 'right to left'] as const) {
+      const pad = aCoupon({ ticket: { travel } })
+      const ids = (flaw: 'crack' | 'porosity') => signsOf(along(pad, 0, flaw), rules).signs.map(sign => sign.id)
+      expect(ids('crack')).toEqual(['crack along'])
+      expect(ids('porosity')).toEqual(['porosity everywhere'])
+    }
   })
 })
 

@@ -26,12 +26,12 @@ const score = readerScore(drawn.map(({ document, truth }): ReadCase => ({ odds: 
 /** What the bench prints of causes, held by fixed seeds: a changed figure shows here before it reaches anybody. */
 describe('the odds of causes, on coupons whose technique is known', () => {
   it('name a cause that is at work', () => {
-    expect(score.topOne).toBeGreaterThan(0.765)
+    expect(score.topOne).toBeGreaterThan(0.775)
     expect(score.oneOfTwo).toBeGreaterThan(0.85)
   })
   it('come true about as often as they say, and are rather said too low than too high', () => {
     for (const { said, came } of score.tenths.filter(row => row.count >= 60)) {
-      expect(came - said).toBeLessThan(0.16)
+      expect(came - said).toBeLessThan(0.18)
       expect(said - came).toBeLessThan(0.1)
     }
     expect(score.brier).toBeLessThan(0.67)
@@ -50,7 +50,7 @@ describe('the change that is advised', () => {
     })
     const shareOf = (key: 'right' | 'commonest') => advised.filter(row => row[key]).length / advised.length
     expect(advised.length / drawn.length).toBeGreaterThan(0.85)
-    expect(shareOf('right')).toBeGreaterThan(0.75)
+    expect(shareOf('right')).toBeGreaterThan(0.77)
     expect(shareOf('commonest')).toBeLessThan(0.3)
   })
 })

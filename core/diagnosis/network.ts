@@ -1,6 +1,7 @@
+import { logGamma } from '../statistics'
 import { CAUSES } from './causes'
 import { infer, type Network, type Posterior, type SignFinding } from './inference'
-import type { SeenSigns, Sign } from './signs'
+import { FEWEST_TRIES, type SeenSigns, type Sign } from './signs'
 import { signOf, SIGNS, type SignId } from './signTable'
 
 /** What each sign is shown by, in the order of `CAUSES`. */
@@ -32,6 +33,32 @@ const NEVER_A_SLIP: ReadonlySet<SignId> = new Set([
  */
 const slipTimes = (share: number) => Math.max(0.02, (1 - share) ** 9)
 
+/** How starts, restarts and ends go, as a beta of the share that is bad: with a cause at work, and by slips alone. */
+interface Going {
+  readonly bad: number
+  readonly sound: number
+}
+/** Of no more tries than this, how many were bad says little that one bad one does not. */
+const A_HANDFUL = 6
+const AT_WORK: Going = { bad: 1.5, sound: 1.2 }
+const BY_SLIPS: Going = { bad: 2, sound: 20 }
+/** Never taken for rarer than this beside a cause, however many were bad. */
+const RAREST = 0.002
+
+/**
+ * How much likelier so many bad tries are by slips than by a cause at work, given that one was bad: one lump among
+ * eleven restarts is a slip, six are none. Source: beta-binomial counts; their figures common practice.
+ */
+function slipsAmong({ bad, of }: NonNullable<Sign['tries']>): number {
+  const beta = (a: number, b: number) => Math.exp(logGamma(a) + logGamma(b) - logGamma(a + b))
+  const chance = (going: Going) =>
+    beta(bad + going.bad, of - bad + going.sound) / (beta(going.bad, going.sound) - beta(going.bad, of + going.sound))
+  return Math.max(RAREST, chance(BY_SLIPS) / chance(AT_WORK))
+}
+
+/** The leak is that of a few tries: among many a slip is the more to be expected. */
+const leakAmong = (leak: number, tries: number) => 1 - (1 - leak) ** (tries / FEWEST_TRIES)
+
 /**
  * Share of the times that a sign is there and nobody marks it, as only what matters is marked; and that a student's
  * no is wrong. Common practice.
@@ -41,19 +68,22 @@ const OVERLOOKED = { marked: 0.2, asked: 0.15 } as const
 /** A student who says that something was so is wrong so often. Common practice. */
 const TOLD_WRONG = 0.05
 
+/** How far what was seen may be a slip, or the word of a student who is wrong. */
+function slipIn({ id, share, tries, told }: Sign): Pick<SignFinding, 'slip' | 'leakTimes'> {
+  if (told) return { slip: TOLD_WRONG, leakTimes: 1 }
+  if (!tries || tries.of <= A_HANDFUL)
+    return { slip: NEVER_A_SLIP.has(id) ? 0 : slipOf(share), leakTimes: slipTimes(share) }
+  const { leak } = signOf(id)
+  return { slip: 0, leakTimes: (slipsAmong(tries) * leakAmong(leak, tries.of)) / leak }
+}
+
 /**
  * What was seen and not seen, as findings of the network. Where more was seen than the exact sum takes, what shows
  * least is left out.
  */
 export function findingsOf({ signs, absent }: SeenSigns): SignFinding[] {
-  const seen = signs
   return [
-    ...seen.map(({ id, share, told }: Sign): SignFinding => ({
-      sign: INDEX.get(id)!,
-      seen: true,
-      slip: told ? TOLD_WRONG : NEVER_A_SLIP.has(id) ? 0 : slipOf(share),
-      leakTimes: told ? 1 : slipTimes(share),
-    })),
+    ...signs.map((sign): SignFinding => ({ sign: INDEX.get(sign.id)!, seen: true, ...slipIn(sign) })),
     ...absent.map((id): SignFinding => ({
       sign: INDEX.get(id)!,
       seen: false,

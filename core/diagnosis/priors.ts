@@ -2,6 +2,7 @@ import {
   cardCurrent,
   fitUpWanted,
   isPlate,
+  isTry,
   passRemarks,
   showsRoot,
   thicknessOf,
@@ -150,6 +151,9 @@ function pieceSays(document: CouponDocument, rules: HouseRules, by: By): void {
   if (isPlate(piece)) by(RULED_OUT, 'off the joint')
   if (!showsRoot(piece)) by(RULED_OUT, 'gap wide', 'gap tight', 'out of line', 'root far out')
   if (beads.length < 2) by(RULED_OUT, 'aim', 'valley narrow')
+  const tried = new Set(marks.filter(isTry).map(mark => mark.kind))
+  if (!tried.has('restart') && !tried.has('tie-in')) by(RULED_OUT, 'too long in crater', 'too short in crater')
+  if (!tried.has('end')) by(RULED_OUT, 'ends')
   // Nothing lies between the beads of a joint that is one bead, unless it was restarted.
   if (beads.length < 2 && !marks.some(mark => mark.kind === 'restart')) by(RULED_OUT, 'not cleaned')
   if (HAS_AN_EDGE.has(piece.kind)) by(0.2, 'work angle')

@@ -14,6 +14,8 @@ export interface Sign {
   readonly markIds: readonly string[]
   /** How much of the coupon shows it, 0 to 1: of its beads, or of its tries; 1 for what was answered. */
   readonly share: number
+  /** Of a sign of starts, restarts or ends: how many were bad, of how many. */
+  readonly tries?: { readonly bad: number; readonly of: number }
   /** Only said, when the student was asked or unasked; nothing on the coupon shows it. */
   readonly told?: true
 }
@@ -38,7 +40,9 @@ export function signsOf(document: CouponDocument, rules: HouseRules): SeenSigns 
   ])
   const found = new Set(signs.map(sign => sign.id))
   const denied = new Set(answered(document, 'no').map(sign => sign.id))
-  const looked = lookedAt(document)
+  // Where nothing shows, what is told is read alone: that the coupon is sound says that the trouble is slight, not that
+  // it is not there.
+  const looked = signs.length > 0 && signs.every(sign => sign.told) ? NOTHING : lookedAt(document)
   return {
     signs,
     absent: SIGNS.filter(({ id, lookedFor }) => !found.has(id) && (denied.has(id) || looked.has(lookedFor))).map(
@@ -46,6 +50,8 @@ export function signsOf(document: CouponDocument, rules: HouseRules): SeenSigns 
     ),
   }
 }
+
+const NOTHING: ReadonlySet<LookedFor> = new Set()
 
 /** What was marked and gauged, or gauged and answered, is one sign. */
 function merged(signs: readonly Sign[]): Sign[] {
@@ -55,7 +61,9 @@ function merged(signs: readonly Sign[]): Sign[] {
     const before = byId.get(id)
     byId.set(
       id,
-      before ? { id, markIds: [...before.markIds, ...sign.markIds], share: Math.max(before.share, sign.share) } : sign,
+      before
+        ? { ...before, markIds: [...before.markIds, ...sign.markIds], share: Math.max(before.share, sign.share) }
+        : sign,
     )
   }
   return [...byId.values()]
@@ -193,7 +201,7 @@ const FAULT_SIGNS: readonly (readonly [SignId, readonly TryKind[], readonly stri
 ]
 
 /** Of fewer tries one bad one says no more than one of so many. Common practice. */
-const FEWEST_TRIES = 5
+export const FEWEST_TRIES = 5
 
 function trySigns(document: CouponDocument): Sign[] {
   const tries = document.marks.filter(isTry)
@@ -202,7 +210,14 @@ function trySigns(document: CouponDocument): Sign[] {
     const bad = tried.filter(mark => mark.degree !== 'sound' && faults.includes(mark.fault ?? ''))
     return bad.length === 0
       ? []
-      : [{ id, markIds: bad.map(mark => mark.id), share: bad.length / Math.max(tried.length, FEWEST_TRIES) }]
+      : [
+          {
+            id,
+            markIds: bad.map(mark => mark.id),
+            share: bad.length / Math.max(tried.length, FEWEST_TRIES),
+            tries: { bad: bad.length, of: tried.length },
+          },
+        ]
   })
 }
 
@@ -338,14 +353,13 @@ const AT_A_START = 12.7
 
 function isNearTry(document: CouponDocument, flaw: FlawMark): boolean {
   return document.marks.some(
-    mark =>
-      isTry(mark) &&
-      mark.kind !== 'end' &&
-      mark.beadId === flaw.beadId &&
-      flaw.atMm <= mark.atMm + AT_A_START &&
-      flaw.toMm >= mark.atMm - AT_A_START,
+    mark => isTry(mark) && mark.kind !== 'end' && mark.beadId === flaw.beadId && liesAt(flaw, mark.atMm),
   )
 }
+
+/** Whether all of a flaw lies about a place: one that goes on from there along the bead is no matter of that place. */
+const liesAt = ({ atMm, toMm }: FlawMark, placeMm: number) =>
+  atMm >= placeMm - AT_A_START && toMm <= placeMm + AT_A_START
 
 /** A crack that nobody gave a kind, within half an inch of where a bead ends, is a crater's. */
 function isAtEnd(document: CouponDocument, flaw: FlawMark): boolean {
@@ -354,7 +368,7 @@ function isAtEnd(document: CouponDocument, flaw: FlawMark): boolean {
       isTry(mark) &&
       (mark.kind === 'end' || mark.kind === 'restart') &&
       mark.beadId === flaw.beadId &&
-      Math.abs(flaw.atMm - mark.atMm) <= AT_A_START,
+      liesAt(flaw, mark.atMm),
   )
 }
 

@@ -34,7 +34,7 @@ export interface JointToRun {
 export const JOINTS_TO_RUN = {
   T: {
     piece: { kind: 'T', lengthMm: inches(6), thicknessMm: inches(3 / 8), gapMm: 0, legMm: inches(3 / 8), sides: 1 },
-    ticket: { position: '2F', travel: 'left to right' },
+    ticket: { position: '2F', travel: 'left to right', rods: 'stubs' },
   },
   openRoot: { piece: usualPiece('plate groove', true), ticket: { position: '3G', travel: 'up', currentA: 110 } },
   pipe: {
