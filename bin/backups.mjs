@@ -3,17 +3,21 @@ import { addDays, differenceInCalendarDays, parse, set } from 'date-fns'
 import { dumpTo } from './dump.mjs'
 import { runTask } from './run.mjs'
 import { SEALED } from './seal.mjs'
+import { withTrialRestore } from './trialRestore.mjs'
 
 const DAY_FORMAT = 'yyyy-MM-dd'
 const TIME_OF_DAY = /^([01]?\d|2[0-3]):([0-5]\d)$/
 /** Files of our own making; anything else in the folder is somebody else's. */
 const OURS = /^(fusilis|before-update|before-restore)-(\d{4}-\d{2}-\d{2})-\d{4}\.sql\.gz(\.age)?$/
 
-/** Writes one backup, sealed where a key is set, and notes it for the House page. Says where it is. */
+/**
+ * Writes one backup, sealed where a key is set, tried by restoring it where this machine can, and notes it for the House
+ * page. Says in a line what it is.
+ */
 export async function writeBackup(url, file) {
-  await dumpTo(url, file)
+  const tried = await withTrialRestore(url, copy => dumpTo(url, file, copy))
   await runTask('noteBackup', [], { env: { FUSILIS_DB_URL: url } })
-  return file
+  return tried ? `${file}, restored on trial: it holds what the school holds` : `${file}, not tried: no MariaDB here`
 }
 
 /** `2026-11-27-1805`: a moment as part of a file's name. */

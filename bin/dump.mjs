@@ -43,8 +43,10 @@ function started(command, args, env) {
  * Writes everything that a school keeps to a file, as SQL, zipped: one consistent moment, while the school goes on. A
  * dump that was cut off never has the name of a whole one. Where the name says so it is sealed for
  * `FUSILIS_BACKUP_KEY`.
+ * @param {{ take: (piece: Buffer) => Promise<void>, whole: () => Promise<void> } | null} copy takes the same SQL, and
+ *   looks at it when it has all; where that fails, the file is not kept
  */
-export async function dumpTo(url, file) {
+export async function dumpTo(url, file, copy = null) {
   const { name, args, env } = await server(url)
   await mkdir(dirname(file), { recursive: true, mode: 0o700 })
   const part = `${file}.part`
@@ -62,15 +64,24 @@ export async function dumpTo(url, file) {
   child.stdin.end()
   try {
     await Promise.all([
-      pipeline(child.stdout, zipped),
+      pipeline(child.stdout, source => alsoTo(copy, source), zipped),
       pipeline(whole, createWriteStream(part, { mode: 0o600 })),
       ended,
     ])
+    await copy?.whole()
     await rename(part, file)
   } catch (error) {
     child.kill()
     await rm(part, { force: true })
     throw error
+  }
+}
+
+/** Hands a stream on, and each piece of it to a copy first. */
+async function* alsoTo(copy, source) {
+  for await (const piece of source) {
+    await copy?.take(piece)
+    yield piece
   }
 }
 
@@ -82,10 +93,16 @@ export async function openDump(file) {
   return file.endsWith(SEALED) ? unsealed(stored, process.env.FUSILIS_BACKUP_KEY_FILE) : stored
 }
 
+/** MariaDB's own program, waiting for the SQL of a dump. */
+export async function restoring(url) {
+  const { name, args, env } = await server(url)
+  const program = started('mariadb', [...args, '--default-character-set=utf8mb4', name], env)
+  program.child.stdout.resume()
+  return program
+}
+
 /** Puts a dump that was opened in place of whatever tables the database has of it. */
 export async function restoreFrom(url, zipped) {
-  const { name, args, env } = await server(url)
-  const { child, ended } = started('mariadb', [...args, '--default-character-set=utf8mb4', name], env)
-  child.stdout.resume()
+  const { child, ended } = await restoring(url)
   await Promise.all([pipeline(zipped, createGunzip(), child.stdin), ended])
 }

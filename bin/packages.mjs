@@ -4,7 +4,10 @@ import { readFile, writeFile } from 'node:fs/promises'
 import { ROOT, run } from './run.mjs'
 import { step } from './say.mjs'
 
-const DEBIAN = { 'mariadb-server': '/usr/sbin/mariadbd', 'chromium': '/usr/bin/chromium' }
+/** MariaDB's server, where Debian puts it. */
+export const MARIADBD = '/usr/sbin/mariadbd'
+
+const DEBIAN = { 'mariadb-server': MARIADBD, 'chromium': '/usr/bin/chromium' }
 
 /** Installs Debian packages that are missing: as root, or through sudo; else says which. */
 export async function needDebian(...names) {

@@ -32,7 +32,7 @@ export async function run(on: Queries, sql: string, values: readonly Value[] = [
 }
 
 /** The names of tables and columns stand in the code; anything else would be a query built from strings. */
-function plainName(name: string): string {
+export function plainName(name: string): string {
   if (!/^[a-z_]+$/.test(name)) throw new Error(`"${name}" is not the name of a table or column`)
   return name
 }

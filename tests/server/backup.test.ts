@@ -10,6 +10,8 @@ import { aCoupon } from '../../core/coupon/example'
 import { closeDatabase, database, rows, run } from '../../server/store/database'
 import { openDatabase, type Database } from '../../server/store/nodes'
 import { backupTerms, outOfDate, untilNext } from '../../bin/backups.mjs'
+import { dumpTo } from '../../bin/dump.mjs'
+import { wrongTables } from '../../bin/trialRestore.mjs'
 import { migrate, pendingMigrations } from '../../server/store/migrate'
 import type { SchoolState } from '../../contract/people'
 import { foundTestSchool, type School } from '../school'
@@ -60,7 +62,7 @@ describe('a backup', () => {
     expect((await school.lead.ask('PUT', `/api/coupons/${id}`, { baseVersion: 0, why: '', document })).status).toBe(200)
     const file = `${folder}/all.sql.gz`
     const began = Date.now()
-    await script('backup', file)
+    expect((await script('backup', file)).stdout).toContain('restored on trial: it holds what the school holds')
     const { lastBackup } = (await school.lead.ask<SchoolState>('GET', '/api/school')).body
     expect(Date.parse(lastBackup!)).toBeGreaterThanOrEqual(began)
     expect((await stat(file)).mode & 0o077).toBe(0)
@@ -90,6 +92,29 @@ describe('a backup', () => {
     await writeFile(`${folder}/torn.sql.gz`, gzipSync('this is no SQL;').subarray(0, 20))
     await expect(script('restore', `${folder}/torn.sql.gz`, elsewhere)).rejects.toThrow()
     expect(await counts(other)).toEqual(now)
+  })
+})
+
+describe('a trial restore', () => {
+  const table = (count: number, digest = 'a') => ({ rows: count, digest })
+  it('finds a table that is not what the school holds; one that was written to meanwhile must only be there', () => {
+    const before = { coupon: table(3), trail: table(5), student: table(2) }
+    const after = { ...before, trail: table(6, 'b') }
+    expect(wrongTables({ before, after, kept: { ...before } })).toEqual([])
+    expect(wrongTables({ before, after, kept: { ...after, coupon: table(3, 'other') } })).toEqual(['coupon'])
+    expect(wrongTables({ before, after, kept: { coupon: table(3), student: table(1) } })).toEqual(['trail', 'student'])
+  })
+  it('that does not hold what the school holds is not kept, and not noted as the last good one', async () => {
+    const file = `${folder}/wrong.sql.gz`
+    const noted = (await school.lead.ask<SchoolState>('GET', '/api/school')).body.lastBackup
+    const copy = {
+      take: () => Promise.resolve(),
+      whole: () => Promise.reject(new Error('Restored, the backup does not hold what the school holds: coupon')),
+    }
+    await expect(dumpTo(home, file, copy)).rejects.toThrow(/does not hold/)
+    await expect(stat(file)).rejects.toThrow(/ENOENT/)
+    await expect(stat(`${file}.part`)).rejects.toThrow(/ENOENT/)
+    expect((await school.lead.ask<SchoolState>('GET', '/api/school')).body.lastBackup).toBe(noted)
   })
 })
 
