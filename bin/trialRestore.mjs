@@ -12,7 +12,8 @@ const digestsOf = async url => JSON.parse(await runTask('digests', [], { env: { 
 /**
  * The tables of a backup that are not what the database holds. One that was written to while the backup was made may
  * be as it was before or after: of it only is asked that it is there.
- * @param {Record<string, { rows: number, digest: string }>} before, after of the database; kept of the restored backup
+ * @typedef {Record<string, { rows: number, digest: string }>} Digests
+ * @param {{ before: Digests, after: Digests, kept: Digests }} of the database before and after, and the backup restored
  */
 export function wrongTables({ before, after, kept }) {
   const same = (a, b) => a?.rows === b?.rows && a?.digest === b?.digest

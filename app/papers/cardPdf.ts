@@ -5,11 +5,11 @@ import { makePdf } from '~/composables/makePdf'
 import { rodAngleViews, viewSvg } from '~/drawing/rodAngles'
 import type { BoothCard } from './boothCards'
 import { cardFacts } from './cardFacts'
+import { QUIET } from './paperParts'
 
 /** A6 upright, in points; four of them make an A4 sheet. */
 const A6 = { width: 297.64, height: 420.94 }
 const A_SHEET = 4
-const QUIET = '#4c585f'
 
 const lines = (title: string, texts: readonly string[]): Content => ({
   stack: [

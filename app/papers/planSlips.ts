@@ -3,6 +3,7 @@ import { wallAfter } from '~~/core/calendar'
 import { wantedOf, type PlanCase, type PlannedCoupon } from '~~/core/dayPlan'
 import { kindOf } from '~~/core/rodRoom'
 import { makePdf } from '~/composables/makePdf'
+import { QUIET } from './paperParts'
 
 /** A slip for one coupon of a day: who, where, when, what and with what; its code opens it on the Bench. */
 export interface PlanSlip {
@@ -52,7 +53,6 @@ export interface SlipsOf {
 }
 
 const A_ROW = 3
-const QUIET = '#4c585f'
 
 const slipContent = ({ student, booth, time, coupon, rods, address }: PlanSlip): Content => ({
   columns: [

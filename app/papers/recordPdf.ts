@@ -23,21 +23,7 @@ import {
 import { formatFraction, formatLength } from '~~/core/units'
 import { makePdf } from '~/composables/makePdf'
 import { dayOf, wallTime } from '~/composables/shopClock'
-
-const QUIET = '#4c585f'
-const head = (text: string): Content => ({ text, bold: true, fontSize: 12, margin: [0, 12, 0, 3] })
-const table = (
-  widths: (string | number)[],
-  heads: readonly string[],
-  body: readonly (readonly string[])[],
-): Content => ({
-  layout: 'lightHorizontalLines',
-  table: {
-    headerRows: 1,
-    widths,
-    body: [heads.map(text => ({ text, color: QUIET, fontSize: 8.5 })), ...body.map(row => row.map(text => ({ text })))],
-  },
-})
+import { paperHead, paperTable, QUIET } from './paperParts'
 
 export interface RecordHead {
   readonly school: string
@@ -134,16 +120,16 @@ export function recordDocument(
       },
       { text: standing.reasons.join('. '), margin: [0, 4, 0, 0] },
       // A test that was not passed qualifies nothing: the column is not there to be misread.
-      head(passed ? 'As tested, and what it qualifies' : 'As tested'),
+      paperHead(passed ? 'As tested, and what it qualifies' : 'As tested'),
       passed
-        ? table([78, 150, '*'], ['Variable', 'Actual', 'Range'], actualBesideQualified(welderTest, book))
-        : table(
+        ? paperTable([78, 150, '*'], ['Variable', 'Actual', 'Range'], actualBesideQualified(welderTest, book))
+        : paperTable(
             [78, '*'],
             ['Variable', 'Actual'],
             actualBesideQualified(welderTest, book).map(([variable, actual]) => [variable!, actual!]),
           ),
-      head('Passes'),
-      table(
+      paperHead('Passes'),
+      paperTable(
         [20, 50, 90, 55, 60, '*'],
         ['', 'Pass', 'Filler', 'Current', 'Polarity', 'Run'],
         welderTest.passes.map((pass, n) => {
@@ -166,13 +152,13 @@ export function recordDocument(
           .join(', ')}${welderTest.stops.map(stop => `; stopped ${wallTime(stop.from)}, ${stop.why}`).join('')}`,
         margin: [0, 4, 0, 0],
       },
-      head('Visual'),
+      paperHead('Visual'),
       {
         text: welderTest.visual
           ? `${welderTest.visual.outcome === 'passes' ? 'Passed' : 'Not passed'}, ${welderTest.visual.by}, ${recordDay(dayOf(welderTest.visual.at))}. ${[...welderTest.visual.failed, welderTest.visual.why].filter(Boolean).join('. ')}`
           : 'Not done',
       },
-      head('Specimens'),
+      paperHead('Specimens'),
       ...(specimens.some(one => isBend(one.kind))
         ? [
             {
@@ -182,9 +168,9 @@ export function recordDocument(
             } as Content,
           ]
         : []),
-      table([16, 62, 48, '*', 110, 80], ['', 'Kind', 'Width', 'Seen', 'Outcome', 'By'], results),
+      paperTable([16, 62, 48, '*', 110, 80], ['', 'Kind', 'Width', 'Seen', 'Outcome', 'By'], results),
       ...(drawing ? [{ svg: drawing, fit: [500, 170], alignment: 'center', margin: [0, 10, 0, 0] } as Content] : []),
-      ...(welderTest.notes ? [head('Notes'), { text: welderTest.notes }] : []),
+      ...(welderTest.notes ? [paperHead('Notes'), { text: welderTest.notes }] : []),
       {
         columns: ['Welder', 'Witness', 'Instructor'].map(who => ({
           stack: [

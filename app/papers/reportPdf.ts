@@ -4,16 +4,9 @@ import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
 import type { LengthUnit } from '~~/core/units'
 import type { ReportRow } from '~~/contract/progress'
 import { makePdf } from '~/composables/makePdf'
+import { paperFact, QUIET } from './paperParts'
 import { arcHours, boothHours, ratesInWords, sayWelded } from './reportLines'
 
-const QUIET = '#4c585f'
-const fact = (name: string, value: string): Content => ({
-  columns: [
-    { text: name, width: 150, color: QUIET },
-    { text: value, bold: true },
-  ],
-  margin: [0, 2, 0, 2],
-})
 const day = (classDay: string | null) => (classDay === null ? 'none yet' : recordDay(classDay))
 
 /** One student's page: for a parent, an employer, or whoever pays. */
@@ -24,13 +17,13 @@ function pageOf(row: ReportRow, { school, section, unit }: ReportHead, first: bo
       { text: school, color: QUIET },
       { text: row.student.name, fontSize: 22, bold: true },
       { text: `Progress in ${section}`, margin: [0, 0, 0, 14] },
-      fact('Class days', `${row.days}, about ${boothHours(row.boothMinutes)} h in the booth`),
-      fact('First and last', `${day(row.firstDay)}, ${day(row.lastDay)}`),
-      fact('Coupons read', String(row.coupons)),
-      fact('Bead welded', `${sayWelded(row.weldedMm, unit)}, about ${arcHours(row.weldedMm)} h of arc`),
-      fact('Working on', row.current ?? 'every rung is signed off'),
+      paperFact('Class days', `${row.days}, about ${boothHours(row.boothMinutes)} h in the booth`),
+      paperFact('First and last', `${day(row.firstDay)}, ${day(row.lastDay)}`),
+      paperFact('Coupons read', String(row.coupons)),
+      paperFact('Bead welded', `${sayWelded(row.weldedMm, unit)}, about ${arcHours(row.weldedMm)} h of arc`),
+      paperFact('Working on', row.current ?? 'every rung is signed off'),
       { text: 'How the work is, of late', bold: true, fontSize: 13, margin: [0, 16, 0, 4] },
-      ...ratesInWords(row).map(({ element, words }) => fact(element, words)),
+      ...ratesInWords(row).map(({ element, words }) => paperFact(element, words)),
       { text: 'Signed off', bold: true, fontSize: 13, margin: [0, 16, 0, 4] },
       ...(row.signedOff.length === 0
         ? [{ text: 'Nothing yet.' }]

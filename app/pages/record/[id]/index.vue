@@ -96,13 +96,9 @@ const print = () => window.print()
           :name="record.student.name"
           @more="page(true)"
         />
-        <p class="quiet">
-          A school’s training record. Intervals are exact binomial, 95 %. It certifies nothing.
-          <a class="no-print all" :href="`/api/students/${studentId}/export`" download="person.json"
-            >All that is kept, as a file (JSON)</a
-          >
-        </p>
+        <p class="quiet">A school’s training record. Intervals are exact binomial, 95 %. It certifies nothing.</p>
       </div>
+      <OwnData :student-id="studentId" :name="record.student.name" />
     </template>
   </div>
 </template>
@@ -120,11 +116,6 @@ const print = () => window.print()
 }
 .common {
   padding: 16px;
-}
-.all {
-  color: inherit;
-  display: inline-block;
-  padding: 12px 0;
 }
 
 .common h2 + ol + h2,
