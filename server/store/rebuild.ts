@@ -11,22 +11,41 @@ import { rewriteCourses } from './signCourses'
 
 const BATCH = 200
 
+/** How far a rebuild is: coupons read, of how many there were when it began, and the last of them. */
+export interface Rebuilt {
+  readonly read: number
+  readonly of: number
+  /** Whoever goes on begins after it. */
+  readonly last: string
+  readonly whole: boolean
+}
+
+interface RebuildTerms {
+  /** The coupon after which to begin: where one before was stopped. */
+  readonly after?: string
+  readonly told?: (sofar: Rebuilt) => void
+  /** Stops between two batches: what is done stays, and nothing is half done. */
+  readonly over?: AbortSignal
+}
+
+const BEFORE_ALL = '00000000-0000-0000-0000-000000000000'
+
 /**
- * Derives every countable row again from the coupons' documents. A batch is read and written in one transaction that
- * holds its rows: a coupon saved meanwhile waits, and is not written over by what it was before.
- * @returns how many coupons were read
+ * Derives every countable row again from the coupons' documents, while the school goes on. A batch is read and written
+ * in one transaction that holds its rows: a coupon saved meanwhile waits, and is not written over by what it was before.
  */
-export async function rebuildDerived(): Promise<number> {
+export async function rebuildDerived({ after = BEFORE_ALL, told, over }: RebuildTerms = {}): Promise<Rebuilt> {
   const rules = new Map<number, HouseRules>()
   const criteria = await testCriteria()
-  let after = '00000000-0000-0000-0000-000000000000'
-  let read = 0
-  for (;;) {
-    const last = await rebuildAfter(after, rules, criteria)
-    if (last === null) return read
-    read += last.count
-    after = last.id
+  const [left] = await rows<{ n: number }>(database(), 'SELECT COUNT(*) AS n FROM coupon WHERE id > ?', [after])
+  let sofar: Rebuilt = { read: 0, of: left!.n, last: after, whole: false }
+  while (!over?.aborted) {
+    const batch = await rebuildAfter(sofar.last, rules, criteria)
+    if (batch === null) return { ...sofar, whole: true }
+    sofar = { ...sofar, read: sofar.read + batch.count, last: batch.id }
+    told?.(sofar)
   }
+  return sofar
 }
 
 async function rebuildAfter(
