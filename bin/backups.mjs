@@ -11,8 +11,8 @@ const TIME_OF_DAY = /^([01]?\d|2[0-3]):([0-5]\d)$/
 const OURS = /^(fusilis|before-update|before-restore)-(\d{4}-\d{2}-\d{2})-\d{4}\.sql\.gz(\.age)?$/
 
 /**
- * Writes one backup, sealed where a key is set, tried by restoring it where this machine can, and notes it for the House
- * page. Says in a line what it is.
+ * Writes one backup, sealed where a key is set, tried by restoring it where this machine can, and notes it for the
+ * House page. Says in a line what it is.
  */
 export async function writeBackup(url, file) {
   const tried = await withTrialRestore(url, copy => dumpTo(url, file, copy))

@@ -33,24 +33,27 @@ const rowsOf = (
 ): Content[] => part(name, body.length > 0 ? [paperTable(widths, heads, body)] : [])
 
 /** One coupon as it was read: its ticket, what was marked, what was said. */
-function couponRead({ document, version, savedBy, savedAt }: PersonExport['coupons'][number], unit: LengthUnit) {
-  const { ticket, notes, nextRun, overrule } = document
+function couponRead(
+  { document: coupon, version, savedBy, savedAt }: PersonExport['coupons'][number],
+  unit: LengthUnit,
+): Content {
+  const { ticket, notes, nextRun, overrule } = coupon
   const head = [
-    recordDay(document.classDay),
+    recordDay(coupon.classDay),
     ticket.rung,
-    describePiece(document.piece, unit),
+    describePiece(coupon.piece, unit),
     ticket.position,
     describeRod(ticket),
     `${ticket.currentA} A ${ticket.polarity}`,
   ]
   const lines = [
-    ...findings(document, unit),
+    ...findings(coupon, unit),
     ...(nextRun ? [`Told: ${nextRun}`] : []),
     ...(overrule ? [`Verdict by hand: ${overrule.verdict}, ${overrule.reason}`] : []),
     ...(notes ? [`Notes: ${notes}`] : []),
   ]
   return {
-    margin: [0, 4, 0, 6] as [number, number, number, number],
+    margin: [0, 4, 0, 6],
     stack: [
       { text: head.join(' · '), bold: true },
       { text: lines.length > 0 ? lines.join('; ') : 'Nothing against it.' },
@@ -65,13 +68,13 @@ const CARD_NAMES: ReadonlyMap<string, string> = new Map(BEAD_CARDS.map(id => [id
 const cardName = (id: string) => CARD_NAMES.get(id) ?? id
 
 /** What was found on it, in words; tries that were sound are counted. */
-function findings(document: CouponDocument, unit: LengthUnit): string[] {
-  const { marks } = document
+function findings(coupon: CouponDocument, unit: LengthUnit): string[] {
+  const { marks } = coupon
   const found = marks.filter(mark => isFlaw(mark) || isGauge(mark) || mark.degree !== 'sound')
   const sound = marks.length - found.length
   return [
     ...(sound > 0 ? [`${sound} starts, restarts and ends sound`] : []),
-    ...found.map(mark => describeMark(document, mark, unit)),
+    ...found.map(mark => describeMark(coupon, mark, unit)),
   ]
 }
 
@@ -110,11 +113,11 @@ export function personDocument(person: PersonExport, { unit, rungName }: PersonH
         'Tests',
         [90, '*', 60, 60],
         ['Day', 'Piece', 'Visual', 'Specimens'],
-        person.tests.map(({ document }) => [
-          recordDay(document.testDay),
-          `${document.pieceName}, ${document.ticket.position}`,
-          document.visual?.outcome ?? 'not yet',
-          String(Object.keys(document.results).length),
+        person.tests.map(({ document: test }) => [
+          recordDay(test.testDay),
+          `${test.pieceName}, ${test.ticket.position}`,
+          test.visual?.outcome ?? 'not yet',
+          String(Object.keys(test.results).length),
         ]),
       ),
       ...rowsOf(

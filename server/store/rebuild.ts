@@ -32,7 +32,7 @@ const BEFORE_ALL = '00000000-0000-0000-0000-000000000000'
 
 /**
  * Derives every countable row again from the coupons' documents, while the school goes on. A batch is read and written
- * in one transaction that holds its rows: a coupon saved meanwhile waits, and is not written over by what it was before.
+ * in one transaction that holds its rows: a coupon saved meanwhile waits, and is not written over by what it was.
  */
 export async function rebuildDerived({ after = BEFORE_ALL, told, over }: RebuildTerms = {}): Promise<Rebuilt> {
   const rules = new Map<number, HouseRules>()
