@@ -9,6 +9,7 @@ import {
   withClause,
   withLine,
   type BookValue,
+  type Remembered,
 } from '.'
 import { bendVerdict, specimenKinds } from '../welderTest'
 
@@ -59,6 +60,15 @@ describe('a school’s copy of a book', () => {
       { path, message: expect.stringMatching(message) },
     ]),
   )
+  it.each([undefined, null, 7, ['a'], {}])('takes %j for no clause and no way to be sure, and says so', anything => {
+    const odd = withClause(STRUCTURAL, lineAt('bend.single'), {
+      clause: anything as unknown as string,
+      remembered: anything as unknown as Remembered,
+    })
+    expect(bookFaults(odd, STRUCTURAL).map(fault => fault.path)).toEqual(
+      expect.arrayContaining(['bend.clause', 'bend.remembered']),
+    )
+  })
   it('refuses a clause that is empty, and a book that is no copy', () => {
     expect(
       bookFaults(withClause(STRUCTURAL, lineAt('bend.single'), { clause: ' ', remembered: 'sure' }), STRUCTURAL)[0],

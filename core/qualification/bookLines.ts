@@ -1,5 +1,6 @@
 import {
   ALL_WELDED,
+  REMEMBERED,
   SPECIMEN_KINDS,
   type Clause,
   type CodeBook,
@@ -231,18 +232,24 @@ export function bookFaults(book: CodeBook, shipped: CodeBook): { readonly path: 
     if (value.is === 'size' && !(value.in >= 0 && value.in <= 200 && value.mm >= 0 && value.mm <= 5000))
       say('a length of 0 to 200 in, and 0 to 5000 mm')
     if (value.is === 'number' && !(value.value > 0 && value.value <= 2000)) say('a number over 0, at most 2000')
-    if (
-      value.is === 'specimens' &&
-      (value.kinds.length === 0 || value.kinds.length > 20 || value.kinds.some(kind => !SPECIMEN_KINDS.includes(kind)))
-    )
-      say(`1 to 20 of ${SPECIMEN_KINDS.join(', ')}`)
-    if (value.is === 'words' && (value.words.trim() === '' || value.words.length > MOST_WORDS))
-      say(`some words, at most ${MOST_WORDS} characters`)
-    if (source.clause.trim() === '' || source.clause.length > MOST_CLAUSE)
+    if (value.is === 'specimens' && !areKinds(value.kinds)) say(`1 to 20 of ${SPECIMEN_KINDS.join(', ')}`)
+    if (value.is === 'words' && !isText(value.words, MOST_WORDS)) say(`some words, at most ${MOST_WORDS} characters`)
+    if (!isText(source.clause, MOST_CLAUSE))
       faults.push({ path: `${row}.clause`, message: `${name}: name the clause, in at most ${MOST_CLAUSE} characters` })
+    if (!REMEMBERED.includes(source.remembered))
+      faults.push({ path: `${row}.remembered`, message: `${name}: how sure it is: ${REMEMBERED.join(', ')}` })
   }
   return faults
 }
+
+/** What comes from outside may be anything. */
+const isText = (value: unknown, most: number) =>
+  typeof value === 'string' && value.trim() !== '' && value.length <= most
+const areKinds = (value: unknown) =>
+  Array.isArray(value) &&
+  value.length > 0 &&
+  value.length <= 20 &&
+  value.every(kind => SPECIMEN_KINDS.includes(kind as SpecimenKind))
 
 /** Whether two books differ in nothing but the values of their lines, their clauses and what they are called. */
 function sameShape(book: CodeBook, shipped: CodeBook): boolean {

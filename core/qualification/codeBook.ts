@@ -6,7 +6,8 @@ import type { TestForm, TestPosition, TestWeld } from './testPlace'
 export type FamilyId = 'structural' | 'pressure' | 'ISO' | 'pipeline'
 
 /** How sure a line of a code is remembered; `checked` once a school has held it against its own copy. */
-export type Remembered = 'sure' | 'check before it decides' | 'may be wrong' | 'checked'
+export const REMEMBERED = ['sure', 'check before it decides', 'may be wrong', 'checked'] as const
+export type Remembered = (typeof REMEMBERED)[number]
 
 /** Where a statement comes from. */
 export interface Clause {
