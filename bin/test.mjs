@@ -16,11 +16,11 @@ const counts = { passed: 0, failed: 0 }
 /** A check that passes or fails as a whole, like lint. */
 async function check(what, work) {
   try {
-    await step(what, work)
+    await work()
     counts.passed++
   } catch (error) {
     counts.failed++
-    console.error(error.output ?? error.message)
+    console.error(`\n${what} failed\n${error.output ?? error.message}`)
   }
 }
 
@@ -84,8 +84,13 @@ await main(async () => {
   if (wanted !== 'unit') await needDebian('mariadb-server', ...(asked('e2e') ? ['chromium'] : []))
   await step('Preparing', () => run('npx', ['nuxt', 'prepare']))
   if (wanted === 'all') {
-    await check('Lint', () => run('npm', ['run', '--silent', 'lint']))
-    await check('Types', () => run('npx', ['nuxt', 'typecheck']))
+    // Each of them keeps one processor busy.
+    await step('Lint and types', () =>
+      Promise.all([
+        check('Lint', () => run('npm', ['run', '--silent', 'lint'])),
+        check('Types', () => run('npx', ['nuxt', 'typecheck'])),
+      ]),
+    )
   }
   if (asked('unit')) await vitest('unit')
   if (wanted !== 'unit') await needBuild()

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { FACE_KINDS, ROOT_KINDS } from './markKinds'
 import { arrowOf, BENCH_KEYS, BLIND_KEYS } from './benchKeys'
 import { actOn, asMarkdown, keyOf, keysTwice } from './keyTable'
+import { helpAt, ROOM_HELP } from './roomHelp'
 import { DAY_PLAN_KEYS, FLOOR_KEYS, PLAN_KEYS, TEST_KEYS, TESTS_KEYS } from './roomKeys'
 
 const pressed = (key: string, held: Partial<Record<'ctrlKey' | 'metaKey' | 'shiftKey' | 'altKey', boolean>> = {}) => ({
@@ -40,6 +41,30 @@ describe('each room’s keys', () => {
   it('the README shows them as they are', () => {
     const readme = readFileSync(`${import.meta.dirname}/../../README.md`, 'utf8')
     for (const rows of [BENCH_KEYS, TEST_KEYS]) expect(readme).toContain(asMarkdown(rows))
+  })
+})
+
+describe('the help of a room', () => {
+  it.each([
+    ['/', 'Floor'],
+    ['/bench', 'Bench'],
+    ['/record/01900000-0000-7000-8000-000000000001/progress', 'Record'],
+    ['/test-bay', 'Test bay'],
+    ['/test-bay/plan', 'Planning a test'],
+    ['/test-bay/01900000-0000-7000-8000-000000000001', 'A test'],
+    ['/house/people', 'House'],
+    ['/set-up/drill', 'Set-up'],
+  ])('at %s is that of %s', (path, name) => expect(helpAt(path)?.name).toBe(name))
+  it('is none at the door', () => expect(helpAt('/sign-in')).toBeUndefined())
+  it('is a few steps, none longer than a breath', () => {
+    for (const { steps, name } of ROOM_HELP) {
+      expect(steps.length, name).toBeGreaterThan(1)
+      expect(steps.length, name).toBeLessThan(5)
+      for (const { says } of steps) expect(says.length, says).toBeLessThan(90)
+    }
+  })
+  it('`?` is no other key of a room that opens it so', () => {
+    for (const { keys, ownKey } of ROOM_HELP) if (!ownKey) expect(actOn(keys, '?')).toBeUndefined()
   })
 })
 

@@ -1,5 +1,11 @@
 import type { KeyRow } from './keyTable'
 
+export type HelpAct = 'help'
+/** In every room. */
+export const HELP_KEYS: readonly KeyRow<HelpAct>[] = [
+  { shown: '?', says: 'what is done here, and its keys', acts: { '?': 'help' } },
+]
+
 export type FloorAct = 'next'
 export const FLOOR_KEYS: readonly KeyRow<FloorAct>[] = [
   { shown: 'N', says: 'read the first who waits, else whoever was read longest ago', acts: { N: 'next' } },

@@ -136,6 +136,27 @@ describe('every room', () => {
   })
 })
 
+it('`?` says in a few steps what is done in a room, with its keys; so does a tap', async () => {
+  const page = await signedIn(browser, 'tobias')
+  await page.getByText('Evening T').first().waitFor()
+  await page.keyboard.press('?')
+  const floor = page.getByRole('dialog', { name: 'Floor' })
+  await floor.getByText('Who waits stands in order of the wait').waitFor()
+  expect(await floor.getByRole('term').allInnerTexts()).toEqual(['N'])
+  expect(await serious(page)).toEqual([])
+  await floor.getByRole('button', { name: 'Close' }).click()
+  // The Bench has a `?` of its own: one help opens, not two.
+  await page.goto(`${ADDRESS}/bench?student=${school.mine.id}`)
+  await page.getByRole('heading', { name: 'Oriel Tamsin' }).waitFor()
+  await page.keyboard.press('?')
+  await page.getByRole('dialog', { name: 'Bench' }).getByText('mark only what is wrong').waitFor()
+  expect(await page.getByRole('dialog').count()).toBe(1)
+  await page.keyboard.press('Escape')
+  await page.getByRole('button', { name: 'What is done here, and its keys' }).click()
+  await page.getByRole('dialog', { name: 'Bench' }).getByText('Say the one change').waitFor()
+  await page.context().close()
+})
+
 it.each(['light', 'dark'] as const)('axe finds nothing serious on the sign-in page in the %s theme', async theme => {
   const door = await browser.newPage({ colorScheme: theme })
   await door.goto(`${ADDRESS}/sign-in`)

@@ -65,7 +65,7 @@ defineExpose({
     @choose="$emit('student', $event)"
     @close="dialog = null"
   />
-  <KeyList v-if="dialog === 'keys'" :keys="BENCH_KEYS" @close="dialog = null" />
+  <RoomHelp v-if="dialog === 'keys'" :keys="BENCH_KEYS" @close="dialog = null" />
   <LazyHeldAgainst
     v-if="dialog === 'codes' && bench.coupon"
     :document="bench.coupon"

@@ -135,7 +135,7 @@ useBenchKeys({
       heading="What you saw and heard"
       @close="dialog = null"
     />
-    <KeyList v-if="dialog === 'keys'" :keys="BLIND_KEYS" @close="dialog = null" />
+    <RoomHelp v-if="dialog === 'keys'" :keys="BLIND_KEYS" @close="dialog = null" />
     <GaugeEntry
       v-if="gauged.length > 0"
       :document="bench.coupon"

@@ -1,5 +1,8 @@
 <script setup lang="ts">
-import { mdiWeatherNight, mdiWhiteBalanceSunny, mdiExitToApp, mdiKeyVariant } from '@mdi/js'
+import { mdiWeatherNight, mdiWhiteBalanceSunny, mdiExitToApp, mdiHelp, mdiKeyVariant } from '@mdi/js'
+import { usePageKeys } from '~/composables/pageKeys'
+import { helpAt } from '~/keys/roomHelp'
+import { HELP_KEYS } from '~/keys/roomKeys'
 import { useOutbox } from '~/stores/outbox'
 import { useSections } from '~/stores/sections'
 import { useSession } from '~/stores/session'
@@ -57,6 +60,9 @@ const saved = computed(() => {
   return `${outbox.mine.length} ${outbox.keptAt === 'here' ? 'kept here' : 'in this page only'}`
 })
 
+const helping = ref(false)
+const help = computed(() => helpAt(route.path))
+usePageKeys(HELP_KEYS, { help: () => (helping.value = true) }, () => !help.value || help.value.ownKey === true)
 useClassKept()
 const asking = ref(false)
 const own = ref(false)
@@ -98,9 +104,13 @@ async function leave() {
         >
           <v-icon :icon="theme.isDark.value ? mdiWhiteBalanceSunny : mdiWeatherNight" size="22" />
         </button>
+        <button v-if="help" type="button" aria-label="What is done here, and its keys" @click="helping = true">
+          <v-icon :icon="mdiHelp" size="22" />
+        </button>
         <button type="button" aria-label="Sign out" @click="leave"><v-icon :icon="mdiExitToApp" size="22" /></button>
       </div>
     </div>
+    <RoomHelp v-if="helping" @close="helping = false" />
     <WaitingList v-if="asking" @close="asking = false" />
     <OwnSignIn v-if="own" @close="own = false" />
   </nav>
@@ -168,7 +178,7 @@ a.here {
 }
 .acts {
   display: flex;
-  justify-content: space-around;
+  flex-wrap: wrap;
 }
 .acts button {
   width: 46px;

@@ -65,7 +65,7 @@ watch(dialog, () => (stopWhy.value = ''))
     @choose="$emit('retest', $event)"
     @close="dialog = null"
   />
-  <KeyList v-if="dialog === 'keys'" :keys="TEST_KEYS" @close="dialog = null" />
+  <RoomHelp v-if="dialog === 'keys'" :keys="TEST_KEYS" @close="dialog = null" />
   <LazyFitUpEditor
     v-if="dialog === 'fit-up'"
     :document="{ ...coupon, ...(document.fitUp ? { fitUp: document.fitUp } : {}) }"
