@@ -45,6 +45,13 @@ describe('the record on paper', () => {
   })
   it('says fillers as everything else says lengths', () =>
     expect(words(recordDocument(passed, STRUCTURAL, of))).toMatch(/E7018 [\d/ ]+ in, \d+ layers?/))
+  it('names the lot that was called in date, where rods were drawn by lot', () => {
+    expect(words(recordDocument(passed, STRUCTURAL, of))).not.toContain('"Lot"')
+    const ticket = { ...passed.ticket, hoursOut: 0.5, lot: { makersLot: 'GQ 70-2291', hoursAllowed: 4 } }
+    expect(words(recordDocument({ ...passed, ticket }, STRUCTURAL, of))).toContain(
+      'GQ 70-2291, 0.5 h out of 4 when called in date',
+    )
+  })
   it('a test that was not passed has no column of what it qualifies', () => {
     const text = words(recordDocument({ ...passed, results: {} }, STRUCTURAL, of))
     expect(text).toContain('As tested')

@@ -35,6 +35,7 @@ export interface RecordHead {
 /** What the test was, beside the range it qualifies: positions, thickness, diameter, fillers, backing, way. */
 function actualBesideQualified(welderTest: WelderTest, book: CodeBook): string[][] {
   const { test } = welderTest
+  const { lot, hoursOut } = welderTest.ticket
   const said = sayQualified(qualifies(book, [test]))
   const of = (about: (typeof said)[number]['about']) =>
     said
@@ -56,6 +57,9 @@ function actualBesideQualified(welderTest: WelderTest, book: CodeBook): string[]
     ['Thickness', formatLength(test.thicknessMm, unit), of('thickness')],
     ['Outside diameter', test.outsideMm === null ? 'plate' : formatLength(test.outsideMm, unit), of('diameter')],
     ['Fillers', fillers, of('fillers')],
+    ...(lot
+      ? [['Lot', `${lot.makersLot}, ${hoursOut ?? 0} h out of ${lot.hoursAllowed} when called in date`, '']]
+      : []),
     ['Backing', test.backing ? 'with backing' : 'open root', of('backing')],
     ['Progression', test.progression ?? 'none', test.progression ? of('progression') : 'as the positions'],
   ]

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import type { CodeBook } from '~~/core/qualification'
-import { documentFaults, type CheckId, type WelderTest } from '~~/core/welderTest'
+import { documentFaults, saysInDate, type WelderTest } from '~~/core/welderTest'
 import type { SavedCoupon } from '~~/contract/coupon'
 import type { SavedWelderTest, WelderTestSave } from '~~/contract/welderTests'
 import { useCodeBooks } from './codeBooks'
@@ -8,10 +8,8 @@ import { useCoupons } from './coupons'
 import { useOutbox } from './outbox'
 import { orNotFound } from './request'
 import { RequestFailure } from '~/sync/requestFailure'
-import { useRods } from './rods'
+import { ofRods, useRods } from './rods'
 import { useWelderTests } from './welderTests'
-
-const IN_DATE: CheckId = 'whole rods, in date'
 
 /** A test as a page works on it, whether the server has it already or not. */
 interface TestDraft {
@@ -89,15 +87,18 @@ export const useWelderTest = defineStore('testRun', () => {
   function change(next: WelderTest): boolean {
     if (!welderTest.value || !book.value || next === welderTest.value) return false
     const [fault] = documentFaults(next, book.value)
-    problem.value = rodsFault(welderTest.value, next) || (fault?.message ?? '')
+    const calledInDate = saysInDate(next, welderTest.value)
+    problem.value = (calledInDate && rods.outOfDate(next.studentId, new Date())) || (fault?.message ?? '')
     if (problem.value) return false
     past.value = [...past.value, welderTest.value]
-    put(next)
+    put(calledInDate ? withLot(next) : next)
     return true
   }
-  /** Why rods cannot be called in date: those that the welder has in the hand are not. */
-  const rodsFault = (before: WelderTest, next: WelderTest) =>
-    next.checks[IN_DATE] && !before.checks[IN_DATE] ? rods.outOfDate(next.studentId, new Date()) : ''
+  /** The rods that were called in date are those in the hand: the record names their lot. */
+  function withLot(test: WelderTest): WelderTest {
+    const drawn = rods.inHand(test.studentId, test.ticket, new Date())
+    return drawn ? { ...test, ticket: ofRods(test.ticket, drawn) } : test
+  }
 
   /** Takes the last act of this sitting back. */
   function undo(): void {

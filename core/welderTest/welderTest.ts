@@ -14,6 +14,12 @@ import { unitFor, type TestTaken } from '../qualification/testTaken'
 export const CHECKS = ['whole rods, in date', 'piece stamped', 'fit-up within limits', 'position fixed'] as const
 export type CheckId = (typeof CHECKS)[number]
 
+/** Whether a test now says of its rods that they are in date, and did not before. */
+export const saysInDate = (
+  next: Pick<WelderTest, 'checks'>,
+  before: Pick<WelderTest, 'checks'> | null | undefined,
+): boolean => next.checks['whole rods, in date'] && !before?.checks['whole rods, in date']
+
 /** Where the welder stops until a witness has looked. */
 export const HOLD_POINTS = ['fit-up', 'root', 'cap'] as const
 export type HoldPoint = (typeof HOLD_POINTS)[number]

@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import type { Browser } from 'playwright-core'
 import { v7 as uuid } from 'uuid'
+import type { WelderTest } from '../../core/welderTest'
 import { aTest } from '../../core/welderTest/example'
 import type { Section, Student } from '../../contract/people'
 import type { RodRoom } from '../../contract/rodRoom'
@@ -116,6 +117,16 @@ it('rods past their hours are said on the booth, on the ticket, and when a test 
   // Drawn from another tablet, they are seen here; all burnt is one press.
   const drawn = { ...said, lotId: lot.id, count: 2 }
   expect((await school.lead.ask('PUT', `/api/rod-movements/${uuid()}`, drawn)).status).toBe(200)
+  await page.getByRole('button', { name: 'All burnt: rods of Senara Quick' }).waitFor()
+
+  // Fresh ones are called in date, and the test keeps of which lot they are.
+  await page.goto(`${ADDRESS}/test-bay/${test}`)
+  await page.getByRole('button', { name: /^Seen: whole rods, in date/ }).waitFor()
+  await page.keyboard.press('Enter')
+  const lotKept = async () =>
+    (await school.lead.ask<{ document: WelderTest }>('GET', `/api/tests/${test}`)).body.document.ticket.lot?.makersLot
+  await expect.poll(lotKept, { timeout: 10_000 }).toBe('R 2291')
+  await page.goto(`${ADDRESS}/rods`)
   await page.getByRole('button', { name: 'All burnt: rods of Senara Quick' }).click()
   await page.getByText('Every rod that was drawn is back or burnt.').waitFor()
   await page.context().close()

@@ -3,7 +3,10 @@ import { v7 as uuid } from 'uuid'
 import type { Problem } from '../../contract/problem'
 import type { RodLotSave, RodRoom } from '../../contract/rodRoom'
 import type { FloorBooths } from '../../contract/shop'
+import { WAITED } from '../../contract/waited'
 import type { SaidOfRods } from '../../core/rodRoom'
+import type { WelderTest } from '../../core/welderTest'
+import { aTest } from '../../core/welderTest/example'
 import { database, run } from '../../server/store/database'
 import { addClass, foundTestSchool, type School } from '../school'
 import { GIVEN, Visitor } from '../session'
@@ -45,6 +48,29 @@ const write = (lotId: string, said: Partial<SaidOfRods>, id = uuid()) =>
 const longAgo = (line: string, hours: number) =>
   run(database(), 'UPDATE rod_movement SET noted_at = UTC_TIMESTAMP(3) - INTERVAL ? HOUR WHERE id = ?', [hours, line])
 const wrongFields = (answer: { body: Problem }) => answer.body.errors?.map(error => error.path)
+
+describe('a test', () => {
+  it('is not kept that calls rods in date which are past their hours, unless it was so when it was done', async () => {
+    const lotId = await aLot()
+    const drawn = uuid()
+    await write(lotId, { count: 6, studentId: school.mine.id }, drawn)
+    await longAgo(drawn, 6)
+    const document = { ...aTest(school.mine.id), couponId: uuid() }
+    const inDate = { ...document, checks: { ...document.checks, 'whole rods, in date': true } }
+    const id = uuid()
+    const put = (next: WelderTest, baseVersion: number, headers = {}) =>
+      school.instructor.ask<Problem>('PUT', `/api/tests/${id}`, { baseVersion, document: next }, headers)
+    expect((await put(document, 0)).status).toBe(200)
+    const refused = await put(inDate, 1)
+    expect([refused.status, refused.body.errors?.[0]!.path]).toEqual([422, 'document.checks'])
+    expect(refused.body.detail).toMatch(/past their hours: draw fresh ones first/)
+    // Said three hours into those rods' four, and sent only now.
+    expect((await put(inDate, 1, { [WAITED]: String(3 * 3_600_000) })).status).toBe(200)
+    // Once said it stands: whatever is saved of the test after is not held up by it.
+    expect((await put({ ...inDate, notes: 'windy' }, 2)).status).toBe(200)
+    await write(lotId, { kind: 'returned', count: 0, handfulId: drawn })
+  })
+})
 
 describe('lots', () => {
   it('are kept, changed, and listed', async () => {

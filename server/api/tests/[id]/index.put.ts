@@ -1,27 +1,42 @@
 import { setForVisual } from '../../../../core/criteria'
 import { unitFor, type CodeBook } from '../../../../core/qualification'
-import { documentFaults, visualOf, visualSigned, type TestFault, type WelderTest } from '../../../../core/welderTest'
+import {
+  documentFaults,
+  saysInDate,
+  visualOf,
+  visualSigned,
+  type TestFault,
+  type WelderTest,
+} from '../../../../core/welderTest'
 import { welderTestSaveSchema, type SavedWelderTest } from '../../../../contract/welderTests'
 import { staff } from '../../../http/access'
 import { defineRoute } from '../../../http/defineRoute'
+import { doneAt } from '../../../http/doneAt'
 import { DOCUMENT_BYTES } from '../../../http/readAs'
 import { refuse } from '../../../http/refuse'
 import { savedByOther } from '../../../http/savedByOther'
 import { findBook } from '../../../store/codeBooks'
 import { findCoupon } from '../../../store/coupons'
 import { schoolCriteria } from '../../../store/criteria'
+import { rodsPast } from '../../../store/rodRoom'
 import { findStudent } from '../../../store/students'
-import { saveTest } from '../../../store/welderTests'
+import { findTest, saveTest } from '../../../store/welderTests'
 
 /** Saves a test whole; what is out of order by its book is refused, and nothing of it is kept. */
 export default defineRoute(
   { who: staff, did: 'saved a test', id: 'test', takes: welderTestSaveSchema, mostBytes: DOCUMENT_BYTES },
-  async ({ me, id, body: save }): Promise<SavedWelderTest> => {
+  async ({ me, id, body: save, event }): Promise<SavedWelderTest> => {
     const { document } = save
     if (!(await findStudent(document.studentId))) throw notAccepted('studentId', 'There is no such student')
     const book = await bookOf(document)
     const faults = documentFaults(document, book)
     if (faults.length > 0) throw outOfOrder(faults)
+    // A test that waited in a browser was called in date when it was done there.
+    if (saysInDate(document, (await findTest(id))?.document) && (await rodsPast(doneAt(event))).has(document.studentId))
+      throw notAccepted(
+        'checks',
+        'The rods that the welder has in the hand are past their hours: draw fresh ones first',
+      )
     const outcome = await saveTest(id, { ...save, document: await withVisual(document, book) }, book, {
       id: me.id,
       name: me.name,
