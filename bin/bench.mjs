@@ -14,6 +14,11 @@ await main(() =>
     await runTask('benchStore', process.argv.slice(2), { env, show: true })
     await runTask('benchCluster', [], { show: true })
     const server = await serveDemo()
-    await runTask('benchPage', [], { env: { ...env, FUSILIS_URL: server.address }, show: true }).finally(server.stop)
+    try {
+      const at = { ...env, FUSILIS_URL: server.address }
+      for (const task of ['benchScreens', 'benchPage']) await runTask(task, [], { env: at, show: true })
+    } finally {
+      await server.stop()
+    }
   }),
 )

@@ -77,6 +77,8 @@ export interface DayStudent {
   readonly attendance: Attendance
   /** What was noted, with who noted it and when (ISO 8601); null where nobody did. */
   readonly note: (AttendanceNote & { readonly by: string; readonly at: string }) | null
+  /** What was planned for that day, in the order of its hours, on the shop's wall. */
+  readonly planned: readonly { readonly at: string; readonly rung: string; readonly booth: number }[]
   /** Coupons read that day. */
   readonly coupons: number
   readonly arcMinutes: number

@@ -1,6 +1,6 @@
 import { useLocalStorage } from '@vueuse/core'
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue'
-import { dayNumber, minutesBetween } from '~~/core/calendar'
+import { dayNumber, minutesBetween, wallAfter } from '~~/core/calendar'
 import {
   movedLines,
   planConflicts,
@@ -92,7 +92,9 @@ export function useDayPlanner() {
     rods: store.known?.rods ?? {},
   }))
   const conflicts = computed(() =>
-    students.value.length === 0 ? [] : planConflicts(wanted.value, lines.value, nameOf),
+    students.value.length === 0
+      ? []
+      : planConflicts(wanted.value, lines.value, nameOf, after => wallAfter(from.value, after)),
   )
 
   function stop(): void {

@@ -1,5 +1,6 @@
 import highsLoader from 'highs'
 import { beforeAll, describe, expect, it } from 'vitest'
+import { wallAfter } from '../calendar'
 import { solverOf } from '../integerProgram/highs'
 import type { Solve } from '../integerProgram'
 import { seededRandom } from '../statistics'
@@ -26,8 +27,9 @@ beforeAll(async () => {
 })
 
 const name = (id: string) => id.toUpperCase()
+const clock = (minutes: number) => wallAfter('18:00', minutes)
 const saysOf = (wanted: PlanCase, lines: readonly PlannedCoupon[]) =>
-  planConflicts(wanted, lines, name).map(conflict => conflict.says)
+  planConflicts(wanted, lines, name, clock).map(conflict => conflict.says)
 const line = (studentId: string, rungId: string, booth: number, from: number, more: Partial<PlannedCoupon> = {}) => ({
   studentId,
   rungId,
@@ -52,7 +54,7 @@ function bestByTrying(wanted: PlanCase): number {
     return Math.max(
       trying(n + 1, lines),
       ...own
-        .filter(one => planConflicts(wanted, [...lines, one], name).length === 0)
+        .filter(one => planConflicts(wanted, [...lines, one], name, clock).length === 0)
         .map(one => trying(n + 1, [...lines, one])),
     )
   }
@@ -65,7 +67,9 @@ describe('what cannot be', () => {
   const wanted = aDay([anna, ben], { shown: [{ topic: 'Restarts', from: 60, minutes: 15 }] })
 
   it('is nothing where everything goes together', () => {
-    expect(planConflicts(wanted, [line('anna', 'flat pad', 1, 0), line('ben', 'flat pad', 2, 75)], name)).toEqual([])
+    expect(
+      planConflicts(wanted, [line('anna', 'flat pad', 1, 0), line('ben', 'flat pad', 2, 75)], name, clock),
+    ).toEqual([])
   })
   it.each<[string, PlannedCoupon[], string[]]>([
     ['two in a booth', [line('anna', 'flat pad', 1, 0), line('ben', 'flat pad', 1, 0)], ['Booth 1 has two at once']],
@@ -92,7 +96,7 @@ describe('what cannot be', () => {
   })
   it('names the lines that it is about', () => {
     const lines = [line('ben', 'flat pad', 2, 75), line('anna', 'flat pad', 2, 90)]
-    expect(planConflicts(wanted, lines, name)).toEqual([{ lines: [0, 1], says: 'Booth 2 has two at once' }])
+    expect(planConflicts(wanted, lines, name, clock)).toEqual([{ lines: [0, 1], says: 'Booth 2 has two at once' }])
   })
 
   it('more to read than there is time for, after a demonstration too', () => {
@@ -100,7 +104,7 @@ describe('what cannot be', () => {
     const busy = aDay(many, { readMinutes: 5, shown: [{ topic: 'Ends', from: 45, minutes: 15 }] })
     const all = many.map((one, n) => line(one.id, 'flat pad', n + 1, 0))
     // Two readings of five minutes in a step, four fifths of which are for reading; nobody reads while Ends is shown.
-    expect(saysOf(busy, all)).toEqual(['4 to read 60 min in, and time for 2'])
+    expect(saysOf(busy, all)).toEqual(['4 to read at 19:00, and time for 2'])
     expect(saysOf(busy, all.slice(0, 2))).toEqual([])
   })
   it('rods and pieces that do not suffice; a pair needs one piece less', () => {
@@ -143,7 +147,7 @@ describe('a plan', () => {
       expect(best.score).toBeGreaterThan(truth - GAP - 1e-9)
       expect(best.score).toBeLessThanOrEqual(truth + 1e-9)
       expect(best.bound).toBeGreaterThanOrEqual(truth - 1e-9)
-      expect(planConflicts(wanted, best.lines, name)).toEqual([])
+      expect(planConflicts(wanted, best.lines, name, clock)).toEqual([])
     }
   })
 
@@ -152,8 +156,8 @@ describe('a plan', () => {
       const wanted = madeUpDay(size, seededRandom(seed))
       const hand = greedyPlan(wanted)
       const best = bestPlan(wanted, [], solve)
-      expect(planConflicts(wanted, hand, name)).toEqual([])
-      expect(planConflicts(wanted, best.lines, name)).toEqual([])
+      expect(planConflicts(wanted, hand, name, clock)).toEqual([])
+      expect(planConflicts(wanted, best.lines, name, clock)).toEqual([])
       expect(best.byHand).toBeCloseTo(planScore(wanted, hand), 9)
       expect(best.score).toBeGreaterThanOrEqual(best.byHand)
       expect(shortOfBest(wanted, best)).toBeLessThan(0.05)
@@ -215,14 +219,14 @@ describe('planned again', () => {
     const again = bestPlan(without, lines, solve)
     expect(again.lines.some(one => one.studentId === 's4')).toBe(false)
     expect(movedLines(without, lines, again.lines)).toBe(0)
-    expect(planConflicts(without, again.lines, name)).toEqual([])
+    expect(planConflicts(without, again.lines, name, clock)).toEqual([])
   })
   it('moves only who stood in a booth that is out, and counts them', () => {
     const { wanted, lines } = before()
     const without = { ...wanted, booths: wanted.booths.filter(one => one.booth !== 2) }
     const again = bestPlan(without, lines, solve)
     expect(movedLines(without, lines, again.lines)).toBe(lines.filter(one => one.booth === 2).length)
-    expect(planConflicts(without, again.lines, name)).toEqual([])
+    expect(planConflicts(without, again.lines, name, clock)).toEqual([])
   })
   it('leaves what a person put, even where it is not the own booth', () => {
     const wanted = aDay([aStudent('anna', 1, [aWanted('flat pad', 1)])])

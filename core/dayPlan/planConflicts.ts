@@ -13,16 +13,18 @@ export interface PlanConflict {
 /**
  * What of a plan cannot be, in words; empty where all of it can.
  * @param nameOf a student's name
+ * @param clock the time on the wall so many minutes after the class began
  */
 export function planConflicts(
   wanted: PlanCase,
   lines: readonly PlannedCoupon[],
   nameOf: (studentId: string) => string,
+  clock: (minutes: number) => string,
 ): PlanConflict[] {
   return [
     ...lines.flatMap((line, n) => faultsOfLine(wanted, line, nameOf).map(says => ({ lines: [n], says }))),
     ...ofPairs(lines, nameOf),
-    ...ofReading(wanted, lines),
+    ...ofReading(wanted, lines, clock),
     ...ofStore(wanted, lines),
   ]
 }
@@ -63,11 +65,15 @@ function ofPairs(lines: readonly PlannedCoupon[], nameOf: (id: string) => string
   )
 }
 
-function ofReading(wanted: PlanCase, lines: readonly PlannedCoupon[]): PlanConflict[] {
+function ofReading(
+  wanted: PlanCase,
+  lines: readonly PlannedCoupon[],
+  clock: (minutes: number) => string,
+): PlanConflict[] {
   const most = readingsInStep(wanted.terms)
   return readingsOf(wanted, lines).flatMap((count, step) =>
     count > most
-      ? [{ lines: [], says: `${count} to read ${step * wanted.terms.stepMinutes} min in, and time for ${most}` }]
+      ? [{ lines: [], says: `${count} to read at ${clock(step * wanted.terms.stepMinutes)}, and time for ${most}` }]
       : [],
   )
 }

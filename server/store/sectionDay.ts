@@ -1,4 +1,4 @@
-import { classDayAt, wallClockAt, type ClassDay } from '../../core/calendar'
+import { classDayAt, wallAfter, wallClockAt, type ClassDay } from '../../core/calendar'
 import type { CouponDocument } from '../../core/coupon'
 import {
   arcMinutes,
@@ -9,11 +9,15 @@ import {
   wrongMost,
   type ElementDay,
 } from '../../core/floor'
-import type { SectionDay } from '../../contract/day'
+import type { Ladder } from '../../core/ladder'
+import type { DayStudent, SectionDay } from '../../contract/day'
+import type { DayPlan } from '../../contract/dayPlan'
 import { daysKnown, type DayKnown } from './attendance'
 import { database, fromJson, rows } from './database'
+import { dayPlanOf } from './dayPlan'
 import { demonstrationsOf } from './demonstrations'
 import { currentRules } from './houseRules'
+import { currentLadder } from './ladder'
 import { schoolZone } from './school'
 import { findSection } from './sections'
 
@@ -30,11 +34,13 @@ export async function sectionDay(sectionId: string, classDay: ClassDay, now: Dat
   )
   const ids = students.map(student => student.id)
   const zone = await schoolZone()
-  const [known, coupons, evidence, demonstrations, { rules }] = await Promise.all([
+  const [known, coupons, evidence, demonstrations, { plan }, { ladder }, { rules }] = await Promise.all([
     daysKnown(ids, { from: classDay, to: classDay, zone }),
     newestCoupons(ids, classDay),
     elementsOf(ids, classDay),
     demonstrationsOf(sectionId, classDay),
+    dayPlanOf(sectionId, classDay),
+    currentLadder(),
     currentRules(),
   ])
   const meeting = meetingOn(section, classDay)
@@ -52,6 +58,7 @@ export async function sectionDay(sectionId: string, classDay: ClassDay, now: Dat
         ...student,
         attendance: attendanceOf({ ...day, meeting, now: time }),
         note: day.note,
+        planned: plannedFor(student.id, plan, ladder),
         coupons: own.length,
         arcMinutes: own.reduce((sum, coupon) => sum + arcMinutes(coupon), 0),
       }
@@ -61,6 +68,17 @@ export async function sectionDay(sectionId: string, classDay: ClassDay, now: Dat
     cautions: cautionsOfClass(coupons, rules),
   }
 }
+
+/** What a plan has a student run, in the order of its hours; a rung that the ladder no longer has keeps its id. */
+const plannedFor = (studentId: string, plan: DayPlan | null, { rungs }: Ladder): DayStudent['planned'] =>
+  (plan?.lines ?? [])
+    .filter(line => line.studentId === studentId)
+    .sort((a, b) => a.from - b.from)
+    .map(({ rungId, booth, from }) => ({
+      at: wallAfter(plan!.from, from),
+      rung: rungs.find(rung => rung.id === rungId)?.name ?? rungId,
+      booth,
+    }))
 
 /** Coupons of a day, and each student's newest before it where there is none: what that student runs on. */
 async function newestCoupons(studentIds: readonly string[], classDay: ClassDay): Promise<CouponDocument[]> {

@@ -3,6 +3,7 @@ import { v7 as uuid } from 'uuid'
 import { USUAL_TERMS } from '../../core/dayPlan'
 import { ALL_MEANS, roomOfBooths } from '../../core/floor'
 import { FULL_LADDER } from '../../core/ladder'
+import type { SectionDay } from '../../contract/day'
 import type { DayPlan, DayPlanVersion, DayToPlan } from '../../contract/dayPlan'
 import type { PersonExport } from '../../contract/personData'
 import type { Section, Student } from '../../contract/people'
@@ -112,11 +113,22 @@ describe('the plan of a day', () => {
     expect((await save({ classDay: DAY, baseVersion: 1, plan: plan({ lines: [] }) })).body.version).toBe(2)
     expect((await known('2026-10-06')).kept.version).toBe(0)
   })
+  it('stands on the page of its day, by the clock on the wall', async () => {
+    await save({ classDay: DAY, baseVersion: 2, plan: plan({ lines: [line({ from: 90, booth: 4 }), line()] }) })
+    const { students } = (await school.instructor.ask<SectionDay>('GET', `/api/sections/${section.id}/day?day=${DAY}`))
+      .body
+    const rung = FULL_LADDER.rungs[0]!.name
+    expect(students.find(one => one.id === student.id)!.planned).toEqual([
+      { at: '18:30', rung, booth: 3 },
+      { at: '19:30', rung, booth: 4 },
+    ])
+    await save({ classDay: DAY, baseVersion: 3, plan: plan({ lines: [] }) })
+  })
   it('is in what a student is given of the own data: the newest plan of each day', async () => {
     const told = async () =>
       (await school.lead.ask<PersonExport>('GET', `/api/students/${student.id}/export`)).body.planned
     expect(await told()).toEqual([])
-    await save({ classDay: DAY, baseVersion: 2, plan: plan() })
+    await save({ classDay: DAY, baseVersion: 4, plan: plan() })
     const { studentId: _, nth: __, pinned: ___, ...own } = line()
     expect(await told()).toEqual([{ classDay: DAY, ...own }])
   })

@@ -22,6 +22,9 @@ function says({ attendance: { state, came, late, left, leftEarly }, note }: DayS
   ]
   return words.join('; ')
 }
+/** What was planned; the booth where it is another than the student's own. */
+const plannedSaid = ({ planned, booth: own }: DayStudent) =>
+  planned.map(({ at, rung, booth }) => `${at} ${rung}${booth === own ? '' : `, booth ${booth}`}`).join(' · ')
 const hours = (minutes: number) =>
   minutes === 0 ? '–' : `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}`
 const there = computed(() => props.students.filter(student => student.attendance.state === 'here').length)
@@ -52,6 +55,7 @@ const count = computed(() => `${there.value} of ${props.students.length} here`)
           <td class="num">{{ student.booth ?? '–' }}</td>
           <th scope="row">
             <NuxtLink :to="`/record/${student.id}`">{{ student.name }}</NuxtLink>
+            <small v-if="student.planned.length > 0" class="quiet">{{ plannedSaid(student) }}</small>
           </th>
           <td :title="student.note ? `noted by ${student.note.by}` : undefined">
             <span class="shape" aria-hidden="true">{{ SHAPES[student.attendance.state] }}</span> {{ says(student) }}
@@ -122,6 +126,12 @@ thead th {
 }
 tbody th {
   font-weight: 650;
+}
+th small {
+  display: block;
+  font-weight: 400;
+  font-size: 0.86rem;
+  padding-bottom: 4px;
 }
 th a {
   color: inherit;
