@@ -232,6 +232,19 @@ describe('where along a bead', () => {
       expect(ids('porosity')).toEqual(['porosity everywhere'])
     }
   })
+  it('what is dropped at an end or beside a start is of that place, at either end of the pad', () => {
+    for (const travel of ['left to right', 'right to left'] as const) {
+      const pad = aCoupon({ ticket: { travel } })
+      const lane = pad.beads[0]!
+      const ends = { near: lane.fromMm, far: lane.toMm }
+      const [begun, ended] = travel === 'left to right' ? [ends.near, ends.far] : [ends.far, ends.near]
+      const inward = travel === 'left to right' ? 5 : -5
+      const seen = (flaw: 'crack' | 'porosity', atMm: number) =>
+        signsOf(putMark(pad, newFlaw(pad, flaw, flaw, { beadId: lane.id, atMm })), rules).signs.map(sign => sign.id)
+      expect(seen('crack', ended)).toEqual(['crack in crater'])
+      expect(seen('porosity', begun + inward)).toEqual(['porosity at starts'])
+    }
+  })
 })
 
 describe('how much', () => {

@@ -357,9 +357,12 @@ function isNearTry(document: CouponDocument, flaw: FlawMark): boolean {
   )
 }
 
-/** Whether all of a flaw lies about a place: one that goes on from there along the bead is no matter of that place. */
+/** A flaw that is longer goes on along the bead, and is no matter of one place of it, mm. Common practice. */
+const LONGEST_AT_A_PLACE = inches(1.5)
+
+/** Whether a flaw lies about a place, whichever way the bead was run. */
 const liesAt = ({ atMm, toMm }: FlawMark, placeMm: number) =>
-  atMm >= placeMm - AT_A_START && toMm <= placeMm + AT_A_START
+  toMm - atMm <= LONGEST_AT_A_PLACE && atMm <= placeMm + AT_A_START && toMm >= placeMm - AT_A_START
 
 /** A crack that nobody gave a kind, within half an inch of where a bead ends, is a crater's. */
 function isAtEnd(document: CouponDocument, flaw: FlawMark): boolean {

@@ -1,6 +1,7 @@
 import { couponSaveSchema, type SavedCoupon } from '../../../../contract/coupon'
 import { staff } from '../../../http/access'
 import { defineRoute } from '../../../http/defineRoute'
+import { log } from '../../../http/log'
 import { DOCUMENT_BYTES } from '../../../http/readAs'
 import { wrongField } from '../../../http/refuse'
 import { savedByOther } from '../../../http/savedByOther'
@@ -22,7 +23,11 @@ export default defineRoute(
     if (!rules) throw wrongField('document.rulesVersion', 'There is no such version of the house rules')
     const outcome = await saveCoupon(id, save, rules, { id: me.id, name: me.name, now: new Date() })
     if ('saved' in outcome) {
-      event.waitUntil(refreshProgress(save.document.studentId, new Date(), fitInWorker))
+      // The coupon is kept; what it says of progress is computed when it is looked at, where it cannot be now.
+      const refreshed = refreshProgress(save.document.studentId, new Date(), fitInWorker).catch((error: unknown) =>
+        log.warn({ requestId: event.context.requestId, cause: String(error) }, 'progress waits to be computed'),
+      )
+      event.waitUntil(refreshed)
       return outcome.saved
     }
     throw savedByOther(
