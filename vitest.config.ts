@@ -42,6 +42,8 @@ export default defineConfig({
           include: ['tests/e2e/*.test.ts'],
           setupFiles: ['tests/e2e/ownSchool.ts'],
           maxWorkers: 2,
+          // Two browsers share the machine: what is waited for may take a while.
+          expect: { poll: { timeout: 10_000 } },
           // A browser on a busy machine loses a key or a click now and then; what is broken fails twice.
           retry: 1,
           testTimeout: 90_000,

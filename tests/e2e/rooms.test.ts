@@ -152,7 +152,7 @@ it('`?` says in a few steps what is done in a room, with its keys; so does a tap
   await page.getByRole('dialog', { name: 'Bench' }).getByText('mark only what is wrong').waitFor()
   expect(await page.getByRole('dialog').count()).toBe(1)
   await page.keyboard.press('Escape')
-  await page.getByRole('button', { name: 'What is done here, and its keys' }).click()
+  await page.getByRole('button', { name: 'Help with this room' }).click()
   await page.getByRole('dialog', { name: 'Bench' }).getByText('Say the one change').waitFor()
   await page.context().close()
 })

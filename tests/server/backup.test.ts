@@ -13,6 +13,7 @@ import { backupTerms, outOfDate, untilNext } from '../../bin/backups.mjs'
 import { dumpTo } from '../../bin/dump.mjs'
 import { wrongTables } from '../../bin/trialRestore.mjs'
 import { migrate, pendingMigrations } from '../../server/store/migrate'
+import { tableDigests } from '../../server/store/tableDigests'
 import type { SchoolState } from '../../contract/people'
 import { foundTestSchool, type School } from '../school'
 
@@ -92,6 +93,34 @@ describe('a backup', () => {
     await writeFile(`${folder}/torn.sql.gz`, gzipSync('this is no SQL;').subarray(0, 20))
     await expect(script('restore', `${folder}/torn.sql.gz`, elsewhere)).rejects.toThrow()
     expect(await counts(other)).toEqual(now)
+  })
+})
+
+describe('the digest of a table', () => {
+  it('tells one changed letter, and is the same where rows lie otherwise', async () => {
+    await other.query(
+      'CREATE OR REPLACE TABLE told (id INT PRIMARY KEY, says VARCHAR(40), twice INT AS (id * 2) STORED)',
+    )
+    const digest = async () => (await tableDigests(other)).told
+    await other.query("INSERT INTO told (id, says) VALUES (1, 'close the arc'), (2, NULL)")
+    const first = await digest()
+    expect(first?.rows).toBe(2)
+    await other.query('DELETE FROM told')
+    expect(await digest()).toEqual({ rows: 0, digest: '0' })
+    await other.query("INSERT INTO told (id, says) VALUES (2, NULL), (1, 'close the arc')")
+    expect(await digest()).toEqual(first)
+    await other.query("UPDATE told SET says = 'close the arm' WHERE id = 1")
+    expect((await digest())?.digest).not.toBe(first?.digest)
+    await other.query('DROP TABLE told')
+  })
+  it('is the same of a wait that ended, restored: what is computed is null there', async () => {
+    await run(
+      database(),
+      `INSERT INTO waiting (id, student_id, since, said_by, ended, how)
+      VALUES (?, ?, UTC_TIMESTAMP(3), 'student', UTC_TIMESTAMP(3), 'read')`,
+      [uuid(), school.mine.id],
+    )
+    expect((await script('backup', `${folder}/waited.sql.gz`)).stdout).toContain('it holds what the school holds')
   })
 })
 

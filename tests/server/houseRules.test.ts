@@ -33,7 +33,7 @@ describe('the store of house rules', () => {
     expect(await currentRules()).toEqual({
       version: next,
       rules: changed,
-      saved: { by: 'Maren Holt', why: 'five in a row', at: '2026-10-05T10:00:00Z' },
+      saved: { by: 'Maren Holt', why: 'five in a row', at: '2026-10-05T10:00:00.000Z' },
     })
     expect(await rulesOf(1)).toEqual(DEFAULT_HOUSE_RULES)
     expect(await rulesOf(next)).toEqual(changed)

@@ -106,7 +106,7 @@ it('gives the application an account that reads and writes rows and can change n
 
 it('is backed up while the school goes on, and the backup is noted', async () => {
   const words = execFileSync(process.execPath, ['bin/backup.mjs'], { env: env(), encoding: 'utf8' })
-  expect(words).toMatch(/school\/backups\/fusilis-\d{4}-\d\d-\d\d-\d{4}\.sql\.gz\n/)
+  expect(words).toMatch(/school\/backups\/fusilis-\d{4}-\d\d-\d\d-\d{4}\.sql\.gz, restored on trial/)
   expect(await healthy()).toBe(200)
 })
 

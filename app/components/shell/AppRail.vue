@@ -104,7 +104,7 @@ async function leave() {
         >
           <v-icon :icon="theme.isDark.value ? mdiWhiteBalanceSunny : mdiWeatherNight" size="22" />
         </button>
-        <button v-if="help" type="button" aria-label="What is done here, and its keys" @click="helping = true">
+        <button v-if="help" type="button" aria-label="Help with this room" @click="helping = true">
           <v-icon :icon="mdiHelp" size="22" />
         </button>
         <button type="button" aria-label="Sign out" @click="leave"><v-icon :icon="mdiExitToApp" size="22" /></button>
