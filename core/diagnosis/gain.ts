@@ -1,6 +1,6 @@
 import { chanceOf } from './inference'
 import { shows } from './network'
-import type { SeenSigns } from './signs'
+import type { SeenSigns } from './sign'
 import { signOf, type SignId } from './signTable'
 
 /**

@@ -3,6 +3,7 @@
  * question that tells most.
  */
 export * from './signTable'
+export * from './sign'
 export * from './signs'
 export * from './causes'
 export * from './inference'

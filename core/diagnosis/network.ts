@@ -1,7 +1,8 @@
 import { logGamma } from '../statistics'
 import { CAUSES } from './causes'
 import { infer, type Network, type Posterior, type SignFinding } from './inference'
-import { FEWEST_TRIES, type SeenSigns, type Sign } from './signs'
+import type { SeenSigns, Sign } from './sign'
+import { FEWEST_TRIES } from './trySigns'
 import { signOf, SIGNS, type SignId } from './signTable'
 
 /** What each sign is shown by, in the order of `CAUSES`. */

@@ -1,7 +1,7 @@
 import { CAUSES } from './causes'
 import { posterior, shows } from './network'
 import { chanceOf } from './inference'
-import type { SeenSigns } from './signs'
+import type { SeenSigns } from './sign'
 import { SIGNS, type SignId, type SignRow } from './signTable'
 
 /** The question that tells most, and what it tells, bits. */

@@ -1,0 +1,113 @@
+import type { CouponDocument, GaugeKind, GaugeMark } from '../coupon'
+import { isGauge, isPlate } from '../coupon'
+import { laps, sizeLimit, straightness } from '../grading'
+import { wantedWidth, type HouseRules } from '../house'
+import { mean } from '../statistics'
+import { inches, over, SAME_SHARE, under } from '../units'
+import { laid, onBeads, type Sign } from './sign'
+import type { SignId } from './signTable'
+
+/** Legs that differ by more than this are uneven, mm. Common practice: 1/16 in. */
+const EVEN_LEGS_MM = inches(1 / 16)
+
+const LEGS = ['upper leg', 'lower leg'] as const
+const legsIn = ({ marks }: CouponDocument, of: (typeof LEGS)[number]) => marks.filter(isGauge).filter(m => m.of === of)
+
+/** Whether one leg of a fillet was gauged longer than the other. */
+function legsUneven(document: CouponDocument): boolean {
+  const [upper, lower] = LEGS.map(of => legsIn(document, of).map(mark => mark.valueMm)) as [number[], number[]]
+  return upper.length > 0 && lower.length > 0 && over(Math.abs(mean(upper) - mean(lower)), EVEN_LEGS_MM)
+}
+
+function legSigns(document: CouponDocument): Sign[] {
+  const both = LEGS.flatMap(of => legsIn(document, of))
+  return legsUneven(document)
+    ? [{ id: 'uneven legs', markIds: both.map(mark => mark.id), share: Math.min(1, (GAUGED * both.length) / 2) }]
+    : []
+}
+
+/** The signs that readings outside their limits are. */
+export const gaugeSigns = (document: CouponDocument, rules: HouseRules): Sign[] => [
+  ...legSigns(document),
+  ...widthSigns(document, rules),
+  ...sizeSigns(document, rules),
+  ...lineSigns(document, rules),
+]
+
+function widthSigns(document: CouponDocument, rules: HouseRules): Sign[] {
+  if (!isPlate(document.piece)) return []
+  const { lowMm, highMm } = wantedWidth(rules, document.ticket.diameterMm)
+  const widths = document.marks.filter(isGauge).filter(mark => mark.of === 'width')
+  return [
+    ...onBeads(
+      document,
+      'wide',
+      widths.filter(mark => over(mark.valueMm, highMm)),
+    ),
+    ...onBeads(
+      document,
+      'narrow',
+      widths.filter(mark => under(mark.valueMm, lowMm)),
+    ),
+  ]
+}
+
+/** One place that was gauged, as a share of a piece: nobody gauges by a slip. Common practice. */
+const GAUGED = 0.35
+
+/** What a gauge finds too much or too little of, as the sign that a mark of it would be. */
+const TOO_MUCH: Readonly<Partial<Record<GaugeKind, SignId>>> = {
+  height: 'too high',
+  convexity: 'too high',
+  penetration: 'root heavy',
+}
+const TOO_LITTLE: Readonly<Partial<Record<GaugeKind, SignId>>> = {
+  'height': 'too low',
+  'throat': 'too low',
+  'upper leg': 'too low',
+  'lower leg': 'too low',
+}
+
+/** Readings outside their limits are signs, like what is marked by eye. */
+function sizeSigns(document: CouponDocument, rules: HouseRules): Sign[] {
+  const found = new Map<SignId, GaugeMark[]>()
+  const uneven = legsUneven(document)
+  for (const mark of document.marks.filter(isGauge)) {
+    const limit =
+      isPlate(document.piece) && mark.of === 'height'
+        ? { lowMm: rules.heightMm.low, highMm: rules.heightMm.high }
+        : sizeLimit(document, mark, rules)
+    if (!limit) continue
+    const tooMuch = limit.highMm !== null && over(mark.valueMm, limit.highMm) && TOO_MUCH[mark.of]
+    // A leg that is short beside a long one lies off the bisector: nothing is thin.
+    const besideALong = uneven && (mark.of === 'upper leg' || mark.of === 'lower leg')
+    const tooLittle = !besideALong && limit.lowMm !== null && under(mark.valueMm, limit.lowMm) && TOO_LITTLE[mark.of]
+    const sign = tooMuch || tooLittle
+    if (sign) found.set(sign, [...(found.get(sign) ?? []), mark])
+  }
+  return [...found].flatMap(([id, marks]) =>
+    id === 'root heavy'
+      ? [{ id, markIds: marks.map(mark => mark.id), share: Math.min(1, GAUGED * marks.length) }]
+      : onBeads(document, id, marks),
+  )
+}
+
+/** Beads that are off the line, and laps that are off, as they were gauged. */
+function lineSigns(document: CouponDocument, rules: HouseRules): Sign[] {
+  const rowOf = (id: SignId, off: readonly { readonly markIds: readonly string[] }[]): Sign[] =>
+    off.length === 0
+      ? []
+      : [{ id, markIds: off.flatMap(row => row.markIds), share: off.length / laid(document).length }]
+  return [
+    ...rowOf(
+      'crooked',
+      straightness(document, rules).filter(row => over(row.offMm, rules.straight.offMm)),
+    ),
+    ...rowOf(
+      'lap off',
+      laps(document).filter(
+        row => under(row.share, rules.overlap.low, SAME_SHARE) || over(row.share, rules.overlap.high, SAME_SHARE),
+      ),
+    ),
+  ]
+}

@@ -1,0 +1,46 @@
+import type { CouponDocument, Mark } from '../coupon'
+import { PLACES, strengthOn } from './strength'
+import type { SignId } from './signTable'
+
+/** A sign that was found, with the marks that show it. */
+export interface Sign {
+  readonly id: SignId
+  readonly markIds: readonly string[]
+  /** How much of the coupon shows it, 0 to 1: of its beads, or of its tries; 1 for what was answered. */
+  readonly share: number
+  /** Of a sign of starts, restarts or ends: how many were bad, of how many. */
+  readonly tries?: { readonly bad: number; readonly of: number }
+  /** Only said, when the student was asked or unasked; nothing on the coupon shows it. */
+  readonly told?: true
+}
+
+/** What was looked at: signs that were found, and those looked for and not found. */
+export interface SeenSigns {
+  readonly signs: readonly Sign[]
+  readonly absent: readonly SignId[]
+}
+
+/** The beads that were laid; a root side is looked at, not laid. */
+export const laid = (document: CouponDocument) => document.beads.filter(bead => bead.face !== 'root')
+
+/**
+ * A sign on some marks, as a share of the coupon's beads: each counts by how strongly it shows there. One slip on a
+ * fillet of one bead is one slip, not the whole of it.
+ */
+export function onBeads(document: CouponDocument, id: SignId, marks: readonly Mark[]): Sign[] {
+  if (marks.length === 0) return []
+  const beads = document.beads.filter(bead => marks.some(mark => mark.beadId === bead.id))
+  const places = Math.max(PLACES, laid(document).length)
+  const most = places / Math.max(1, laid(document).length)
+  const strength = beads.reduce(
+    (sum, bead) =>
+      sum +
+      strengthOn(
+        bead,
+        marks.filter(mark => mark.beadId === bead.id),
+        most,
+      ),
+    0,
+  )
+  return [{ id, markIds: marks.map(mark => mark.id), share: Math.min(1, strength / places) }]
+}
