@@ -9,7 +9,12 @@ import { secondsUntouched } from './lastTouch'
 type Method = 'GET' | 'POST' | 'PUT' | 'DELETE'
 
 /** What the server said last, for when it does not answer. */
-export const keptAnswers = createKeptAnswers(browserAnswers(), globalThis.crypto?.subtle, Date.now)
+export const keptAnswers = createKeptAnswers(
+  browserAnswers(),
+  globalThis.crypto?.subtle,
+  Date.now,
+  () => useRuntimeConfig().app.buildId,
+)
 
 /**
  * Asks the server; every failure comes back as a `RequestFailure`. What is asked for while it is away is answered with

@@ -22,7 +22,13 @@ function aShelf() {
 
 let time: number
 let lies: ReturnType<typeof aShelf>
-const open = () => createKeptAnswers(lies.shelf, crypto.subtle, () => time)
+const open = (build = 'one') =>
+  createKeptAnswers(
+    lies.shelf,
+    crypto.subtle,
+    () => time,
+    () => build,
+  )
 beforeEach(() => {
   time = Date.parse('2026-10-05T18:00:00Z')
   lies = aShelf()
@@ -70,6 +76,13 @@ describe('what the server said last', () => {
     await kept.keep(FLOOR, 'later')
     expect(lies.sealed.size).toBe(0)
   })
+  it('is wiped by another build, whose pages may want more of an answer than was kept', async () => {
+    const kept = open()
+    await kept.begin('tobias', 'account')
+    await kept.keep(FLOOR, 'his')
+    expect(await open('two').find(FLOOR)).toBeNull()
+    expect(lies.sealed.size).toBe(0)
+  })
   it('is wiped after twelve hours, as long as a sign-in lasts, whoever asks', async () => {
     const kept = open()
     await kept.begin('tobias', 'account')
@@ -81,7 +94,12 @@ describe('what the server said last', () => {
     expect(lies.sealed.size).toBe(0)
   })
   it('is not kept where a page did not come through TLS, and nothing fails by it', async () => {
-    const kept = createKeptAnswers(lies.shelf, undefined, () => time)
+    const kept = createKeptAnswers(
+      lies.shelf,
+      undefined,
+      () => time,
+      () => 'one',
+    )
     await kept.begin('tobias', 'account')
     await kept.keep(FLOOR, 'his')
     expect([lies.sealed.size, lies.owner(), await kept.find(FLOOR)]).toEqual([0, undefined, null])
@@ -99,6 +117,7 @@ describe('what the server said last', () => {
       { ...lies.shelf, set: () => Promise.reject(new Error('full')) },
       crypto.subtle,
       () => time,
+      () => 'one',
     )
     await expect(failing.keep(FLOOR, 'his')).resolves.toBeUndefined()
   })

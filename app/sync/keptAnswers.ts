@@ -15,6 +15,8 @@ interface Owner {
   readonly keeper: Keeper
   readonly key: CryptoKey
   readonly since: number
+  /** The build of the application that kept them: another's pages may want more of an answer than lies there. */
+  readonly build: string
 }
 
 /** Where sealed answers lie; it outlives the page. */
@@ -39,17 +41,22 @@ const HOUR_MS = 3_600_000
 /**
  * What the server said last, for a page that cannot reach it: kept for the account that is signed in alone, or for a
  * tablet that was handed over; sealed by AES-GCM with a key that no script can read out (Web Crypto), and wiped at
- * sign-out, for another account and after some hours.
+ * sign-out, for another account, after some hours, and by another build of the application.
  * @param seals Web Crypto; undefined where the page did not come through TLS: then nothing is kept
  */
-export function createKeptAnswers(shelf: AnswerShelf, seals: SubtleCrypto | undefined, now: () => number) {
+export function createKeptAnswers(
+  shelf: AnswerShelf,
+  seals: SubtleCrypto | undefined,
+  now: () => number,
+  build: () => string,
+) {
   let owner: Promise<Owner | null> | null = null
 
-  /** Whose answers are kept; too old ones are wiped. */
+  /** Whose answers are kept; too old ones are wiped, and another build's. */
   const current = () => (owner ??= look())
   async function look(): Promise<Owner | null> {
     const found = await shelf.owner()
-    if (found && now() - found.since < KEPT_HOURS * HOUR_MS) return found
+    if (found && found.build === build() && now() - found.since < KEPT_HOURS * HOUR_MS) return found
     if (found) await shelf.clear()
     return null
   }
@@ -61,7 +68,7 @@ export function createKeptAnswers(shelf: AnswerShelf, seals: SubtleCrypto | unde
     if (found?.account === account && found.keeper === keeper) return
     await shelf.clear()
     const key = await seals.generateKey({ name: 'AES-GCM', length: 256 }, false, ['encrypt', 'decrypt'])
-    const next = { account, keeper, key, since: now() }
+    const next = { account, keeper, key, since: now(), build: build() }
     await shelf.setOwner(next)
     owner = Promise.resolve(next)
   }
