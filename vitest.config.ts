@@ -21,7 +21,8 @@ export default defineConfig({
         test: {
           name: 'server',
           include: ['tests/server/*.test.ts'],
-          fileParallelism: false,
+          setupFiles: ['tests/ownSchool.ts'],
+          maxWorkers: 2,
           testTimeout: 30_000,
           hookTimeout: 60_000,
         },
@@ -40,7 +41,7 @@ export default defineConfig({
         test: {
           name: 'e2e',
           include: ['tests/e2e/*.test.ts'],
-          setupFiles: ['tests/e2e/ownSchool.ts'],
+          setupFiles: ['tests/ownSchool.ts'],
           maxWorkers: 2,
           // Two browsers share the machine: what is waited for may take a while.
           expect: { poll: { timeout: 10_000 } },
