@@ -1,9 +1,12 @@
 import { useEventListener } from '@vueuse/core'
 import { actOn, keyOf, type KeyRow } from '~/keys/keyTable'
 
-/** True where keys belong to what is being typed or chosen, not to the page. */
+const OPEN_DIALOG = '.v-dialog.v-overlay--active'
+
+/** True where keys belong to what is being typed or chosen, or to an open dialog, not to the page. */
 export function isTaken(event: KeyboardEvent): boolean {
   const target = event.target as HTMLElement
+  if (target.ownerDocument.querySelector(OPEN_DIALOG)) return true
   if (target.closest('input, textarea, select, [contenteditable], [role="dialog"], .v-overlay')) return true
   return (event.key === 'Enter' || event.key === ' ') && target.closest('button, a, summary') !== null
 }

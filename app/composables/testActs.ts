@@ -23,7 +23,7 @@ import { useWelderTests } from '~/stores/welderTests'
 import { today } from './shopClock'
 import type { useTestView } from './testView'
 
-export type TestDialog = 'stop' | 'fit-up' | 'keys' | 'call off' | 'retest'
+export type TestDialog = 'stop' | 'fit-up' | 'call off' | 'retest'
 
 const initialsOf = (name: string) =>
   name

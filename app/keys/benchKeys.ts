@@ -106,13 +106,13 @@ export const BENCH_KEYS: readonly BenchKey[] = [
   own("'", 'fit-up', { "'": 'fit-up' }),
   row('X', 'more marks', { X: 'more marks' }),
   own('Space', 'strike, break: time the bead', { ' ': 'time' }),
-  row('?', 'these keys', { '?': 'keys' }),
 ]
 
-/** The keys of a blind reading, which is handed in. */
-export const BLIND_KEYS: readonly BenchKey[] = BENCH_KEYS.flatMap(key =>
-  key.blind === null ? [] : [{ ...key, says: key.blind }],
-)
+/** The keys of a blind reading, which is handed in; a tablet has no rail that would open its help. */
+export const BLIND_KEYS: readonly BenchKey[] = [
+  ...BENCH_KEYS.flatMap(key => (key.blind === null ? [] : [{ ...key, says: key.blind }])),
+  row('?', 'these keys', { '?': 'keys' }),
+]
 
 type Arrow = 'Over' | 'Under' | 'Forward' | 'Back'
 const LYING: Readonly<Record<string, Arrow>> = {

@@ -25,7 +25,7 @@ import {
   mdiStairsUp,
   mdiTuneVariant,
 } from '@mdi/js'
-import { BENCH_KEYS } from './benchKeys'
+import { BENCH_KEYS, BLIND_KEYS } from './benchKeys'
 import type { KeyRow } from './keyTable'
 import { DAY_PLAN_KEYS, FLOOR_KEYS, PLAN_KEYS, TEST_KEYS, TESTS_KEYS } from './roomKeys'
 
@@ -42,8 +42,6 @@ export interface RoomHelp {
   readonly name: string
   readonly steps: readonly HelpStep[]
   readonly keys: readonly KeyRow[]
-  /** Its page opens the help by its own `?`, since its keys depend on what is open. */
-  readonly ownKey?: true
 }
 
 const step = (icon: string, says: string): HelpStep => ({ icon, says })
@@ -89,7 +87,6 @@ export const ROOM_HELP: readonly RoomHelp[] = [
       step(mdiMessageAlertOutline, 'Say the one change on the dark panel, and save.'),
     ],
     keys: BENCH_KEYS,
-    ownKey: true,
   },
   {
     at: '/record',
@@ -149,7 +146,6 @@ export const ROOM_HELP: readonly RoomHelp[] = [
       step(mdiFileDocumentOutline, 'The record says what it qualifies once all of it has passed.'),
     ],
     keys: TEST_KEYS,
-    ownKey: true,
   },
   {
     at: '/set-up',
@@ -199,8 +195,17 @@ export const ROOM_HELP: readonly RoomHelp[] = [
       step(mdiHumanQueue, 'Say that your coupon is ready: you see your place in the queue.'),
       step(mdiEyeOutline, 'Read your own coupon before it is read, if you like.'),
     ],
-    keys: [],
-    ownKey: true,
+    keys: BLIND_KEYS,
+  },
+  {
+    at: '/second-reading',
+    name: 'Second reading',
+    steps: [
+      step(mdiEyeOutline, 'Read it as if nobody had: what was marked before is not shown.'),
+      step(mdiMapMarkerRadiusOutline, 'Mark only what is wrong, where it is.'),
+      step(mdiClipboardCheckOutline, 'Hand it in; then see where the two of you differ.'),
+    ],
+    keys: BLIND_KEYS,
   },
 ]
 

@@ -39,7 +39,6 @@ export type TestAct =
   | 'json'
   | 'next test'
   | 'undo'
-  | 'keys'
 export const TEST_KEYS: readonly KeyRow<TestAct>[] = [
   { shown: 'Enter', says: 'the next step', acts: { Enter: 'step' } },
   { shown: 'P', says: 'stop the clock', acts: { P: 'stop' } },
@@ -56,5 +55,4 @@ export const TEST_KEYS: readonly KeyRow<TestAct>[] = [
   { shown: 'J', says: 'the whole test as JSON', acts: { J: 'json' } },
   { shown: 'T', says: 'the student’s next test', acts: { T: 'next test' } },
   { shown: 'Ctrl Z', says: 'take the last step back', acts: { 'Ctrl Z': 'undo' } },
-  { shown: '?', says: 'these keys', acts: { '?': 'keys' } },
 ]

@@ -147,7 +147,6 @@ useBenchKeys({
     'fit-up': () => {
       if (bench.coupon?.passes) dialog.value = 'fit-up'
     },
-    'keys': ask('keys'),
     'time': () => caption.value?.time(),
     'bead less': () => tryTo(() => bench.addBead(-1)),
     'bead more': () => tryTo(() => bench.addBead(1)),

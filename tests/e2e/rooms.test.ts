@@ -145,7 +145,6 @@ it('`?` says in a few steps what is done in a room, with its keys; so does a tap
   expect(await floor.getByRole('term').allInnerTexts()).toEqual(['N'])
   expect(await serious(page)).toEqual([])
   await floor.getByRole('button', { name: 'Close' }).click()
-  // The Bench has a `?` of its own: one help opens, not two.
   await page.goto(`${ADDRESS}/bench?student=${school.mine.id}`)
   await page.getByRole('heading', { name: 'Oriel Tamsin' }).waitFor()
   await page.keyboard.press('?')

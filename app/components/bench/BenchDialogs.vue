@@ -5,7 +5,6 @@ import { gaugeKinds, type GaugeKind, type Pass, type SetUpChange } from '~~/core
 import type { FitUp } from '~~/core/setup'
 import type { LengthUnit } from '~~/core/units'
 import type { BenchDialog } from '~/composables/benchActs'
-import { BENCH_KEYS } from '~/keys/benchKeys'
 import type { MarkKind } from '~/keys/markKinds'
 import { useBench } from '~/stores/bench'
 import { useFloor } from '~/stores/floor'
@@ -65,7 +64,6 @@ defineExpose({
     @choose="$emit('student', $event)"
     @close="dialog = null"
   />
-  <RoomHelp v-if="dialog === 'keys'" :keys="BENCH_KEYS" @close="dialog = null" />
   <LazyHeldAgainst
     v-if="dialog === 'codes' && bench.coupon"
     :document="bench.coupon"

@@ -44,7 +44,6 @@ const act = computed(() => {
         <v-btn variant="text" :disabled="!bench.canUndo" @click="bench.undo">Undo</v-btn>
         <v-btn variant="text" :disabled="!bench.canRedo" @click="bench.redo">Redo</v-btn>
         <v-btn variant="text" @click="bench.touched ? $emit('ask', 'discard') : bench.clear()">Discard</v-btn>
-        <v-btn variant="text" aria-label="Keys" @click="$emit('ask', 'keys')">?</v-btn>
       </div>
       <v-btn color="primary" block height="56" class="main" :loading="saving" @click="$emit('save')"
         >{{ act }} <kbd class="key">Enter</kbd></v-btn

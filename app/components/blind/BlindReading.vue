@@ -10,6 +10,7 @@ import { BLIND_KEYS } from '~/keys/benchKeys'
 import type { MarkKind } from '~/keys/markKinds'
 import { useBlindReadings } from '~/stores/blindReadings'
 import { useOutbox } from '~/stores/outbox'
+import { useSession } from '~/stores/session'
 import { messageOf } from '~/stores/request'
 
 /** A coupon read blind: the drawing and the marks, and nobody's verdict beside them. */
@@ -25,6 +26,8 @@ type Dialog = 'more' | 'keys' | 'told' | 'across' | 'over' | null
 const dialog = ref<Dialog>(null)
 const problem = ref('')
 const busy = ref(false)
+/** On a tablet there is no rail, whose help would open: it has its own. */
+const ownHelp = !useSession().me
 const unit = computed(() => bench.rules.unit)
 const told = computed(() =>
   bench.coupon ? toldSigns(bench.coupon).filter(({ id }) => bench.coupon!.answers?.[id] === 'yes') : [],
@@ -78,9 +81,13 @@ useBenchKeys({
     'told': () => {
       dialog.value = 'told'
     },
-    'keys': () => {
-      dialog.value = 'keys'
-    },
+    ...(ownHelp
+      ? {
+          keys: () => {
+            dialog.value = 'keys'
+          },
+        }
+      : {}),
   },
   askReading: of => {
     dialog.value = of
@@ -121,7 +128,7 @@ useBenchKeys({
         <div class="steps">
           <v-btn variant="text" :disabled="!bench.canUndo" @click="bench.undo">Undo</v-btn
           ><v-btn variant="text" :disabled="!bench.canRedo" @click="bench.redo">Redo</v-btn
-          ><v-btn variant="text" aria-label="Keys" @click="dialog = 'keys'">?</v-btn>
+          ><v-btn v-if="ownHelp" variant="text" aria-label="Keys" @click="dialog = 'keys'">?</v-btn>
         </div>
         <v-btn color="primary" block height="56" :loading="busy" @click="handIn"
           >Hand in the reading <kbd class="key">Enter</kbd></v-btn
@@ -135,7 +142,7 @@ useBenchKeys({
       heading="What you saw and heard"
       @close="dialog = null"
     />
-    <RoomHelp v-if="dialog === 'keys'" :keys="BLIND_KEYS" @close="dialog = null" />
+    <LazyRoomHelp v-if="dialog === 'keys'" @close="dialog = null" />
     <GaugeEntry
       v-if="gauged.length > 0"
       :document="bench.coupon"

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { mdiWeatherNight, mdiWhiteBalanceSunny, mdiExitToApp, mdiHelp, mdiKeyVariant } from '@mdi/js'
 import { usePageKeys } from '~/composables/pageKeys'
-import { helpAt } from '~/keys/roomHelp'
 import { HELP_KEYS } from '~/keys/roomKeys'
 import { useOutbox } from '~/stores/outbox'
 import { useSections } from '~/stores/sections'
@@ -61,8 +60,7 @@ const saved = computed(() => {
 })
 
 const helping = ref(false)
-const help = computed(() => helpAt(route.path))
-usePageKeys(HELP_KEYS, { help: () => (helping.value = true) }, () => !help.value || help.value.ownKey === true)
+usePageKeys(HELP_KEYS, { help: () => (helping.value = true) })
 useClassKept()
 const asking = ref(false)
 const own = ref(false)
@@ -104,13 +102,13 @@ async function leave() {
         >
           <v-icon :icon="theme.isDark.value ? mdiWhiteBalanceSunny : mdiWeatherNight" size="22" />
         </button>
-        <button v-if="help" type="button" aria-label="Help with this room" @click="helping = true">
+        <button type="button" aria-label="Help with this room" @click="helping = true">
           <v-icon :icon="mdiHelp" size="22" />
         </button>
         <button type="button" aria-label="Sign out" @click="leave"><v-icon :icon="mdiExitToApp" size="22" /></button>
       </div>
     </div>
-    <RoomHelp v-if="helping" @close="helping = false" />
+    <LazyRoomHelp v-if="helping" @close="helping = false" />
     <WaitingList v-if="asking" @close="asking = false" />
     <OwnSignIn v-if="own" @close="own = false" />
   </nav>

@@ -1,13 +1,11 @@
 <script setup lang="ts">
-import type { KeyRow } from '~/keys/keyTable'
 import { helpAt } from '~/keys/roomHelp'
 
-/** What a person does in this room, in a few drawn steps, and its keys: the room's own, where none are named. */
-const props = defineProps<{ keys?: readonly KeyRow[] }>()
+/** What a person does in this room, in a few drawn steps, and its keys. */
 defineEmits<{ close: [] }>()
 const route = useRoute()
 const help = computed(() => helpAt(route.path))
-const keys = computed(() => props.keys ?? help.value?.keys ?? [])
+const keys = computed(() => help.value?.keys ?? [])
 const name = computed(() => help.value?.name ?? 'Keys')
 </script>
 

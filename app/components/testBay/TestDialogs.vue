@@ -5,7 +5,6 @@ import type { FitUp } from '~~/core/setup'
 import type { LengthUnit } from '~~/core/units'
 import { retestOptions, type Specimen, type SpecimenResult, type WelderTest } from '~~/core/welderTest'
 import type { TestDialog } from '~/composables/testActs'
-import { TEST_KEYS } from '~/keys/roomKeys'
 
 /** What a test asks about: the stop, the retest, the fit-up, a specimen's openings, and whose version stands. */
 defineProps<{
@@ -65,7 +64,6 @@ watch(dialog, () => (stopWhy.value = ''))
     @choose="$emit('retest', $event)"
     @close="dialog = null"
   />
-  <RoomHelp v-if="dialog === 'keys'" :keys="TEST_KEYS" @close="dialog = null" />
   <LazyFitUpEditor
     v-if="dialog === 'fit-up'"
     :document="{ ...coupon, ...(document.fitUp ? { fitUp: document.fitUp } : {}) }"

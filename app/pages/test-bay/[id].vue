@@ -67,9 +67,6 @@ usePageKeys(
     'json': papers.json,
     'next test': toNext,
     'undo': run.undo,
-    'keys': () => {
-      dialog.value = 'keys'
-    },
   },
   () => dialog.value !== null || entering.value !== null || run.saving === 'someone else',
 )
@@ -97,7 +94,6 @@ usePageKeys(
           <v-btn variant="outlined" :loading="papers.busy.value === 'labels'" @click="papers.labels">Labels</v-btn>
           <v-btn variant="outlined" :loading="papers.busy.value === 'record'" @click="papers.record">Record PDF</v-btn>
           <v-btn variant="outlined" @click="papers.json">JSON</v-btn>
-          <v-btn variant="text" aria-label="Keys" @click="dialog = 'keys'">?</v-btn>
         </div>
       </header>
       <p v-if="run.problem || papers.problem.value" role="alert" class="alert">
