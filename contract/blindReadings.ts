@@ -100,6 +100,8 @@ export interface Kiosk {
   readonly section: string
   /** Where the school stands, IANA; empty where it has not said. */
   readonly timeZone: string
+  /** The hour on the wall at which its class days begin. */
+  readonly dayTurnsAt: number
   readonly students: readonly {
     readonly id: string
     readonly name: string

@@ -1,7 +1,8 @@
-import { isTimeZone } from '../core/calendar'
+import { isTimeZone, LATEST_TURN } from '../core/calendar'
 import { array, boolean, object, string } from 'yup'
 import type { CouponDocument, Hand, RunAgain, Verdict } from '../core/coupon'
-import { boothNumber, capped, day, label, list, timeOfDay, typed, uuid } from './fields'
+import { meetingFits } from '../core/floor'
+import { boothNumber, capped, day, label, list, timeOfDay, typed, uuid, wholeNumber } from './fields'
 
 export type Role = 'lead' | 'instructor' | 'student'
 
@@ -37,8 +38,8 @@ export const sectionSchema = object({
       from: timeOfDay().required('${path} is missing'),
       to: timeOfDay()
         .required('${path} is missing')
-        .test('after', 'A meeting ends after it begins', function (to) {
-          return !to || !this.parent.from || to > this.parent.from
+        .test('after', 'A meeting ends after it begins, on the same class day', function (to) {
+          return !to || !this.parent.from || meetingFits({ from: this.parent.from as string, to })
         }),
     })
       .exact()
@@ -199,6 +200,8 @@ export interface Me {
   readonly sectionIds: readonly string[] | null
   /** Where the school stands, IANA; empty where it has not said. */
   readonly timeZone: string
+  /** The hour on the wall at which its class days begin. */
+  readonly dayTurnsAt: number
   /** The password was given by a lead: it is changed before anything else is done. */
   readonly passwordGiven: boolean
   /** The school wants one-time codes of its staff, and this sign-in has none: they are set up before anything else. */
@@ -209,9 +212,10 @@ export interface Me {
   readonly idleMinutes: number | null
 }
 
-/** The body of `PUT /api/school`: where the school stands. */
+/** The body of `PUT /api/school`: where the school stands, and at which hour on its wall a class day begins. */
 export interface SchoolPlace {
   readonly timeZone: string
+  readonly dayTurnsAt: number
 }
 export const schoolPlaceSchema = object({
   timeZone: string()
@@ -219,6 +223,7 @@ export const schoolPlaceSchema = object({
     .required('Say in which time zone the school stands')
     .max(64, 'A time zone has at most 64 letters')
     .test('zone', '${value} is no time zone that is known, like Europe/Lisbon', value => isTimeZone(value ?? '')),
+  dayTurnsAt: wholeNumber('the hour at which a class day begins', 0, LATEST_TURN).required('${path} is missing'),
 }).exact()
 
 /** What `GET /api/school` answers a lead. */

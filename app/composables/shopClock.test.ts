@@ -1,7 +1,7 @@
 import { afterEach, expect, it } from 'vitest'
-import { clockNow, clockOf, dayOf, setShopZone, today, wallTime } from './shopClock'
+import { clockNow, clockOf, dayOf, setShopClock, today, wallTime } from './shopClock'
 
-afterEach(() => setShopZone(''))
+afterEach(() => setShopClock({ timeZone: '', dayTurnsAt: 0 }))
 
 it('is the browser’s until the school has said where it stands', () => {
   expect(today(new Date(2026, 9, 5, 23, 59))).toBe('2026-10-05')
@@ -10,7 +10,7 @@ it('is the browser’s until the school has said where it stands', () => {
 })
 
 it('is the school’s on whatever tablet, wherever that thinks it is', () => {
-  setShopZone('Pacific/Auckland')
+  setShopClock({ timeZone: 'Pacific/Auckland', dayTurnsAt: 0 })
   const moment = '2026-10-05T11:30:00Z'
   expect([today(new Date(moment)), dayOf(moment), clockNow(new Date(moment)), wallTime(moment)]).toEqual([
     '2026-10-06',

@@ -1,23 +1,26 @@
-import { computed, ref } from 'vue'
+import { computed, readonly, ref } from 'vue'
 import { useNow } from '@vueuse/core'
-import { classDayAt, dayBegan, wallClockAt, type ClassDay } from '~~/core/calendar'
+import { classDayAt, dayBegan, MACHINE_CLOCK, wallClockAt, type ClassDay, type SchoolClock } from '~~/core/calendar'
 
-/** Where the school stands; empty until it has said, and then the browser's own zone counts. */
-const zone = ref('')
+/** Until the school has said where it stands, the browser's own zone counts. */
+const clock = ref<SchoolClock>(MACHINE_CLOCK)
 
-/** Sets the clock on the shop's wall. @param timeZone IANA zone; empty for the browser's own */
-export function setShopZone(timeZone: string): void {
-  zone.value = timeZone
+/** The clock on the shop's wall, as the school set it. */
+export const shopClock = readonly(clock)
+
+/** Sets the clock on the shop's wall, as the server told it. */
+export function setShopClock({ timeZone, dayTurnsAt }: { readonly timeZone: string; readonly dayTurnsAt: number }) {
+  clock.value = { zone: timeZone, turnsAt: dayTurnsAt }
 }
 
 /** The class day: the day on the shop's wall, not in UTC, and not where a tablet thinks it is. */
-export const today = (now = new Date()): ClassDay => classDayAt(now, zone.value)
+export const today = (now = new Date()): ClassDay => classDayAt(now, clock.value)
 
 /** When this class day began. */
-export const todayBegan = (now = new Date()): Date => dayBegan(now, zone.value)
+export const todayBegan = (now = new Date()): Date => dayBegan(now, clock.value)
 
 /** The time on the shop's wall: `18:05`. */
-export const clockNow = (now = new Date()): string => wallClockAt(now, zone.value)
+export const clockNow = (now = new Date()): string => wallClockAt(now, clock.value.zone)
 
 /** A moment as the time on the shop's wall: `18:05`. */
 export const wallTime = (moment: string): string => clockNow(new Date(moment))

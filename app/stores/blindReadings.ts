@@ -10,7 +10,7 @@ import type {
   BlindReadingSave,
   BlindReadingSummary,
 } from '~~/contract/blindReadings'
-import { setShopZone } from '~/composables/shopClock'
+import { setShopClock } from '~/composables/shopClock'
 import type { Sent } from '~/sync/intents'
 import { useOutbox } from './outbox'
 import { keptAnswers, request } from './request'
@@ -33,7 +33,7 @@ export const useBlindReadings = defineStore('readings', () => {
   async function askKiosk(): Promise<void> {
     const found = await request<Kiosk>('GET', '/api/kiosk')
     kiosk.value = found
-    setShopZone(found.timeZone)
+    setShopClock(found)
     await keptAnswers.begin(found.sectionId, 'tablet')
     // Whoever reads at it is not kept: without a server nobody's code can be looked at.
     await keptAnswers.keep('/api/kiosk', { ...found, studentId: null })

@@ -1,9 +1,9 @@
 import { useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
-import type { Me, OwnPassword, SchoolState } from '~~/contract/people'
+import type { Me, OwnPassword, SchoolPlace, SchoolState } from '~~/contract/people'
 import type { Welcome } from '~~/contract/record'
 import type { SignIn } from '~~/contract/signIns'
-import { setShopZone } from '~/composables/shopClock'
+import { setShopClock } from '~/composables/shopClock'
 import { reach } from '~/sync/reach'
 import { touchedBefore } from './lastTouch'
 import { keptAnswers, request } from './request'
@@ -16,7 +16,7 @@ export const useSession = defineStore('session', () => {
     me,
     now => {
       if (!now) return
-      setShopZone(now.timeZone)
+      setShopClock(now)
       void keptAnswers.begin(now.id, 'account').then(() => keptAnswers.keep('/api/session', now))
     },
     { flush: 'sync' },
@@ -116,10 +116,10 @@ export const useSession = defineStore('session', () => {
     if (me.value) me.value = { ...me.value, idleMinutes: minutes }
   }
 
-  /** Says where the school stands. */
-  async function moveSchool(timeZone: string): Promise<void> {
-    await request('PUT', '/api/school', { timeZone })
-    if (me.value) me.value = { ...me.value, timeZone }
+  /** Says where the school stands, and when its days begin. @throws RequestFailure with the field that is wrong */
+  async function setClock(clock: SchoolPlace): Promise<void> {
+    await request('PUT', '/api/school', clock)
+    if (me.value) me.value = { ...me.value, ...clock }
   }
 
   return {
@@ -137,7 +137,7 @@ export const useSession = defineStore('session', () => {
     signIns,
     endSignIn,
     signOutIdle,
-    moveSchool,
+    setClock,
     schoolState,
   }
 })

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import type { WallClass } from '~~/contract/floor'
-import { setShopZone } from '~/composables/shopClock'
+import { setShopClock } from '~/composables/shopClock'
 import { useBlindReadings } from './blindReadings'
 import { request } from './request'
 import { useSections } from './sections'
@@ -27,7 +27,7 @@ export const useWall = defineStore('wall', () => {
   }
   async function follow(): Promise<void> {
     shown.value = await request<WallClass>('GET', `/api/sections/${sectionId.value}/wall`)
-    setShopZone(shown.value.timeZone)
+    setShopClock(shown.value)
   }
   return { shown, sectionId, load, follow }
 })

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { setShopZone } from '~/composables/shopClock'
+import { setShopClock } from '~/composables/shopClock'
 import { seededRandom } from '~~/core/statistics'
 import type { SaidOfRods } from '~~/core/rodRoom'
 import { NOW, type AttendanceSave, type SectionDay } from '~~/contract/day'
@@ -134,7 +134,7 @@ describe('the class day', () => {
       '2026-10-05T18:30:00Z',
     )
   it('has what was noted here, at the time when it was noted', () => {
-    setShopZone('UTC')
+    setShopClock({ timeZone: 'UTC', dayTurnsAt: 0 })
     const shown = (more: Partial<AttendanceSave>) => dayWith(TOLD, [note(more)], by).students[0]!.attendance
     expect(shown({ came: NOW })).toMatchObject({ state: 'here', came: '18:30', late: true })
     expect(shown({ absent: true }).state).toBe('absent')

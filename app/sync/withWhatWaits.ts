@@ -6,7 +6,7 @@ import type { FloorQueue, WaitingStudent } from '~~/contract/floor'
 import type { FloorStudent } from '~~/contract/people'
 import type { Remark, RemarkSave } from '~~/contract/remarks'
 import type { OvenReading, OvenReadingSave, RodRoom } from '~~/contract/rodRoom'
-import { wallTime } from '~/composables/shopClock'
+import { shopClock, wallTime } from '~/composables/shopClock'
 import type { Intent } from './intents'
 
 /** The rod room with the lines that wait in this browser, as they will stand when they are sent. */
@@ -115,7 +115,10 @@ export function dayWith(told: SectionDay, mine: readonly Intent[], { by }: ByMe)
       const at = (time: string | null) => (time === NOW ? clock : time)
       const note = { came: at(intent.body.came), left: at(intent.body.left), absent, why }
       const seen = { seen: [], ran: student.coupons > 0, now: clock }
-      return { ...student, attendance: attendanceOf({ meeting: told.meeting, note, ...seen }) }
+      return {
+        ...student,
+        attendance: attendanceOf({ meeting: told.meeting, note, ...seen, turnsAt: shopClock.value.turnsAt }),
+      }
     }),
   }
 }

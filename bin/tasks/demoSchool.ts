@@ -7,7 +7,7 @@ import { practiceAnswers } from '../../demo/readingRoom'
 import { demoBook, DEMO_LOTS, DEMO_OVENS } from '../../demo/rods'
 import { DEMO_FAULT, DEMO_PROGRAMME, DEMO_SHOP } from '../../demo/shop'
 import { readByEye, SECOND_INSTRUCTOR, studentsEye, type Eye } from '../../demo/blindReadings'
-import { classDayAt, wallClockAt } from '../../core/calendar'
+import { classDayAt, MACHINE_CLOCK, wallClockAt } from '../../core/calendar'
 import { outOfTurn } from '../../core/ladder'
 import { seededRandom, type Random } from '../../core/statistics'
 import { DEMO_ACCOUNTS, DEMO_PASSWORD } from '../../demo/accounts'
@@ -109,7 +109,7 @@ export async function fillDemo(seed: number, lastDay: string): Promise<void> {
   await keepShop(0, DEMO_SHOP, { ...teacher, now })
   await fillRods(enrolled, now, random, teacher)
   await addFault(idAt(now, random), DEMO_FAULT, { ...teacher, now })
-  const came = { classDay: classDayAt(now, ''), came: cameAt(now), left: null, absent: false, why: '' }
+  const came = { classDay: classDayAt(now, MACHINE_CLOCK), came: cameAt(now), left: null, absent: false, why: '' }
   for (const { id: studentId } of enrolled.slice(0, HERE.students))
     await addAttendanceNote(idAt(now, random), { studentId, ...came }, { ...teacher, now })
   await atOnce(
@@ -141,7 +141,7 @@ async function fillRods(enrolled: readonly Enrolled[], now: Date, random: Random
 const HERE = { students: 10, minutes: 40 } as const
 function cameAt(now: Date): string {
   const came = new Date(now.getTime() - HERE.minutes * 60_000)
-  return classDayAt(came, '') === classDayAt(now, '') ? wallClockAt(came, '') : '00:00'
+  return classDayAt(came, MACHINE_CLOCK) === classDayAt(now, MACHINE_CLOCK) ? wallClockAt(came, '') : '00:00'
 }
 
 /** What the instructor of the first section wants to remember of the last evening. */

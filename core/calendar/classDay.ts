@@ -6,6 +6,7 @@ import {
   formatISO,
   getDay,
   parseISO,
+  setHours,
   startOfDay,
   startOfISOWeek,
 } from 'date-fns'
@@ -15,22 +16,44 @@ export type ClassDay = string
 
 const isoDay = (date: Date): ClassDay => formatISO(date, { representation: 'date' })
 
+/** The clock of a school: where it stands, and the hour on its wall at which a class day begins. */
+export interface SchoolClock {
+  /** IANA time zone; empty for the machine's own. */
+  readonly zone: string
+  /** 0 for midnight; later where classes go on past it. */
+  readonly turnsAt: number
+}
+
+/** The clock of a school that has not said: this machine's zone, and days that begin at midnight. */
+export const MACHINE_CLOCK: SchoolClock = { zone: '', turnsAt: 0 }
+
+/** The latest hour at which a class day may begin: a morning class belongs to its own morning. */
+export const LATEST_TURN = 9
+
+/** The hours at which a class day may begin. */
+export const TURNS: readonly number[] = Array.from({ length: LATEST_TURN + 1 }, (_, hour) => hour)
+
 /** A moment as it is read off a wall in a zone; an empty zone is the machine's own. */
 const inZone = (moment: Date, zone: string): Date => (zone === '' ? moment : new TZDate(moment, zone))
 
 /**
  * The class day at a moment where the school stands: an evening class belongs to the day on the shop's wall, whatever
- * the day is in UTC or where the server stands.
- * @param zone IANA time zone; empty for the machine's own
- * @example classDayAt(new Date('2026-10-06T01:30:00Z'), 'America/Chicago') // '2026-10-05'
+ * the day is in UTC or where the server stands; and to the evening it began on, where the school's day turns later.
+ * @example classDayAt(new Date('2026-10-06T01:30:00Z'), { zone: 'America/Chicago', turnsAt: 0 }) // '2026-10-05'
  */
-export const classDayAt = (moment: Date, zone: string): ClassDay => isoDay(inZone(moment, zone))
+export function classDayAt(moment: Date, { zone, turnsAt }: SchoolClock): ClassDay {
+  const onTheWall = inZone(moment, zone)
+  return isoDay(onTheWall.getHours() < turnsAt ? addDays(onTheWall, -1) : onTheWall)
+}
 
 /** The time on the shop's wall. @example wallClockAt(new Date('2026-10-05T23:05:00Z'), 'America/Chicago') // '18:05' */
 export const wallClockAt = (moment: Date, zone: string): string => format(inZone(moment, zone), 'HH:mm')
 
 /** When the class day of a moment began, where the school stands. */
-export const dayBegan = (moment: Date, zone: string): Date => startOfDay(inZone(moment, zone))
+export function dayBegan(moment: Date, { zone, turnsAt }: SchoolClock): Date {
+  const onTheWall = inZone(moment, zone)
+  return setHours(startOfDay(onTheWall.getHours() < turnsAt ? addDays(onTheWall, -1) : onTheWall), turnsAt)
+}
 
 /** So many days later, or before. @example daysAfter('2026-12-31', 1) // '2027-01-01' */
 export const daysAfter = (day: ClassDay, days: number): ClassDay => isoDay(addDays(parseISO(day), days))

@@ -6,6 +6,14 @@ export const minuteOf = (wall: string): number => {
   return hours! * 60 + minutes!
 }
 
+/**
+ * Minutes since midnight of the day that a class day began on: past midnight it goes on counting.
+ * @param turnsAt the hour on the wall at which a class day begins
+ * @example minuteInDay('00:30', 4) // 1470
+ */
+export const minuteInDay = (wall: string, turnsAt: number): number =>
+  minuteOf(wall) + (minuteOf(wall) < 60 * turnsAt ? A_DAY : 0)
+
 /** @example minutesBetween('18:00', '21:00') // 180; past midnight: minutesBetween('22:00', '01:00') // 180 */
 export const minutesBetween = (from: string, to: string): number => (minuteOf(to) - minuteOf(from) + A_DAY) % A_DAY
 

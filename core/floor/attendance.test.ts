@@ -59,6 +59,27 @@ describe('a student’s day', () => {
   })
 })
 
+describe('a class over midnight, where a class day begins at four', () => {
+  const night = { meeting: { from: '21:00', to: '01:00' }, turnsAt: 4 }
+  it.each<[string, Partial<StudentDay>, Partial<ReturnType<typeof attendanceOf>>]>([
+    ['seen on both sides of it', { seen: ['00:40', '22:10'] }, { came: '21:00', late: false, minutes: 240 }],
+    ['seen before the class', { seen: ['20:50', '00:10'] }, { came: '20:50', minutes: 250 }],
+    ['seen after it', { seen: ['22:00', '01:20'] }, { minutes: 260 }],
+    ['came at half past midnight', { note: note({ came: '00:30' }) }, { late: true, minutes: 30 }],
+    ['left at a quarter past', { note: note({ came: '21:00', left: '00:15' }) }, { leftEarly: true, minutes: 195 }],
+    ['here until now', { seen: ['21:10'], now: '00:20' }, { minutes: 200 }],
+    ['the class is over', { seen: ['21:10'], now: '03:00' }, { minutes: 240 }],
+  ])('%s', (_, given, expected) => expect(day({ ...night, ...given })).toMatchObject(expected))
+  it('a note over midnight can be there, and nowhere else', () => {
+    const over = note({ came: '22:00', left: '00:30' })
+    expect(misNoted(over, 4)).toBeNull()
+    expect(misNoted(over, 0)).toMatchObject({ path: 'left' })
+    // Where nobody says when a day begins, it may be.
+    expect(misNoted(over)).toBeNull()
+    expect(misNoted(note({ came: '22:00', left: '21:00' }))).toMatchObject({ path: 'left' })
+  })
+})
+
 describe('a note that cannot be', () => {
   it.each<[Partial<AttendanceNote>, keyof AttendanceNote | null]>([
     [{ came: '18:00', left: '21:00' }, null],

@@ -1,4 +1,4 @@
-import { minuteOf } from '../calendar'
+import { minuteInDay, TURNS } from '../calendar'
 
 /** When a section meets on a day, on the shop's wall: `18:00` to `21:00`. */
 export interface DayMeeting {
@@ -36,13 +36,12 @@ export interface StudentDay {
   readonly ran: boolean
   /** The time now; null for a day that is over. */
   readonly now: string | null
+  /** The hour on the wall at which a class day begins; midnight where it is left out. */
+  readonly turnsAt?: number
 }
 
 /** Who comes within so many minutes is not late, and who leaves within as many has not left early. Common practice. */
 export const GRACE_MINUTES = 10
-
-const earliest = (...times: readonly string[]) => [...times].sort()[0]!
-const latest = (...times: readonly string[]) => [...times].sort().at(-1)!
 
 /**
  * A student's day from what was noted, and else from what was seen. A coupon that was read says that somebody was
@@ -50,7 +49,11 @@ const latest = (...times: readonly string[]) => [...times].sort().at(-1)!
  * @example attendanceOf({ meeting: { from: '18:00', to: '21:00' }, note: null, seen: ['18:40'], ran: true, now: null })
  *   .minutes // 180
  */
-export function attendanceOf({ meeting, note, seen, ran, now }: StudentDay): Attendance {
+export function attendanceOf({ meeting, note, seen, ran, now, turnsAt = 0 }: StudentDay): Attendance {
+  const off = (from: string, to: string) => minuteInDay(to, turnsAt) - minuteInDay(from, turnsAt)
+  const inOrder = (times: readonly string[]) => [...times].sort((a, b) => off(b, a))
+  const earliest = (...ofThem: readonly string[]) => inOrder(ofThem)[0]!
+  const latest = (...ofThem: readonly string[]) => inOrder(ofThem).at(-1)!
   const times = [...seen, ...(meeting && (ran || seen.length > 0) ? [meeting.from] : [])]
   const began = times.length === 0 ? null : earliest(...times)
   const came = note?.absent ? null : (note?.came ?? began)
@@ -66,7 +69,6 @@ export function attendanceOf({ meeting, note, seen, ran, now }: StudentDay): Att
     }
   const over = meeting ? earliest(meeting.to, now ?? meeting.to) : came
   const until = left ?? latest(came, over, ...seen)
-  const off = (from: string, to: string) => minuteOf(to) - minuteOf(from)
   return {
     state: 'here',
     came,
@@ -77,11 +79,25 @@ export function attendanceOf({ meeting, note, seen, ran, now }: StudentDay): Att
   }
 }
 
-/** Where a note says what cannot be; null where it can. */
-export function misNoted({ came, left, absent }: AttendanceNote): { path: keyof AttendanceNote; says: string } | null {
+/**
+ * Where a note says what cannot be; null where it can.
+ * @param turnsAt the hour on the wall at which a class day begins; left out, whatever could be at some hour may be
+ */
+export function misNoted(
+  { came, left, absent }: AttendanceNote,
+  turnsAt?: number,
+): { path: keyof AttendanceNote; says: string } | null {
   if (absent && (came !== null || left !== null))
     return { path: 'absent', says: 'Who is absent neither came nor left: take the times out' }
-  if (came !== null && left !== null && left < came)
+  if (came !== null && left !== null && left !== came && !comesAfter(came, left, turnsAt))
     return { path: 'left', says: 'Left before coming: which is right?' }
   return null
 }
+
+/**
+ * Whether a time on the wall is later in the class day than another.
+ * @param turnsAt the hour at which a class day begins; left out, whether it is later at some hour that it may begin at
+ * @example comesAfter('22:00', '01:00', 0) // false: that is the next day
+ */
+export const comesAfter = (time: string, later: string, turnsAt?: number): boolean =>
+  (turnsAt === undefined ? TURNS : [turnsAt]).some(turn => minuteInDay(later, turn) > minuteInDay(time, turn))

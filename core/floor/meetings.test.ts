@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { classDayBeside, meetingOn, type Meets } from '.'
+import { classDayBeside, meetingFits, meetingOn, type Meets } from '.'
 
 // 5 October 2026 is a Monday.
 const section: Meets = {
@@ -12,12 +12,38 @@ const section: Meets = {
   termTo: '2026-10-29',
 }
 
+const span = (times: string) => {
+  const [from, to] = times.split(' ')
+  return { from: from!, to: to! }
+}
+
 describe('when a section meets', () => {
   it('is from its first meeting of a day to the end of its last', () => {
     expect(meetingOn(section, '2026-10-05')).toEqual({ from: '18:00', to: '21:00' })
     expect(meetingOn(section, '2026-10-08')).toEqual({ from: '08:30', to: '15:00' })
     expect(meetingOn(section, '2026-10-06')).toBeNull()
   })
+  it('goes on past midnight, where class days begin later', () => {
+    const night = { meetings: ['19:00 22:00', '22:30 01:30'].map(times => ({ weekday: 'Mon', ...span(times) })) }
+    expect(meetingOn(night, '2026-10-05', 4)).toEqual({ from: '19:00', to: '01:30' })
+  })
+  it.each<[string, number | undefined, boolean]>([
+    ['18:00 21:00', 0, true],
+    ['18:00 18:00', 0, false],
+    ['22:00 01:00', 0, false],
+    ['22:00 01:00', 1, false],
+    ['22:00 01:00', 2, true],
+    ['22:00 04:00', 4, false],
+    ['06:00 12:00', 6, true],
+    ['06:00 12:00', 7, false],
+    // Where nobody says when class days begin: whether it could be at any hour.
+    ['22:00 01:00', undefined, true],
+    ['08:00 07:00', undefined, true],
+    ['18:00 17:00', undefined, false],
+    ['00:30 00:10', undefined, false],
+  ])('%s with days that begin at %s: %s', (times, turnsAt, fits) =>
+    expect(meetingFits(span(times), turnsAt)).toBe(fits),
+  )
   it('is found before and after a day, within the term, over the end of summer time', () => {
     expect(classDayBeside(section, '2026-10-05', 1)).toBe('2026-10-08')
     expect(classDayBeside(section, '2026-10-05', -1)).toBe('2026-10-01')

@@ -1,4 +1,4 @@
-import { daysAfter, weekdayName, type ClassDay } from '../calendar'
+import { daysAfter, minuteInDay, minuteOf, TURNS, weekdayName, type ClassDay } from '../calendar'
 import type { DayMeeting } from './attendance'
 
 /** When a section meets: on which days of the week, and between which days. */
@@ -10,19 +10,29 @@ export interface Meets {
 
 /**
  * When a section meets on a day: from its first meeting to the end of its last; null where it does not.
+ * @param turnsAt the hour on the wall at which a class day begins; midnight where it is left out
  * @example meetingOn({ meetings: [{ weekday: 'Mon', from: '18:00', to: '21:00' }] }, '2026-10-05')?.from // '18:00'
  */
-export function meetingOn({ meetings }: Pick<Meets, 'meetings'>, day: ClassDay): DayMeeting | null {
+export function meetingOn({ meetings }: Pick<Meets, 'meetings'>, day: ClassDay, turnsAt = 0): DayMeeting | null {
+  const inOrder = (times: readonly string[]) =>
+    [...times].sort((a, b) => minuteInDay(a, turnsAt) - minuteInDay(b, turnsAt))
   const own = meetings.filter(meeting => meeting.weekday === weekdayName(day))
   if (own.length === 0) return null
   return {
-    from: own.map(one => one.from).sort()[0]!,
-    to: own
-      .map(one => one.to)
-      .sort()
-      .at(-1)!,
+    from: inOrder(own.map(one => one.from))[0]!,
+    to: inOrder(own.map(one => one.to)).at(-1)!,
   }
 }
+
+/**
+ * Whether a meeting lies within one class day: it begins when that has begun, and ends before the next.
+ * @param turnsAt the hour on the wall at which a class day begins; left out, whether it would at some hour
+ * @example meetingFits({ from: '22:00', to: '01:00' }, 4) // true; at 0 it would end on another day
+ */
+export const meetingFits = ({ from, to }: DayMeeting, turnsAt?: number): boolean =>
+  (turnsAt === undefined ? TURNS : [turnsAt]).some(
+    turn => minuteOf(from) >= 60 * turn && minuteInDay(to, turn) > minuteOf(from),
+  )
 
 const A_FORTNIGHT = 14
 

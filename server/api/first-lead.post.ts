@@ -22,6 +22,7 @@ export default defineRoute(
       studentId: null,
       sectionIds: null,
       timeZone: '',
+      dayTurnsAt: 0,
       passwordGiven: false,
       codesWanted: false,
       staffCodes: false,

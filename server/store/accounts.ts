@@ -23,9 +23,15 @@ const COLUMNS = `id, name, username, role, student_id, tied, password_hash, pass
 
 /** With where the school stands: a page that is signed in tells its days. */
 const ME_COLUMNS = `${COLUMNS}, (SELECT time_zone FROM school WHERE id = 1) AS time_zone,
+  (SELECT day_turns_at FROM school WHERE id = 1) AS day_turns_at,
   (SELECT staff_codes FROM school WHERE id = 1) AS staff_codes,
   (SELECT idle_minutes FROM school WHERE id = 1) AS idle_minutes`
-type MeRow = AccountRow & { time_zone: string | null; staff_codes: number | null; idle_minutes: number | null }
+type MeRow = AccountRow & {
+  time_zone: string | null
+  day_turns_at: number | null
+  staff_codes: number | null
+  idle_minutes: number | null
+}
 
 /** The sections that an account is tied to; null for one that teaches all. */
 const tiesOf = (row: AccountRow): string[] | null => (row.tied ? (row.section_ids?.split(',') ?? []) : null)
@@ -37,6 +43,7 @@ const toMe = (row: MeRow): Me => ({
   studentId: row.student_id,
   sectionIds: tiesOf(row),
   timeZone: row.time_zone ?? '',
+  dayTurnsAt: row.day_turns_at ?? 0,
   passwordGiven: row.password_given === 1,
   codesWanted: row.staff_codes === 1 && row.role !== 'student' && row.has_codes === 0,
   staffCodes: row.staff_codes === 1,

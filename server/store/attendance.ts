@@ -1,4 +1,4 @@
-import { classDayAt, wallClockAt, type ClassDay } from '../../core/calendar'
+import { classDayAt, wallClockAt, type ClassDay, type SchoolClock } from '../../core/calendar'
 import type { AttendanceNote } from '../../core/floor'
 import type { AttendanceSave } from '../../contract/day'
 import { database, inTransaction, isDuplicate, rows, run, toDateTime, toIso } from './database'
@@ -68,7 +68,7 @@ const toNote = (row: NoteRow): NoteMade => ({
  */
 export async function daysKnown(
   studentIds: readonly string[],
-  { from, to, zone }: { readonly from: ClassDay; readonly to: ClassDay; readonly zone: string },
+  { from, to, clock }: { readonly from: ClassDay; readonly to: ClassDay; readonly clock: SchoolClock },
 ): Promise<Map<string, Map<ClassDay, DayKnown>>> {
   const known = new Map(studentIds.map(id => [id, new Map<ClassDay, DayKnown>()]))
   if (studentIds.length === 0) return known
@@ -96,14 +96,14 @@ export async function daysKnown(
     known.get(studentId)!.get(day) ?? { note: null, seen: [], ran: false }
   for (const row of seen) {
     const moment = new Date(toIso(row.at))
-    const on = classDayAt(moment, zone)
+    const on = classDayAt(moment, clock)
     const day = row.class_day ?? on
     if (day < from || day > to) continue
     const before = dayOf(row.student_id, day)
     known.get(row.student_id)!.set(day, {
       ...before,
       ran: before.ran || row.class_day !== null,
-      seen: on === day ? [...before.seen, wallClockAt(moment, zone)] : before.seen,
+      seen: on === day ? [...before.seen, wallClockAt(moment, clock.zone)] : before.seen,
     })
   }
   // The newest note stands: they come oldest first.

@@ -11,7 +11,7 @@ import {
 import type { StudentHours } from '../../contract/hours'
 import { daysKnown } from './attendance'
 import { database, rows } from './database'
-import { programmeHours, schoolZone } from './school'
+import { programmeHours, schoolClock } from './school'
 import { findSection } from './sections'
 import { findStudent } from './students'
 
@@ -21,15 +21,20 @@ export async function daysThere(
   studentIds: readonly string[],
   now: Date,
 ): Promise<Map<string, DayThere[]>> {
-  const zone = await schoolZone()
-  const today = classDayAt(now, zone)
-  const known = await daysKnown(studentIds, { from: section.termFrom, to: today, zone })
+  const clock = await schoolClock()
+  const today = classDayAt(now, clock)
+  const known = await daysKnown(studentIds, { from: section.termFrom, to: today, clock })
   return new Map(
     [...known].map(([id, days]) => [
       id,
       [...days].flatMap(([day, own]): DayThere[] => {
-        const time = day === today ? wallClockAt(now, zone) : null
-        const { state, minutes } = attendanceOf({ ...own, meeting: meetingOn(section, day), now: time })
+        const time = day === today ? wallClockAt(now, clock.zone) : null
+        const { state, minutes } = attendanceOf({
+          ...own,
+          meeting: meetingOn(section, day, clock.turnsAt),
+          now: time,
+          turnsAt: clock.turnsAt,
+        })
         return state === 'here' ? [{ day, minutes }] : []
       }),
     ]),

@@ -7,7 +7,7 @@ import type { Student } from '../../contract/people'
 import { daysKnown } from './attendance'
 import { progressOfAll } from './progress'
 import { rodsInStore } from './rodRoom'
-import { schoolZone } from './school'
+import { schoolClock } from './school'
 import { findSection } from './sections'
 import { currentShop, openFaults } from './shop'
 import { listStudents } from './students'
@@ -31,18 +31,18 @@ export async function dayToPlan(sectionId: string, classDay: ClassDay): Promise<
   if (!section) return null
   const students = (await listStudents(sectionId)).filter(student => student.active)
   const ids = students.map(student => student.id)
-  const zone = await schoolZone()
+  const clock = await schoolClock()
   const [kept, progress, known, booths, rods] = await Promise.all([
     dayPlanOf(sectionId, classDay),
     progressOfAll(students),
-    daysKnown(ids, { from: classDay, to: classDay, zone }),
+    daysKnown(ids, { from: classDay, to: classDay, clock }),
     boothsInUse(students),
     rodsInStore(),
   ])
   const [first] = progress
   return {
     classDay,
-    meeting: meetingOn(section, classDay),
+    meeting: meetingOn(section, classDay, clock.turnsAt),
     kept,
     students: progress.map(({ ladder: _, curves: __, school: ___, timetable: ____, ...own }) => ({
       ...own,

@@ -1,10 +1,10 @@
 import { classDayAt, wallClockAt } from '../../core/calendar'
 import type { CouponDocument } from '../../core/coupon'
-import { arcMinutes, attendanceOf, meetingOn } from '../../core/floor'
+import { arcMinutes, attendanceOf, comesAfter, meetingOn } from '../../core/floor'
 import type { FloorBooths } from '../../contract/shop'
 import { daysKnown } from './attendance'
 import { database, fromJson, rows } from './database'
-import { schoolZone } from './school'
+import { schoolClock } from './school'
 import { findSection } from './sections'
 import { rodsPast } from './rodRoom'
 import { openFaults } from './shop'
@@ -13,15 +13,15 @@ import { openFaults } from './shop'
 export async function floorBooths(sectionId: string, now: Date): Promise<FloorBooths | null> {
   const section = await findSection(sectionId)
   if (!section) return null
-  const zone = await schoolZone()
-  const classDay = classDayAt(now, zone)
+  const clock = await schoolClock()
+  const classDay = classDayAt(now, clock)
   const students = await rows<{ id: string }>(database(), 'SELECT id FROM student WHERE section_id = ? AND active', [
     sectionId,
   ])
   const [known, coupons, faults, past] = await Promise.all([
     daysKnown(
       students.map(student => student.id),
-      { from: classDay, to: classDay, zone },
+      { from: classDay, to: classDay, clock },
     ),
     rows<{ student_id: string; document: unknown }>(
       database(),
@@ -32,17 +32,17 @@ export async function floorBooths(sectionId: string, now: Date): Promise<FloorBo
     openFaults(),
     rodsPast(now),
   ])
-  const meeting = meetingOn(section, classDay)
-  const time = wallClockAt(now, zone)
+  const meeting = meetingOn(section, classDay, clock.turnsAt)
+  const time = wallClockAt(now, clock.zone)
   return {
     faults,
     students: students.map(({ id }) => {
       const day = known.get(id)!.get(classDay) ?? { note: null, seen: [], ran: false }
-      const { state, left } = attendanceOf({ ...day, meeting, now: time })
+      const { state, left } = attendanceOf({ ...day, meeting, now: time, turnsAt: clock.turnsAt })
       const own = coupons.filter(coupon => coupon.student_id === id)
       return {
         id,
-        here: state === 'here' && (left === null || left > time),
+        here: state === 'here' && (left === null || comesAfter(time, left, clock.turnsAt)),
         coupons: own.length,
         rodsPast: past.has(id),
         arcMinutes: own.reduce((sum, row) => sum + arcMinutes(fromJson<CouponDocument>(row.document)), 0),

@@ -1,23 +1,27 @@
-import { classDayAt, type ClassDay } from '../../core/calendar'
+import { classDayAt, MACHINE_CLOCK, type ClassDay, type SchoolClock } from '../../core/calendar'
 import type { HoursWanted } from '../../core/floor'
 import { database, fromJson, rows, run, toDateTime, toIso } from './database'
 
-/** The school itself: its name, and where it stands (IANA zone; empty where it has not said). */
+/** The school itself: its name, and its clock. */
 export interface School {
   readonly name: string
-  readonly timeZone: string
+  readonly clock: SchoolClock
 }
 
 /** Null before the school is founded. */
 export async function findSchool(): Promise<School | null> {
-  const [row] = await rows<{ name: string; time_zone: string }>(database(), 'SELECT name, time_zone FROM school')
-  return row ? { name: row.name, timeZone: row.time_zone } : null
+  const [row] = await rows<{ name: string; time_zone: string; day_turns_at: number }>(
+    database(),
+    'SELECT name, time_zone, day_turns_at FROM school',
+  )
+  return row ? { name: row.name, clock: { zone: row.time_zone, turnsAt: row.day_turns_at } } : null
 }
 
-export const schoolZone = async (): Promise<string> => (await findSchool())?.timeZone ?? ''
+/** The clock on the school's wall; a school that has not said goes by the server's own zone. */
+export const schoolClock = async (): Promise<SchoolClock> => (await findSchool())?.clock ?? MACHINE_CLOCK
 
 /** Which class day it is where the school stands. */
-export const schoolDay = async (moment: Date): Promise<ClassDay> => classDayAt(moment, await schoolZone())
+export const schoolDay = async (moment: Date): Promise<ClassDay> => classDayAt(moment, await schoolClock())
 
 /** When the last good backup was made, ISO 8601; null where none was. */
 export async function lastBackup(): Promise<string | null> {
@@ -49,6 +53,6 @@ export async function askHours(wanted: readonly HoursWanted[]): Promise<void> {
   await run(database(), 'UPDATE school SET programme = ?', [wanted.length === 0 ? null : JSON.stringify(wanted)])
 }
 
-export async function moveSchool(timeZone: string): Promise<void> {
-  await run(database(), 'UPDATE school SET time_zone = ?', [timeZone])
+export async function setSchoolClock({ zone, turnsAt }: SchoolClock): Promise<void> {
+  await run(database(), 'UPDATE school SET time_zone = ?, day_turns_at = ?', [zone, turnsAt])
 }

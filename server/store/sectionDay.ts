@@ -18,7 +18,7 @@ import { dayPlanOf } from './dayPlan'
 import { demonstrationsOf } from './demonstrations'
 import { currentRules } from './houseRules'
 import { currentLadder } from './ladder'
-import { schoolZone } from './school'
+import { schoolClock } from './school'
 import { findSection } from './sections'
 
 const NOTHING_KNOWN: DayKnown = { note: null, seen: [], ran: false }
@@ -33,9 +33,9 @@ export async function sectionDay(sectionId: string, classDay: ClassDay, now: Dat
     [sectionId],
   )
   const ids = students.map(student => student.id)
-  const zone = await schoolZone()
+  const clock = await schoolClock()
   const [known, coupons, evidence, demonstrations, { plan }, { ladder }, { rules }] = await Promise.all([
-    daysKnown(ids, { from: classDay, to: classDay, zone }),
+    daysKnown(ids, { from: classDay, to: classDay, clock }),
     newestCoupons(ids, classDay),
     elementsOf(ids, classDay),
     demonstrationsOf(sectionId, classDay),
@@ -43,8 +43,8 @@ export async function sectionDay(sectionId: string, classDay: ClassDay, now: Dat
     currentLadder(),
     currentRules(),
   ])
-  const meeting = meetingOn(section, classDay)
-  const time = classDayAt(now, zone) === classDay ? wallClockAt(now, zone) : null
+  const meeting = meetingOn(section, classDay, clock.turnsAt)
+  const time = classDayAt(now, clock) === classDay ? wallClockAt(now, clock.zone) : null
   return {
     classDay,
     section: section.name,
@@ -56,7 +56,7 @@ export async function sectionDay(sectionId: string, classDay: ClassDay, now: Dat
       const own = coupons.filter(coupon => coupon.studentId === student.id && coupon.classDay === classDay)
       return {
         ...student,
-        attendance: attendanceOf({ ...day, meeting, now: time }),
+        attendance: attendanceOf({ ...day, meeting, now: time, turnsAt: clock.turnsAt }),
         note: day.note,
         planned: plannedFor(student.id, plan, ladder),
         coupons: own.length,

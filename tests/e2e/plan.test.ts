@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import type { Browser, Page } from 'playwright-core'
-import { classDayAt } from '../../core/calendar'
+import { classDayAt, MACHINE_CLOCK } from '../../core/calendar'
 import type { DayToPlan } from '../../contract/dayPlan'
 import type { Section, Student } from '../../contract/people'
 import { closeDatabase } from '../../server/store/database'
@@ -31,8 +31,12 @@ afterAll(async () => {
 })
 
 const kept = async () =>
-  (await school.instructor.ask<DayToPlan>('GET', `/api/sections/${section.id}/plan?day=${classDayAt(new Date(), '')}`))
-    .body.kept
+  (
+    await school.instructor.ask<DayToPlan>(
+      'GET',
+      `/api/sections/${section.id}/plan?day=${classDayAt(new Date(), MACHINE_CLOCK)}`,
+    )
+  ).body.kept
 const coupons = (name: string) => page.getByRole('button', { name: new RegExp(`^${name}: `) })
 
 it('a day is planned by one key, changed by keys, and kept', async () => {

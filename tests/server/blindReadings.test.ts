@@ -44,6 +44,7 @@ describe('the tablet', () => {
       students: [{ id: student, name: 'Mirela Stroud', booth: 5, hasCode: false }],
       studentId: null,
       timeZone: '',
+      dayTurnsAt: 0,
     })
   })
   it('lets a student in by the code, and nobody by a wrong one or with another section’s student', async () => {
@@ -188,12 +189,12 @@ describe('a second reader', () => {
 describe('the school’s own day', () => {
   /** Twenty-five hours apart: whatever the hour, the two never have the same day. */
   const [EARLIEST, LATEST] = ['Pacific/Pago_Pago', 'Pacific/Kiritimati']
-  const move = (timeZone: string, as = school.lead) => as.ask('PUT', '/api/school', { timeZone })
+  const move = (timeZone: string, as = school.lead) => as.ask('PUT', '/api/school', { timeZone, dayTurnsAt: 0 })
   it('decides what is still open to be read, not the day of the server', async () => {
     const made = await addClass(school, 'Evening V zones', 'Isaura Penn')
     const couponId = uuid()
     // Eight days old where the day comes last, seven or fewer where it comes first.
-    const classDay = daysAfter(classDayAt(new Date(), LATEST), -8)
+    const classDay = daysAfter(classDayAt(new Date(), { zone: LATEST, turnsAt: 0 }), -8)
     const document = { ...own(), studentId: made.student.id, classDay }
     await school.instructor.ask('PUT', `/api/students/${made.student.id}/code`, { code: '2580' })
     await school.instructor.ask('PUT', `/api/coupons/${couponId}`, { baseVersion: 0, why: '', document })
@@ -214,6 +215,7 @@ describe('the school’s own day', () => {
     expect((await move('UTC', school.instructor)).status).toBe(403)
     const refused = await school.lead.ask<{ errors: { path: string; message: string }[] }>('PUT', '/api/school', {
       timeZone: 'Gannet/Quay',
+      dayTurnsAt: 0,
     })
     expect(refused.status).toBe(422)
     expect(refused.body.errors).toEqual([

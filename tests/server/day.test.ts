@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { v7 as uuid } from 'uuid'
-import { classDayAt } from '../../core/calendar'
+import { classDayAt, MACHINE_CLOCK } from '../../core/calendar'
 import { isTry, setDegree } from '../../core/coupon'
 import { aCoupon } from '../../core/coupon/example'
 import type { SectionDay } from '../../contract/day'
@@ -21,7 +21,7 @@ beforeAll(async () => {
 afterAll(closeDatabase)
 
 /** The server and this test stand in one zone. */
-const today = () => classDayAt(new Date(), '')
+const today = () => classDayAt(new Date(), MACHINE_CLOCK)
 const dayOf = async (day = DAY) =>
   (await school.instructor.ask<SectionDay>('GET', `/api/sections/${section.id}/day?day=${day}`)).body
 const note = (more: object = {}, id = uuid(), by = school.instructor) =>
@@ -165,5 +165,74 @@ describe('what the day came to', () => {
     const shown = { sectionId: section.id, classDay: DAY, topic: 'Restarts', minutes: 10, students: 9, ...more }
     const { status, body } = await school.instructor.ask<Problem>('PUT', `/api/demonstrations/${uuid()}`, shown)
     expect([status, body.errors?.[0]?.path]).toEqual([422, path])
+  })
+})
+
+describe('a class over midnight', () => {
+  const NIGHT = '2026-10-06'
+  const clock = (dayTurnsAt: number) => school.lead.ask<Problem>('PUT', '/api/school', { timeZone: 'UTC', dayTurnsAt })
+  const meets = (from: string, to: string) => ({
+    name: 'Day Z night',
+    meetings: [{ weekday: 'Tue', from, to }],
+    termFrom: '2026-09-01',
+    termTo: '2026-12-18',
+  })
+  afterAll(async () => {
+    await run(database(), "DELETE FROM student WHERE name = 'Tamsin Rove'")
+    await run(database(), "DELETE FROM section WHERE name = 'Day Z night'")
+    await run(database(), "UPDATE school SET time_zone = '', day_turns_at = 0")
+  })
+
+  it('is one class day, once the school says that its days begin later', async () => {
+    const refused = await school.lead.ask<Problem>('POST', '/api/sections', meets('21:00', '01:00'))
+    expect([refused.status, refused.body.errors]).toEqual([
+      422,
+      [
+        {
+          path: 'meetings[0].to',
+          message: 'A class that goes on past midnight: say first, in House > People, that class days begin later',
+        },
+      ],
+    ])
+    expect((await clock(4)).status).toBe(200)
+    const made = (await school.lead.ask<Section>('POST', '/api/sections', meets('21:00', '01:00'))).body
+    const fields = { name: 'Tamsin Rove', hand: 'right', startDate: '2026-09-01', booth: 3, active: true }
+    const late = (await school.lead.ask<Student>('POST', '/api/students', { ...fields, sectionId: made.id })).body
+    // Ready at half past midnight: that is the evening before.
+    await run(
+      database(),
+      `INSERT INTO waiting (id, student_id, since, said_by, ended, how)
+      VALUES (?, ?, '2026-10-07 00:30:00', 'student', '2026-10-07 00:40:00', 'read')`,
+      [uuid(), late.id],
+    )
+    const dayAt = async (day: string) =>
+      (await school.instructor.ask<SectionDay>('GET', `/api/sections/${made.id}/day?day=${day}`)).body.students[0]!
+    expect((await dayAt(NIGHT)).attendance).toMatchObject({ state: 'here', came: '21:00', minutes: 240 })
+    expect((await dayAt('2026-10-07')).attendance).toMatchObject({ state: 'not seen' })
+    const left = { studentId: late.id, classDay: NIGHT, came: '21:30', left: '00:45', absent: false, why: '' }
+    expect((await school.instructor.ask('PUT', `/api/attendance/${uuid()}`, left)).status).toBe(204)
+    expect((await dayAt(NIGHT)).attendance).toMatchObject({ came: '21:30', left: '00:45', minutes: 195, late: true })
+    // What such a class stands on is not taken from under it.
+    const { status, body } = await clock(0)
+    expect([status, body.errors?.[0]]).toEqual([
+      422,
+      { path: 'dayTurnsAt', message: 'Day Z night meets from 21:00 to 01:00: its class day must not turn then' },
+    ])
+  })
+  it.each([
+    ['a class that begins before the day does', '03:00', '05:00'],
+    ['one that would last into the next', '21:00', '04:30'],
+  ])('%s is refused', async (_, from, to) => {
+    await clock(4)
+    expect((await school.lead.ask('POST', '/api/sections', { ...meets(from, to), name: 'Day Z else' })).status).toBe(
+      422,
+    )
+  })
+  it('an hour that no class day can begin at is refused by name', async () => {
+    const { status, body } = await clock(12)
+    expect([status, body.errors]).toEqual([
+      422,
+      [{ path: 'dayTurnsAt', message: 'dayTurnsAt is the hour at which a class day begins, 0 to 9' }],
+    ])
   })
 })

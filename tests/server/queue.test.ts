@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { v7 as uuid } from 'uuid'
 import type { FloorQueue, QueuePlace, WallClass } from '../../contract/floor'
 import type { Section, Student } from '../../contract/people'
-import { classDayAt } from '../../core/calendar'
+import { classDayAt, MACHINE_CLOCK } from '../../core/calendar'
 import { aCoupon } from '../../core/coupon/example'
 import type { HouseRules } from '../../core/house'
 import { closeDatabase, database } from '../../server/store/database'
@@ -129,7 +129,7 @@ describe('the queue', () => {
     expect(await names()).toContain('Berit Osk')
   })
   it('stands in the order that the house goes by', async () => {
-    const document = { ...aCoupon({ studentId: second.id }), classDay: classDayAt(new Date(), '') }
+    const document = { ...aCoupon({ studentId: second.id }), classDay: classDayAt(new Date(), MACHINE_CLOCK) }
     await school.instructor.ask('PUT', `/api/coupons/${uuid()}`, { baseVersion: 0, why: '', document })
     await ready(tablet, second.id)
     const place = (await tablet.ask<QueuePlace>('GET', `/api/students/${first.id}/place`)).body.waiting!

@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { v7 as uuid } from 'uuid'
 import { aCoupon } from '../../core/coupon/example'
-import { classDayAt } from '../../core/calendar'
+import { classDayAt, MACHINE_CLOCK } from '../../core/calendar'
 import { roomOfBooths, type ShopPlan } from '../../core/floor'
 import type { Section, Student } from '../../contract/people'
 import type { StudentHours } from '../../contract/hours'
@@ -11,7 +11,7 @@ import { closeDatabase } from '../../server/store/database'
 import { floorSerials } from '../../server/store/floorSerial'
 import { addClass, foundTestSchool, type School } from '../school'
 
-const today = () => classDayAt(new Date(), '')
+const today = () => classDayAt(new Date(), MACHINE_CLOCK)
 let school: School
 let section: Section
 let student: Student

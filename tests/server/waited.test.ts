@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { v7 as uuid } from 'uuid'
-import { classDayAt, wallClockAt } from '../../core/calendar'
+import { classDayAt, MACHINE_CLOCK, wallClockAt } from '../../core/calendar'
 import { NOW, type SectionDay } from '../../contract/day'
 import type { FloorQueue } from '../../contract/floor'
 import type { Section, Student } from '../../contract/people'
@@ -60,7 +60,7 @@ describe('what has waited', () => {
     const done = new Date(Date.now() - 60_000)
     const note = {
       studentId: student.id,
-      classDay: classDayAt(done, ''),
+      classDay: classDayAt(done, MACHINE_CLOCK),
       came: NOW,
       left: null,
       absent: false,

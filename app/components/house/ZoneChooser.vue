@@ -13,7 +13,8 @@ const chosen = computed(() => session.me?.timeZone || null)
 
 async function choose(zone: string | null) {
   if (!zone || zone === chosen.value) return
-  if (await attempt('', () => session.moveSchool(zone))) emit('moved')
+  if (await attempt('', () => session.setClock({ timeZone: zone, dayTurnsAt: session.me?.dayTurnsAt ?? 0 })))
+    emit('moved')
 }
 </script>
 

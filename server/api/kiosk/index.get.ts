@@ -2,10 +2,11 @@ import type { Kiosk } from '../../../contract/blindReadings'
 import { defineRoute } from '../../http/defineRoute'
 import { readerAt, tablet } from '../../http/reader'
 import { found } from '../../http/refuse'
-import { schoolZone } from '../../store/school'
+import { schoolClock } from '../../store/school'
 import { kioskOf } from '../../store/studentCodes'
 
 export default defineRoute({ who: tablet }, async ({ me }): Promise<Kiosk> => {
   const kiosk = found(await kioskOf(me.sectionId), 'section')
-  return { ...kiosk, studentId: await readerAt(me), timeZone: await schoolZone() }
+  const { zone, turnsAt } = await schoolClock()
+  return { ...kiosk, studentId: await readerAt(me), timeZone: zone, dayTurnsAt: turnsAt }
 })

@@ -1,13 +1,22 @@
+import { meetingFits } from '../../../core/floor'
 import { schoolPlaceSchema, type SchoolPlace } from '../../../contract/people'
 import { lead } from '../../http/access'
 import { defineRoute } from '../../http/defineRoute'
-import { moveSchool } from '../../store/school'
+import { wrongField } from '../../http/refuse'
+import { setSchoolClock } from '../../store/school'
+import { listSections } from '../../store/sections'
 
-/** Says where the school stands: its class days begin at midnight there. */
+/** Says where the school stands, and at which hour on its wall class days begin. */
 export default defineRoute(
   { who: lead, did: 'changed the school', takes: schoolPlaceSchema },
   async ({ body: place }): Promise<SchoolPlace> => {
-    await moveSchool(place.timeZone)
+    const { timeZone: zone, dayTurnsAt: turnsAt } = place
+    for (const { name, meetings } of await listSections(null)) {
+      const cut = meetings.find(meeting => !meetingFits(meeting, turnsAt))
+      if (cut)
+        throw wrongField('dayTurnsAt', `${name} meets from ${cut.from} to ${cut.to}: its class day must not turn then`)
+    }
+    await setSchoolClock({ zone, turnsAt })
     return place
   },
 )

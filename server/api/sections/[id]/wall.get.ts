@@ -3,7 +3,7 @@ import { defineRoute } from '../../../http/defineRoute'
 import { onFloor } from '../../../http/reader'
 import { found } from '../../../http/refuse'
 import { queueOf } from '../../../store/queue'
-import { schoolZone } from '../../../store/school'
+import { schoolClock } from '../../../store/school'
 import { findSection } from '../../../store/sections'
 import { readOn } from '../../../store/students'
 
@@ -11,6 +11,6 @@ import { readOn } from '../../../store/students'
 export default defineRoute({ who: onFloor, id: 'section' }, async ({ id }): Promise<WallClass> => {
   const now = new Date()
   const section = found(await findSection(id), 'section')
-  const [queue, timeZone, students] = await Promise.all([queueOf(id, now), schoolZone(), readOn(id, now)])
-  return { section: section.name, timeZone, students, queue }
+  const [queue, clock, students] = await Promise.all([queueOf(id, now), schoolClock(), readOn(id, now)])
+  return { section: section.name, timeZone: clock.zone, dayTurnsAt: clock.turnsAt, students, queue }
 })
