@@ -3,6 +3,7 @@ import { boolean, number, object, string, type Schema } from 'yup'
 import type { CouponDocument, Degree, Face, Mark, TryKind, Verdict } from '../core/coupon'
 import { FAULTS, isPlate, MOST_PASSES, GAUGE_KINDS, refusals, stripOf } from '../core/coupon'
 import { CAUSES, SIGNS } from '../core/diagnosis'
+import { MOST_OFFSET_A } from '../core/setup'
 import { DISCONTINUITIES, ELECTRODES, POSITIONS, ROD_SIZES } from '../core/trade'
 import { amperes, boothNumber, capped, choice, day, each, key, label, list, millimetres, oneOf, uuid } from './fields'
 import { fitUpSchema, passesSchema } from './pass'
@@ -37,6 +38,12 @@ export const ticketSchema = object({
     ),
   rods: oneOf(['new', 'stubs'] as const, 'a kind of rod'),
   currentA: amperes(),
+  panelOffsetA: number()
+    .strict()
+    .optional()
+    .integer('${path} is a whole number of A')
+    .min(-MOST_OFFSET_A, `\${path} is at least -${MOST_OFFSET_A} A`)
+    .max(MOST_OFFSET_A, `\${path} is at most ${MOST_OFFSET_A} A`),
   polarity: oneOf(['DCEP', 'DCEN', 'AC'] as const, 'a polarity'),
   hand: oneOf(['right', 'left'] as const, 'a hand'),
   travel: oneOf(['left to right', 'right to left', 'up', 'down'] as const, 'a direction'),

@@ -10,6 +10,7 @@ import {
   type ShopPlan,
   type ShopRoom,
 } from '../core/floor'
+import { MOST_OFFSET_A, offsetOf, type ClampReading } from '../core/setup'
 import type { PadPosition } from '../core/trade'
 import { boothNumber, label, list, oneOf, wholeNumber } from './fields'
 
@@ -89,9 +90,41 @@ export interface BoothFault extends BoothFaultSave {
   readonly at: string
 }
 
+/** The body of `PUT /api/clamp-readings/:id`: what a clamp meter read beside a booth's panel, A. */
+export interface ClampReadingSave extends ClampReading {
+  readonly booth: number
+}
+
+const onAMeter = (what: string) => whole(what, 10, 600)
+
+export const clampReadingSchema = object({
+  booth: boothNumber().required('${path} is missing'),
+  panelA: onAMeter('what the panel says, A'),
+  clampA: onAMeter('what the clamp meter reads, A'),
+})
+  .exact()
+  .test('near', '', function (reading) {
+    const offsetA = Math.abs(offsetOf(reading as ClampReading))
+    return offsetA <= MOST_OFFSET_A
+      ? true
+      : this.createError({
+          path: 'clampA',
+          message: `${offsetA} A apart: read it again, or take the machine out of service`,
+        })
+  })
+
+/** What a clamp meter last read at a booth's machine. */
+export interface MachineCheck extends ClampReadingSave {
+  readonly by: string
+  /** When, ISO 8601. */
+  readonly at: string
+}
+
 /** How a class stands in its booths. */
 export interface FloorBooths {
   readonly faults: readonly BoothFault[]
+  /** The machines that a clamp meter was held to, each with its newest reading, by booth. */
+  readonly machines: readonly MachineCheck[]
   readonly students: readonly {
     readonly id: string
     readonly here: boolean

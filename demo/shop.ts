@@ -42,3 +42,10 @@ export const DEMO_PROGRAMME: readonly HoursWanted[] = [
   { of: '2G', hours: 20 },
   { of: '3G', hours: 40 },
 ]
+
+/** What its clamp meter read, days ago: one panel that reads low, one that is right, and one that is due again. */
+export const DEMO_CLAMPS = [
+  { booth: 1, panelA: 120, clampA: 126, days: 40 },
+  { booth: 2, panelA: 120, clampA: 120, days: 40 },
+  { booth: 3, panelA: 110, clampA: 107, days: 400 },
+] as const

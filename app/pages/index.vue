@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { useMediaQuery } from '@vueuse/core'
-import { today } from '~/composables/shopClock'
+import { clampDueOn } from '~~/core/setup'
+import { dayOf, today } from '~/composables/shopClock'
 import { useFloorLive } from '~/composables/floorLive'
 import { useLoader } from '~/composables/loader'
 import { usePageKeys } from '~/composables/pageKeys'
 import { FLOOR_KEYS } from '~/keys/roomKeys'
 import { useFloor } from '~/stores/floor'
+import { useHouseRules } from '~/stores/houseRules'
 import { useBlindReadings } from '~/stores/blindReadings'
 import { messageOf } from '~/stores/request'
 import { useSections } from '~/stores/sections'
@@ -15,6 +17,7 @@ const sections = useSections()
 const floor = useFloor()
 const readings = useBlindReadings()
 const shop = useShop()
+const houseRules = useHouseRules()
 /** Wide enough for the shop to be drawn; a phone or an upright tablet has the list. */
 const wide = useMediaQuery('(min-width: 1100px)')
 const handing = ref(false)
@@ -23,7 +26,7 @@ useHead({ title: 'Floor · Fusilis' })
 
 const { loading, problem, load } = useLoader(async () => {
   if (!sections.loaded) await sections.load()
-  if (sections.current) await Promise.all([floor.load(sections.current.id), shop.load()])
+  if (sections.current) await Promise.all([floor.load(sections.current.id), shop.load(), houseRules.load()])
 })
 onMounted(load)
 watch(
@@ -66,6 +69,12 @@ async function tryTo(act: () => Promise<void>) {
 const setReady = (studentId: string, ready: boolean) => tryTo(() => floor.setReady(studentId, ready))
 /** The booth that is about to be taken out of service. */
 const breaking = ref<number | null>(null)
+/** The booth whose machine a clamp meter is held to. */
+const clamping = ref<number | null>(null)
+const checkOf = (booth: number) => floor.booths.machines.find(one => one.booth === booth) ?? null
+const clampsDue = computed(() =>
+  floor.booths.machines.filter(one => clampDueOn(dayOf(one.at), houseRules.current.rules.clampDays) <= today()),
+)
 const putBack = (id: string) => tryTo(() => shop.putBack(id).then(floor.follow))
 const here = computed(() => floor.booths.students.filter(student => student.here).length)
 const toldLast = (studentId: string) => floor.students.find(one => one.id === studentId)?.last?.nextRun ?? ''
@@ -78,10 +87,12 @@ usePageKeys(
       if (floor.next) void navigateTo(toBench(floor.next.id))
     },
   },
-  () => handing.value || remarking.value || breaking.value !== null,
+  () => handing.value || remarking.value || breaking.value !== null || clamping.value !== null,
 )
-function afterBreaking() {
+/** What was noted of a booth shows at once. */
+function afterNoting() {
   breaking.value = null
+  clamping.value = null
   void tryTo(floor.follow)
 }
 function askToHandOver() {
@@ -127,6 +138,9 @@ function askToHandOver() {
             :told="toldLast"
             @not-ready="setReady($event, false)"
           />
+          <p v-if="clampsDue.length > 0" class="quiet count">
+            Clamp meter due: booth {{ clampsDue.map(one => one.booth).join(', ') }}.
+          </p>
           <section v-if="floor.remarks.length > 0" class="panel for-next" aria-label="For next time">
             <h2>For next time</h2>
             <RemarkList :remarks="floor.remarks" about @tick="tryTo(() => floor.tick($event))" />
@@ -137,6 +151,7 @@ function askToHandOver() {
           @ready="(studentId, ready) => setReady(studentId, ready)"
           @take-out="breaking = $event"
           @put-back="putBack"
+          @clamp="clamping = $event"
         />
         <ul v-else class="floor">
           <li v-for="student in others" :key="student.id" class="panel">
@@ -149,7 +164,14 @@ function askToHandOver() {
         </ul>
       </div>
     </template>
-    <BoothFaultForm v-if="breaking !== null" :booth="breaking" @close="breaking = null" @saved="afterBreaking" />
+    <BoothFaultForm v-if="breaking !== null" :booth="breaking" @close="breaking = null" @saved="afterNoting" />
+    <ClampForm
+      v-if="clamping !== null"
+      :booth="clamping"
+      :last="checkOf(clamping)"
+      @close="clamping = null"
+      @saved="afterNoting"
+    />
     <RemarkForm
       v-if="remarking && floor.sectionId"
       :section-id="floor.sectionId"

@@ -10,6 +10,7 @@ import type { CouponSave, SavedCoupon } from '~~/contract/coupon'
 import { makeCouponBench, middleOf } from '~/composables/couponBench'
 import { useCouponDraft } from '~/composables/couponDraft'
 import { useCauses } from './causes'
+import { useFloor } from './floor'
 import { useHouseRules } from './houseRules'
 import type { Intent, Sent } from '~/sync/intents'
 import { useCoupons } from './coupons'
@@ -27,6 +28,7 @@ export const useBench = defineStore('bench', () => {
   const coupons = useCoupons()
   const causes = useCauses()
   const rods = useRods()
+  const floor = useFloor()
   const parked = useParkedCoupons()
   const draft = useCouponDraft<CouponDraft>()
 
@@ -119,11 +121,25 @@ export const useBench = defineStore('bench', () => {
         presetDegrees: student.last?.nextPresetDegrees ?? null,
       },
       {
-        ...withRods(selfRead?.document ?? nextCoupon(student, { classDay, ...houseRules.current }, rung)),
+        ...withRods(
+          selfRead
+            ? withMachine(selfRead.document)
+            : nextCoupon(
+                { ...student, panelOffsetA: floor.panelOffsetOf(student.booth) },
+                { classDay, ...houseRules.current },
+                rung,
+              ),
+        ),
         ...toldTo(student),
       },
     )
     keepDraft()
+  }
+
+  /** A coupon that was laid out elsewhere says how far the panel of its booth's machine is off. */
+  function withMachine(lies: CouponDocument): CouponDocument {
+    const panelOffsetA = floor.panelOffsetOf(lies.ticket.booth)
+    return panelOffsetA ? { ...lies, ticket: { ...lies.ticket, panelOffsetA } } : lies
   }
 
   /** The ticket says which rods the student has in the hand, and for how long they have been out. */

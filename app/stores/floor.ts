@@ -1,5 +1,6 @@
 import { v7 as uuid } from 'uuid'
 import { defineStore } from 'pinia'
+import { offsetOf } from '~~/core/setup'
 import type { FloorQueue, QueuePlace, WaitingStudent } from '~~/contract/floor'
 import type { FloorStudent } from '~~/contract/people'
 import type { Remark, RemarkSave } from '~~/contract/remarks'
@@ -23,7 +24,7 @@ export const useFloor = defineStore('floor', () => {
   const remarks = computed(() =>
     remarksWith(leftRemarks.value, outbox.left, { by: session.me?.name ?? '', sectionId: sectionId.value }),
   )
-  const booths = shallowRef<FloorBooths>({ faults: [], students: [] })
+  const booths = shallowRef<FloorBooths>({ faults: [], machines: [], students: [] })
   const sectionId = ref<string | null>(null)
 
   async function load(id: string): Promise<void> {
@@ -57,6 +58,12 @@ export const useFloor = defineStore('floor', () => {
 
   /** What was said is kept here already: that the server is away is no failure of it. */
   const followIfThere = () => follow().catch(() => {})
+
+  /** What the arc has more than the panel of a booth's machine says, A; undefined where nobody knows. */
+  const panelOffsetOf = (booth: number | null): number | undefined => {
+    const check = booth === null ? null : booths.value.machines.find(one => one.booth === booth)
+    return check ? offsetOf(check) : undefined
+  }
 
   const boothsOf = (id: string) => request<FloorBooths>('GET', `/api/sections/${id}/booths`)
   const remarksOf = (id: string) => request<Remark[]>('GET', `/api/sections/${id}/remarks`)
@@ -127,6 +134,7 @@ export const useFloor = defineStore('floor', () => {
     queue,
     remarks,
     booths,
+    panelOffsetOf,
     remarksAbout,
     remark,
     tick,

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import type { ShopPlan } from '~~/core/floor'
-import type { BoothFaultSave, ShopVersion } from '~~/contract/shop'
+import type { BoothFaultSave, ClampReadingSave, ShopVersion } from '~~/contract/shop'
 import { request } from './request'
 
 /** The shop as it is laid out, and what of it is out of service. */
@@ -18,5 +18,9 @@ export const useShop = defineStore('shop', () => {
   const takeOut = (id: string, fault: BoothFaultSave) => request<undefined>('PUT', `/api/booth-faults/${id}`, fault)
   const putBack = (id: string) => request<undefined>('POST', `/api/booth-faults/${id}/clear`)
 
-  return { shop, load, save, takeOut, putBack }
+  /** Keeps what a clamp meter read at a booth's machine. @throws RequestFailure with the field that is wrong */
+  const noteClamp = (id: string, reading: ClampReadingSave) =>
+    request<undefined>('PUT', `/api/clamp-readings/${id}`, reading)
+
+  return { shop, load, save, takeOut, putBack, noteClamp }
 })

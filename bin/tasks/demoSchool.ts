@@ -5,7 +5,7 @@ import { growSchool, SCHOOL_NAME, SCHOOL_RULES, type DemoCoupon } from '../../de
 import { SCHOOL_LADDER } from '../../demo/ladder'
 import { practiceAnswers } from '../../demo/readingRoom'
 import { demoBook, DEMO_LOTS, DEMO_OVENS } from '../../demo/rods'
-import { DEMO_FAULT, DEMO_PROGRAMME, DEMO_SHOP } from '../../demo/shop'
+import { DEMO_CLAMPS, DEMO_FAULT, DEMO_PROGRAMME, DEMO_SHOP } from '../../demo/shop'
 import { readByEye, SECOND_INSTRUCTOR, studentsEye, type Eye } from '../../demo/blindReadings'
 import { classDayAt, MACHINE_CLOCK, wallClockAt } from '../../core/calendar'
 import { outOfTurn } from '../../core/ladder'
@@ -26,6 +26,7 @@ import { addDemonstration } from '../../server/store/demonstrations'
 import { addRemark } from '../../server/store/remarks'
 import { askHours } from '../../server/store/school'
 import { keepLot, noteOven, writeMovement } from '../../server/store/rodRoom'
+import { addClampReading } from '../../server/store/clampReadings'
 import { addFault, keepShop } from '../../server/store/shop'
 import { addSection } from '../../server/store/sections'
 import { keepBlindReading, type Reader } from '../../server/store/blindReadings'
@@ -109,6 +110,10 @@ export async function fillDemo(seed: number, lastDay: string): Promise<void> {
   await keepShop(0, DEMO_SHOP, { ...teacher, now })
   await fillRods(enrolled, now, random, teacher)
   await addFault(idAt(now, random), DEMO_FAULT, { ...teacher, now })
+  for (const { days, ...reading } of DEMO_CLAMPS) {
+    const at = new Date(now.getTime() - days * 86_400_000)
+    await addClampReading(idAt(at, random), reading, { ...teacher, now: at })
+  }
   const came = { classDay: classDayAt(now, MACHINE_CLOCK), came: cameAt(now), left: null, absent: false, why: '' }
   for (const { id: studentId } of enrolled.slice(0, HERE.students))
     await addAttendanceNote(idAt(now, random), { studentId, ...came }, { ...teacher, now })

@@ -18,7 +18,10 @@ export interface Ticket {
   readonly classification: string
   readonly diameterMm: number
   readonly rods: 'new' | 'stubs'
+  /** As the panel showed it. */
   readonly currentA: number
+  /** What the arc has more than that machine's panel says, A; absent where no clamp meter was held to it. */
+  readonly panelOffsetA?: number
   readonly polarity: Polarity
   readonly hand: Hand
   readonly travel: Travel

@@ -12,6 +12,8 @@ export interface NextWelder {
   readonly id: string
   readonly hand: Hand
   readonly booth: number | null
+  /** What the arc has more than the panel of that booth's machine says, A; absent where nobody knows. */
+  readonly panelOffsetA?: number
   readonly last: Omit<RunAgain, 'nextPresetDegrees'> | null
 }
 
@@ -43,13 +45,13 @@ const FIRST_BEADS = 6
  * @example nextCoupon({ id, hand: 'right', booth: 4, last: null }, { classDay, version: 0, rules }).beads.length // 6
  */
 export function nextCoupon(
-  { id, hand, booth, last }: NextWelder,
+  { id, hand, booth, panelOffsetA = 0, last }: NextWelder,
   { classDay, version, rules }: RulesOfDay,
   rung: RungToRun | null = null,
 ): CouponDocument {
   if (rung && rung.name !== last?.ticket.rung) {
     const piece = usualPiece(rung.piece, rung.open)
-    const ticket = rungTicket(rung, hand, booth, thicknessOf(piece), rules)
+    const ticket = atMachine(rungTicket(rung, hand, booth, thicknessOf(piece), rules), panelOffsetA)
     const beadCount = isPlate(piece) ? FIRST_BEADS : 1
     return newCoupon({ studentId: id, classDay, rulesVersion: version, ticket, piece, beadCount }, rules)
   }
@@ -58,7 +60,9 @@ export function nextCoupon(
       studentId: id,
       classDay,
       rulesVersion: version,
-      ticket: last ? ticketAgain(last.ticket, booth) : firstTicket(hand, booth, rules),
+      ticket: last
+        ? withOffset(ticketAgain(last.ticket, booth), panelOffsetA)
+        : atMachine(firstTicket(hand, booth, rules), panelOffsetA),
       piece: last?.piece ?? FIRST_PLATE,
       beadCount: last?.beadCount ?? FIRST_BEADS,
       ...(last?.passes ? { passes: last.passes } : {}),
@@ -81,7 +85,14 @@ function rungTicket(rung: RungToRun, own: Hand, booth: number | null, thicknessM
   return { ...settings, rungId: rung.id, rods: rung.rods, hand, booth }
 }
 
-/** The last slip once more. How long its rods had been out was that day's. */
-function ticketAgain({ hoursOut: _, lot: __, ...ticket }: Ticket, booth: number | null): Ticket {
+const withOffset = (ticket: Ticket, panelOffsetA: number): Ticket =>
+  panelOffsetA === 0 ? ticket : { ...ticket, panelOffsetA }
+
+/** A card's amperes as the panel of a machine has to show them. */
+const atMachine = (ticket: Ticket, panelOffsetA: number): Ticket =>
+  withOffset({ ...ticket, currentA: ticket.currentA - panelOffsetA }, panelOffsetA)
+
+/** The last slip once more. How long its rods had been out was that day's, and the machine may be another. */
+function ticketAgain({ hoursOut: _, lot: __, panelOffsetA: ___, ...ticket }: Ticket, booth: number | null): Ticket {
   return { ...ticket, booth: booth ?? ticket.booth }
 }

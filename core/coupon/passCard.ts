@@ -1,6 +1,6 @@
 import { electrodeOf, GTAW_ROOT, runAs, type Polarity } from '../trade'
 import type { HouseRules } from '../house'
-import { startCurrent, type Joint, type CardPass, type SetUpCase } from '../setup'
+import { onPanel, sayWindow, startCurrent, type Joint, type CardPass, type SetUpCase } from '../setup'
 import type { Bead, CouponDocument } from './document'
 import type { Pass } from './pass'
 import { hasGroove, showsRoot, thicknessOf, type Piece } from './piece'
@@ -45,7 +45,7 @@ export function cardCase({ piece, ticket }: Pick<CouponDocument, 'piece' | 'tick
 }
 
 /**
- * The current that the card gives for a pass, with its window, A. Source: house rules, common practice, or AWS
+ * The current that the card gives for a pass, with its window, A: as the panel of that machine has to show them. Source: house rules, common practice, or AWS
  * A5.1's annex; GTAW common practice.
  */
 export function cardCurrent(
@@ -53,6 +53,12 @@ export function cardCurrent(
   pass: Pass,
   rules: HouseRules,
 ): { startA: number; lowA: number; highA: number } {
+  const { panelOffsetA = 0 } = document.ticket
+  const { startA, ...window } = cardAtTheArc(document, pass, rules)
+  return { startA: startA - panelOffsetA, ...onPanel(window, panelOffsetA) }
+}
+
+function cardAtTheArc(document: Pick<CouponDocument, 'piece' | 'ticket'>, pass: Pass, rules: HouseRules) {
   if (pass.process === 'GTAW') return { startA: GTAW_ROOT.currentA, lowA: GTAW_ROOT.lowA, highA: GTAW_ROOT.highA }
   const { startA, window } = startCurrent(cardCase(document, pass), rules)
   return { startA, lowA: window.lowA, highA: window.highA }
@@ -75,13 +81,12 @@ export function passRemarks(
   rules: HouseRules,
 ): PassRemark[] {
   const { lowA, highA } = cardCurrent(document, pass, rules)
+  const said = sayWindow({ lowA, highA }, document.ticket.panelOffsetA)
   const currents: readonly Polarity[] =
     pass.process === 'GTAW' ? [GTAW_ROOT.polarity] : electrodeOf(pass.classification).currents
   const remarks: PassRemark[] = []
-  if (pass.currentA > highA)
-    remarks.push({ finding: 'current high', text: `${pass.currentA - highA} A over ${lowA}–${highA} A` })
-  if (pass.currentA < lowA)
-    remarks.push({ finding: 'current low', text: `${lowA - pass.currentA} A under ${lowA}–${highA} A` })
+  if (pass.currentA > highA) remarks.push({ finding: 'current high', text: `${pass.currentA - highA} A over ${said}` })
+  if (pass.currentA < lowA) remarks.push({ finding: 'current low', text: `${lowA - pass.currentA} A under ${said}` })
   if (!currents.includes(pass.polarity))
     remarks.push({
       finding: 'wrong polarity',

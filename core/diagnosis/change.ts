@@ -1,6 +1,6 @@
-import { cardCase, cardCurrent, isPlate, passName, type CouponDocument, type Pass } from '../coupon'
+import { cardCase, cardCurrent, isPlate, passName, ticketWindow, type CouponDocument, type Pass } from '../coupon'
 import type { Between, HouseRules } from '../house'
-import { currentWindow, rodAngles, type RodAngles } from '../setup'
+import { rodAngles, type RodAngles } from '../setup'
 import { isFixedPipe, runAs } from '../trade'
 import { formatLength } from '../units'
 import type { Cause } from './causes'
@@ -156,8 +156,7 @@ function currentChange({ cause, document, markIds, strong }: ChangeWanted, rules
 function runSet(document: CouponDocument, markIds: readonly string[], way: 1 | -1, rules: HouseRules): RunSet {
   const { ticket, passes = [] } = document
   if (passes.length === 0) {
-    const window = currentWindow(ticket.classification, ticket.diameterMm, runAs(ticket.position), rules)
-    return { currentA: ticket.currentA, ...window, says: null }
+    return { currentA: ticket.currentA, ...ticketWindow(ticket, rules), says: null }
   }
   const showing = passesOf(
     document,

@@ -8,9 +8,10 @@ import {
   thicknessOf,
   type CouponDocument,
   type Mark,
+  ticketWindow,
 } from '../coupon'
 import type { HouseRules } from '../house'
-import { checkFitUp, checkTicket, currentWindow } from '../setup'
+import { checkFitUp, checkTicket } from '../setup'
 import { familyOf, runAs, type PieceKind } from '../trade'
 import { CAUSES, type CauseId } from './causes'
 import { passesOf, placeOf } from './place'
@@ -118,7 +119,7 @@ function currentSays(document: CouponDocument, marks: readonly Mark[], rules: Ho
   const { ticket, passes = [] } = document
   const offs =
     passes.length === 0
-      ? [offOf(ticket.currentA, currentWindow(ticket.classification, ticket.diameterMm, runAs(ticket.position), rules))]
+      ? [offOf(ticket.currentA, ticketWindow(ticket, rules))]
       : (passesOf(document, marks).length > 0 ? passesOf(document, marks) : passes).map(pass =>
           offOf(pass.currentA, cardCurrent(document, pass, rules)),
         )

@@ -2,6 +2,7 @@ import type { HouseRules } from '../house'
 import { electrodeOf, positionOf, type PositionId, type Polarity, type Travel } from '../trade'
 import { formatLength, under } from '../units'
 import { currentWindow } from './currentWindow'
+import { onPanel, sayWindow } from './panelOffset'
 import { leastPlate } from './plateFit'
 
 /** The settings of a coupon that can be right or wrong before an arc is lit. */
@@ -12,6 +13,8 @@ export interface Settings {
   readonly travel: Travel
   readonly polarity: Polarity
   readonly currentA: number
+  /** What the arc has more than the panel says, A; absent where no clamp meter was held to it. */
+  readonly panelOffsetA?: number
   readonly rods: 'new' | 'stubs'
   /** Hours a low-hydrogen rod has been out of its oven; absent when nobody said. */
   readonly hoursOut?: number
@@ -87,14 +90,14 @@ function positionRemarks({ classification, position, travel }: Settings, { ways 
 }
 
 function currentRemarks(
-  { classification, diameterMm, position, currentA }: Settings,
+  { classification, diameterMm, position, currentA, panelOffsetA }: Settings,
   rules: HouseRules,
 ): TicketRemark[] {
-  const { lowA, highA } = currentWindow(classification, diameterMm, positionOf(position).runAs, rules)
-  if (currentA > highA)
-    return [remark('currentA', 'current high', `${currentA - highA} A over ${lowA}–${highA} A`, currentA - highA)]
-  if (currentA < lowA)
-    return [remark('currentA', 'current low', `${lowA - currentA} A under ${lowA}–${highA} A`, lowA - currentA)]
+  const window = onPanel(currentWindow(classification, diameterMm, positionOf(position).runAs, rules), panelOffsetA)
+  const [overA, underA] = [currentA - window.highA, window.lowA - currentA]
+  const said = sayWindow(window, panelOffsetA)
+  if (overA > 0) return [remark('currentA', 'current high', `${overA} A over ${said}`, overA)]
+  if (underA > 0) return [remark('currentA', 'current low', `${underA} A under ${said}`, underA)]
   return []
 }
 

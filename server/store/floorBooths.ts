@@ -3,6 +3,7 @@ import type { CouponDocument } from '../../core/coupon'
 import { arcMinutes, attendanceOf, comesAfter, meetingOn } from '../../core/floor'
 import type { FloorBooths } from '../../contract/shop'
 import { daysKnown } from './attendance'
+import { machineChecks } from './clampReadings'
 import { database, fromJson, rows } from './database'
 import { schoolClock } from './school'
 import { findSection } from './sections'
@@ -18,7 +19,7 @@ export async function floorBooths(sectionId: string, now: Date): Promise<FloorBo
   const students = await rows<{ id: string }>(database(), 'SELECT id FROM student WHERE section_id = ? AND active', [
     sectionId,
   ])
-  const [known, coupons, faults, past] = await Promise.all([
+  const [known, coupons, faults, machines, past] = await Promise.all([
     daysKnown(
       students.map(student => student.id),
       { from: classDay, to: classDay, clock },
@@ -30,12 +31,14 @@ export async function floorBooths(sectionId: string, now: Date): Promise<FloorBo
       [sectionId, classDay],
     ),
     openFaults(),
+    machineChecks(),
     rodsPast(now),
   ])
   const meeting = meetingOn(section, classDay, clock.turnsAt)
   const time = wallClockAt(now, clock.zone)
   return {
     faults,
+    machines,
     students: students.map(({ id }) => {
       const day = known.get(id)!.get(classDay) ?? { note: null, seen: [], ran: false }
       const { state, left } = attendanceOf({ ...day, meeting, now: time, turnsAt: clock.turnsAt })

@@ -87,6 +87,7 @@ const ROUTES: Readonly<Record<string, Who>> = {
   'GET /api/shop': 'staff',
   'PUT /api/shop': 'lead',
   'PUT /api/booth-faults/[id]': 'staff',
+  'PUT /api/clamp-readings/[id]': 'staff',
   'POST /api/booth-faults/[id]/clear': 'staff',
   'GET /api/sections/[id]/day': 'staff',
   'GET /api/sections/[id]/plan': 'staff',

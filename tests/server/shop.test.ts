@@ -169,3 +169,42 @@ describe('a class in its booths', () => {
   it('is not there for a section that is not', async () =>
     expect((await school.lead.ask('GET', `/api/sections/${uuid()}/booths`)).status).toBe(404))
 })
+
+describe('a clamp meter held to a machine', () => {
+  const BOOTH = 21
+  const read = (more: object, id = uuid(), by = school.instructor) =>
+    by.ask<Problem>('PUT', `/api/clamp-readings/${id}`, { booth: BOOTH, panelA: 120, clampA: 126, ...more })
+  const newest = async () => (await booths()).machines.filter(one => one.booth === BOOTH)
+
+  it('is kept once however often it is sent; the newest of a booth stands, and every floor is told', async () => {
+    const id = uuid()
+    const before = (await floorSerials([section.id])).get(section.id)!
+    for (let n = 0; n < 2; n++) expect((await read({}, id)).status).toBe(204)
+    expect((await floorSerials([section.id])).get(section.id)!).toBe(before + 1)
+    expect(await newest()).toMatchObject([{ booth: BOOTH, panelA: 120, clampA: 126, by: 'tobias' }])
+    await read({ clampA: 117 }, uuid(), school.lead)
+    expect(await newest()).toMatchObject([{ panelA: 120, clampA: 117, by: 'Maren Holt' }])
+  })
+  it('goes with the coupon that is run there', async () => {
+    const document = aCoupon({ studentId: student.id })
+    const save = (panelOffsetA: unknown) =>
+      school.instructor.ask<Problem>('PUT', `/api/coupons/${uuid()}`, {
+        baseVersion: 0,
+        why: '',
+        document: { ...document, ticket: { ...document.ticket, panelOffsetA } },
+      })
+    expect((await save(-3)).status).toBe(200)
+    const refused = await save(61)
+    expect([refused.status, refused.body.errors?.[0]?.path]).toEqual([422, 'document.ticket.panelOffsetA'])
+  })
+  it.each([
+    ['booth', { booth: 0 }],
+    ['panelA', { panelA: 9 }],
+    ['clampA', { clampA: 126.5 }],
+    ['clampA', { clampA: 181 }],
+    ['clampA', { clampA: '126' }],
+  ])('that cannot be is refused at %s', async (path, wrong) => {
+    const { status, body } = await read(wrong)
+    expect([status, body.errors?.[0]?.path]).toEqual([422, path])
+  })
+})

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { describePiece, describeRod, isPlate, type CouponDocument } from '~~/core/coupon'
-import { currentWindow, type TicketRemark } from '~~/core/setup'
-import { positionOf, runAs } from '~~/core/trade'
+import { describePiece, describeRod, isPlate, ticketWindow, type CouponDocument } from '~~/core/coupon'
+import { sayWindow, type TicketRemark } from '~~/core/setup'
+import { positionOf } from '~~/core/trade'
 import type { LengthUnit } from '~~/core/units'
 import { useBench } from '~/stores/bench'
 
@@ -12,7 +12,7 @@ const bench = useBench()
 
 const slips = computed(() => {
   const { ticket, piece } = props.document
-  const window = currentWindow(ticket.classification, ticket.diameterMm, runAs(ticket.position), bench.rules)
+  const window = sayWindow(ticketWindow(ticket, bench.rules), ticket.panelOffsetA)
   const remark = (...fields: TicketRemark['field'][]) =>
     props.remarks
       .filter(row => fields.includes(row.field))
@@ -26,7 +26,7 @@ const slips = computed(() => {
       warn: remark('rod'),
     },
     {
-      label: `current, ${window.lowA}–${window.highA} A`,
+      label: `current, ${window}`,
       value: `${ticket.currentA} A ${ticket.polarity}`,
       warn: remark('currentA', 'polarity'),
     },

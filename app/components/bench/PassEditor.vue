@@ -20,10 +20,11 @@ import {
   rodSizesFor,
   type Process,
 } from '~~/core/trade'
+import { comesAfter } from '~~/core/floor'
 import { formatFraction, type LengthUnit } from '~~/core/units'
 import { numeric } from '~~/core/working'
 import type { FloorStudent } from '~~/contract/people'
-import { clockNow } from '~/composables/shopClock'
+import { clockNow, shopClock } from '~/composables/shopClock'
 import { useCouponBench } from '~/composables/couponBench'
 
 /**
@@ -122,7 +123,7 @@ function apply() {
     ...kept('started', time('started')),
     ...kept('ended', time('ended')),
   }
-  if (logged.started && logged.ended && logged.ended < logged.started)
+  if (logged.started && logged.ended && comesAfter(logged.ended, logged.started, shopClock.value.turnsAt))
     errors.value.ended = `It began at ${logged.started}: a later time`
   if (Object.keys(errors.value).length > 0 || unread.value) return
   emit('change', Object.keys(logged).length > 0 ? { ...settings.value, log: logged } : settings.value)

@@ -2,6 +2,7 @@
 import {
   refusals,
   thicknessOf,
+  ticketWindow,
   usualPiece,
   type CouponDocument,
   type Piece,
@@ -10,11 +11,12 @@ import {
   type Ticket,
 } from '~~/core/coupon'
 import { rungNamed, type Ladder } from '~~/core/ladder'
-import { currentWindow, knownRungs, rungSettings, startCurrent } from '~~/core/setup'
+import { knownRungs, rungSettings, sayOffset, sayWindow, startCurrent } from '~~/core/setup'
 import { ELECTRODES, electrodeOf, positionOf, positionsFor, rodSizesFor, runAs } from '~~/core/trade'
 import type { LengthUnit } from '~~/core/units'
 import { numeric } from '~~/core/working'
 import { useBench } from '~/stores/bench'
+import { useFloor } from '~/stores/floor'
 import { useProgress } from '~/stores/progress'
 import { messageOf } from '~/stores/request'
 
@@ -26,6 +28,7 @@ const props = defineProps<{ document: CouponDocument; unit: LengthUnit }>()
 const emit = defineEmits<{ change: [change: SetUpChange]; close: [] }>()
 const bench = useBench()
 const progress = useProgress()
+const floor = useFloor()
 
 const { ticket, beads } = props.document
 const piece = shallowRef<Piece>(props.document.piece)
@@ -38,7 +41,12 @@ const form = reactive({
 })
 const errors = ref<Record<string, string>>({})
 const electrode = computed(() => electrodeOf(form.classification))
-const window = computed(() => currentWindow(form.classification, form.diameterMm, runAs(form.position), bench.rules))
+const booth = computed(() => (/^\d+$/.test(form.booth.trim()) ? Number(form.booth) : null))
+/** That of the machine it was run on: of another booth, another. */
+const panelOffsetA = computed(() =>
+  booth.value === ticket.booth ? ticket.panelOffsetA : floor.panelOffsetOf(booth.value),
+)
+const window = computed(() => ticketWindow({ ...form, panelOffsetA: panelOffsetA.value }, bench.rules))
 const rungs = computed(() => knownRungs(bench.rules))
 
 /** The ladder as it stands; without the server a ticket names its rung by words alone. */
@@ -83,7 +91,7 @@ watch(
     const ways = positionOf(position).travel
     if (!ways.includes(form.travel)) form.travel = ways[0]!
     if (!electrode.value.currents.includes(form.polarity)) form.polarity = electrode.value.currents[0]!
-    form.currentA = startCurrent(
+    const { startA } = startCurrent(
       {
         classification,
         diameterMm,
@@ -94,7 +102,8 @@ watch(
         thicknessMm: thicknessOf(piece.value),
       },
       bench.rules,
-    ).startA
+    )
+    form.currentA = startA - (panelOffsetA.value ?? 0)
   },
 )
 
@@ -139,6 +148,7 @@ function apply() {
     hand: form.hand,
     travel: form.travel,
     booth: form.booth.trim() === '' ? null : whole('booth', 1, 999, 'a booth'),
+    ...(panelOffsetA.value ? { panelOffsetA: panelOffsetA.value } : {}),
     ...hours(),
   }
   const beadCount = isPlate.value ? whole('beads', 1, 60, 'beads') : 1
@@ -219,7 +229,10 @@ defineExpose({
           @update:model-value="form.currentA = Number($event)"
           @problem="unread.currentA = $event"
         />
-        <p class="quiet window num">{{ window.lowA }}–{{ window.highA }} A, {{ window.source.name }}</p>
+        <p class="quiet window num">
+          {{ sayWindow(window, panelOffsetA) }}, {{ window.source.name
+          }}{{ panelOffsetA ? `: ${sayOffset(panelOffsetA)}` : '' }}
+        </p>
       </div>
       <v-select v-model="form.polarity" label="Polarity" :items="['DCEP', 'DCEN', 'AC']" />
       <v-text-field v-model="form.booth" label="Booth" inputmode="numeric" :error-messages="errors.booth" />

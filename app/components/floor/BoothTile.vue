@@ -17,7 +17,7 @@ const props = defineProps<{
   /** How long ago the student was read; empty where it was not today. */
   readAgo: string
 }>()
-defineEmits<{ ready: []; notReady: []; takeOut: []; putBack: [] }>()
+defineEmits<{ ready: []; notReady: []; takeOut: []; putBack: []; clamp: [] }>()
 
 /** An evening's good arc time, minutes: the bar is full. Common practice. */
 const FULL_MINUTES = 60
@@ -55,6 +55,7 @@ const number = computed(() => (props.booth === null ? 'no booth' : `booth ${prop
           <v-list-item v-if="student && state === 'waits'" title="Not ready" @click="$emit('notReady')" />
           <v-list-item v-else-if="student && fault" title="Ready" @click="$emit('ready')" />
           <v-list-item v-if="student" title="Record" :to="`/record/${student.id}`" />
+          <v-list-item v-if="booth !== null" title="Clamp meter" @click="$emit('clamp')" />
           <v-list-item v-if="fault" title="In service again" @click="$emit('putBack')" />
           <v-list-item v-else-if="booth !== null" title="Out of service" @click="$emit('takeOut')" />
         </v-list>

@@ -11,6 +11,7 @@ const emit = defineEmits<{
   ready: [studentId: string, ready: boolean]
   takeOut: [booth: number]
   putBack: [id: string]
+  clamp: [booth: number]
 }>()
 const floor = useFloor()
 const shop = useShop()
@@ -46,6 +47,7 @@ const acts = (tile: Tile) => ({
   notReady: () => emit('ready', tile.student!.id, false),
   takeOut: () => emit('takeOut', tile.booth!),
   putBack: () => emit('putBack', tile.fault!.id),
+  clamp: () => emit('clamp', tile.booth!),
 })
 
 /** Every place of a room, row by row: a booth, another thing, or an aisle. */
