@@ -79,6 +79,8 @@ export interface DayStudent {
   readonly note: (AttendanceNote & { readonly by: string; readonly at: string }) | null
   /** What was planned for that day, in the order of its hours, on the shop's wall. */
   readonly planned: readonly { readonly at: string; readonly rung: string; readonly booth: number }[]
+  /** Cautions that the student has not said were read; none where the house does not ask. */
+  readonly cautionsLeft: number
   /** Coupons read that day. */
   readonly coupons: number
   readonly arcMinutes: number

@@ -69,6 +69,8 @@ export interface PersonExport {
     readonly by: string
     readonly at: string
   }[]
+  /** Cautions that were said to be read, in the words that were shown. */
+  readonly cautionsRead: readonly { readonly says: string; readonly by: string; readonly at: string }[]
   /** Null where nothing is noted: the student is of age. */
   readonly guardianConsent: GuardianConsent | null
   /** Rods that were drawn, and came back: by how many the store changed. */

@@ -2,6 +2,7 @@ import { ref } from 'vue'
 import type { SavedCoupon } from '~~/contract/coupon'
 import { useBench } from '~/stores/bench'
 import { useFloor } from '~/stores/floor'
+import { useGroupReading } from '~/stores/groupReading'
 import { useOutbox } from '~/stores/outbox'
 import { messageOf } from '~/stores/request'
 import { RequestFailure } from '~/sync/requestFailure'
@@ -22,6 +23,7 @@ export function useBenchSaving({ next, askWhy }: { readonly next: () => void; re
   const floor = useFloor()
   const outbox = useOutbox()
   const sections = useSections()
+  const group = useGroupReading()
 
   const theirs = ref<SavedCoupon | null>(null)
   const problem = ref('')
@@ -40,6 +42,7 @@ export function useBenchSaving({ next, askWhy }: { readonly next: () => void; re
     problem.value = ''
     const wasRegrade = bench.isRegrade
     const { student, testId } = bench.open!
+    const lies = bench.coupon
     try {
       const result = await bench.save(why)
       if (result.is === 'conflict') {
@@ -48,6 +51,8 @@ export function useBenchSaving({ next, askWhy }: { readonly next: () => void; re
       }
       if (testId) return void (await navigateTo(`/test-bay/${testId}`))
       await refreshFloor(student.id)
+      const wholeTable = group.wasRead(lies)
+      if (wholeTable) return void (await navigateTo('/'))
       if (!wasRegrade) next()
       notice.value = `${student.name}: ${result.is === 'saved' ? 'saved' : outbox.keptWords}`
     } catch (error) {

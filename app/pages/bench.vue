@@ -15,6 +15,7 @@ import type { MarkKind } from '~/keys/markKinds'
 import { useBench } from '~/stores/bench'
 import { useCauses } from '~/stores/causes'
 import { useFloor } from '~/stores/floor'
+import { useGroupReading } from '~/stores/groupReading'
 import { useHouseRules } from '~/stores/houseRules'
 import { messageOf } from '~/stores/request'
 import { useRods } from '~/stores/rods'
@@ -30,6 +31,7 @@ const causes = useCauses()
 const rods = useRods()
 const sections = useSections()
 const session = useSession()
+const group = useGroupReading()
 const route = useRoute()
 const openAsked = useBenchAsked()
 useBenchHold()
@@ -68,9 +70,11 @@ function openFor(student: FloorStudent) {
   bench.openNew(student, today())
 }
 
+/** The next of the table that is read, else the next of the queue. */
+const following = computed(() => group.next(floor.students) ?? floor.next)
 function next() {
   if (bench.coupon) return
-  if (floor.next) openFor(floor.next)
+  if (following.value) openFor(following.value)
 }
 
 const ask = (of: BenchDialog) => () => {
@@ -166,7 +170,7 @@ useBenchKeys({
   <div class="bench">
     <BenchEmpty
       v-if="!bench.coupon || !bench.open"
-      :next-name="floor.next?.name ?? null"
+      :next-name="following?.name ?? null"
       :problem="problem"
       :loading="loading"
       @next="next"
@@ -197,7 +201,7 @@ useBenchKeys({
       </section>
       <BenchSide :unit="unit" :problem="problem" :saving="saving" @ask="dialog = $event" @save="keep()" />
     </template>
-    <p class="notice" role="status">{{ notice }}</p>
+    <BenchNotice :says="notice" />
 
     <BenchDialogs
       ref="dialogs"
@@ -260,20 +264,6 @@ useBenchKeys({
 .side {
   grid-row: 3;
 }
-.notice {
-  position: absolute;
-  left: 18px;
-  bottom: 92px;
-  padding: 6px 12px;
-  border-radius: 8px;
-  background: var(--rail);
-  color: #fff;
-  font-size: 0.9rem;
-  pointer-events: none;
-}
-.notice:empty {
-  display: none;
-}
 @media (max-width: 1000px) {
   .bench {
     height: auto;
@@ -286,12 +276,6 @@ useBenchKeys({
   }
   .side {
     grid-row: 4;
-  }
-  .notice {
-    position: fixed;
-    bottom: auto;
-    top: 8px;
-    z-index: 4;
   }
 }
 @media (max-width: 700px) {

@@ -47,6 +47,12 @@ const read = computed(() => day.value?.students.filter(one => one.coupons > 0).l
 const coupons = computed(() => day.value?.students.reduce((sum, one) => sum + one.coupons, 0) ?? 0)
 
 const correcting = shallowRef<DayStudent | null>(null)
+/** With whom the cautions are read. */
+const reading = shallowRef<DayStudent | null>(null)
+function afterReading() {
+  reading.value = null
+  void days.again().catch(() => {})
+}
 const cameNow = (student: DayStudent) => attempt('', () => days.cameNow(student))
 const leftNow = (student: DayStudent) => attempt('', () => days.leftNow(student))
 const print = () => window.print()
@@ -96,6 +102,7 @@ const print = () => window.print()
           @came="cameNow"
           @left="leftNow"
           @correct="correcting = $event"
+          @cautions="reading = $event"
         />
       </div>
       <div class="side">
@@ -124,6 +131,15 @@ const print = () => window.print()
         </section>
       </div>
     </div>
+    <v-dialog
+      v-if="reading"
+      :model-value="true"
+      max-width="560"
+      :aria-label="`Cautions for ${reading.name}`"
+      @update:model-value="reading = null"
+    >
+      <CautionsRead :student-id="reading.id" :read-with="reading.name" @read="afterReading" />
+    </v-dialog>
     <AttendanceForm
       v-if="correcting && day"
       :student="correcting"

@@ -10,6 +10,7 @@ import { useFloor } from '~/stores/floor'
 import { useHouseRules } from '~/stores/houseRules'
 import { useBlindReadings } from '~/stores/blindReadings'
 import { messageOf } from '~/stores/request'
+import { useGroupReading } from '~/stores/groupReading'
 import { useSections } from '~/stores/sections'
 import { useShop } from '~/stores/shop'
 
@@ -57,6 +58,13 @@ const meetings = computed(
 )
 const others = computed(() => floor.longestAgo.filter(student => !floor.waitOf(student.id)))
 const remarking = ref(false)
+/** Several coupons of one table are about to be read. */
+const grouping = ref(false)
+const group = useGroupReading()
+function readTable(ids: string[]) {
+  group.begin(ids)
+  return navigateTo(toBench(ids[0]!))
+}
 const refusedHere = ref('')
 async function tryTo(act: () => Promise<void>) {
   refusedHere.value = ''
@@ -87,7 +95,7 @@ usePageKeys(
       if (floor.next) void navigateTo(toBench(floor.next.id))
     },
   },
-  () => handing.value || remarking.value || breaking.value !== null || clamping.value !== null,
+  () => handing.value || remarking.value || breaking.value !== null || clamping.value !== null || grouping.value,
 )
 /** What was noted of a booth shows at once. */
 function afterNoting() {
@@ -110,6 +118,7 @@ function askToHandOver() {
       </div>
       <div class="push"><SectionChooser /></div>
       <v-btn v-if="floor.next" variant="text" to="/day">The day</v-btn>
+      <v-btn v-if="floor.students.length > 1" variant="text" @click="grouping = true">Read a table</v-btn>
       <v-btn v-if="floor.next" variant="text" @click="remarking = true">Remark</v-btn>
       <v-btn v-if="floor.next" variant="outlined" @click="askToHandOver">Hand over tablet</v-btn>
       <v-btn v-if="floor.next" color="primary" :to="toBench(floor.next.id)">Next coupon <kbd class="key">N</kbd></v-btn>
@@ -171,6 +180,13 @@ function askToHandOver() {
       :last="checkOf(clamping)"
       @close="clamping = null"
       @saved="afterNoting"
+    />
+    <GroupReadingForm
+      v-if="grouping"
+      :students="floor.students"
+      :waiting="floor.queue.waiting.map(one => one.studentId)"
+      @begin="readTable"
+      @close="grouping = false"
     />
     <RemarkForm
       v-if="remarking && floor.sectionId"

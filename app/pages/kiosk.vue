@@ -110,8 +110,6 @@ async function handedIn(result: HandedIn) {
   await loadOpen().catch(() => {})
 }
 
-const timeOf = (at: string) => wallTime(at)
-
 /** Under its slag first, then clean: the same coupon again. */
 function readAgain() {
   if (!done.value) return
@@ -154,6 +152,7 @@ async function nextStudent() {
     <ServerAway class="server-away" />
     <PageState v-if="problem || loading" :problem="problem" :loading="loading" @again="load" />
     <template v-else-if="open">
+      <CautionsRead :student-id="open.student.id" />
       <section v-if="done" class="panel block" aria-label="Handed in">
         <template v-if="done.reference">
           <h2>Your reading over your instructor’s</h2>
@@ -185,7 +184,7 @@ async function nextStudent() {
           </li>
           <li v-for="coupon in open.coupons.filter(one => !one.read.includes(stage))" :key="coupon.couponId">
             <button type="button" class="choice" @click="read(coupon.couponId, coupon.document)">
-              <b>{{ spokenDay(coupon.classDay) }}, {{ timeOf(coupon.at) }}</b
+              <b>{{ spokenDay(coupon.classDay) }}, {{ wallTime(coupon.at) }}</b
               ><span>{{ coupon.document.ticket.rung }}, {{ coupon.document.ticket.position }}</span>
             </button>
           </li>

@@ -30,6 +30,7 @@ const nothing: PersonExport = {
   signOffs: [],
   processUses: [],
   attendance: [],
+  cautionsRead: [],
   guardianConsent: null,
   rods: [],
   planned: [],
@@ -45,6 +46,7 @@ const everything: PersonExport = {
   signOffs: [{ rungId: 'flat pad', stood: '', why: '', by: 'Tobias Lund', at: AT, takenBackAt: null }],
   processUses: [{ process: 'SMAW', kind: 'practice', usedOn: '2026-11-01', witness: 'Maren Holt' }],
   attendance: [{ classDay: '2026-10-05', came: null, left: null, absent: true, why: 'ill', by: 'Tobias Lund', at: AT }],
+  cautionsRead: [{ says: 'Head out of the plume; draw the fume away.', by: 'Isolde Brack', at: AT }],
   guardianConsent: { ofAgeOn: '2027-03-01', givenOn: null, givenBy: '' },
   rods: [
     { classification: 'E7018', what: 'returned', rods: 2, stubs: { 'to 2': 6 }, why: '', by: 'Tobias Lund', at: AT },

@@ -144,6 +144,12 @@ export function personDocument(person: PersonExport, { unit, rungName }: PersonH
         ]),
       ),
       ...rowsOf(
+        'Cautions read',
+        [110, 100, '*'],
+        ['When', 'Said by', 'Caution'],
+        person.cautionsRead.map(one => [moment(one.at), one.by, one.says]),
+      ),
+      ...rowsOf(
         'Kept alive',
         [90, 90, '*', '*'],
         ['Day', 'Process', 'How', 'Witness'],

@@ -12,6 +12,7 @@ import { useCouponDraft } from '~/composables/couponDraft'
 import { useCauses } from './causes'
 import { useFloor } from './floor'
 import { useHouseRules } from './houseRules'
+import { useGroupReading } from './groupReading'
 import type { Intent, Sent } from '~/sync/intents'
 import { useCoupons } from './coupons'
 import { useRods, ofRods } from './rods'
@@ -29,6 +30,7 @@ export const useBench = defineStore('bench', () => {
   const causes = useCauses()
   const rods = useRods()
   const floor = useFloor()
+  const group = useGroupReading()
   const parked = useParkedCoupons()
   const draft = useCouponDraft<CouponDraft>()
 
@@ -107,7 +109,8 @@ export const useBench = defineStore('bench', () => {
   }
 
   /** Opens a new coupon for a student; one that the student has read already is the same coupon, as it lies. */
-  function openNew(student: FloorStudent, classDay: string, rung: RungToRun | null = null): void {
+  function openNew(welder: FloorStudent, classDay: string, rung: RungToRun | null = null): void {
+    const student = group.alike(welder)
     const begun = parked.findOf({ studentId: student.id })
     if (begun) return takeUpParked(begun.id)
     if (isBegunFor(student.id)) return
@@ -130,7 +133,7 @@ export const useBench = defineStore('bench', () => {
                 rung,
               ),
         ),
-        ...toldTo(student),
+        ...toldTo(welder),
       },
     )
     keepDraft()

@@ -3,7 +3,7 @@ import { DEFAULT_HOUSE_RULES } from '../house'
 import { settingsCard } from '../setup'
 import { inches } from '../units'
 import { aCoupon, aJoint } from './example'
-import { isTry, nextCoupon, runAgain, seamLength, type CouponDocument, type NextWelder } from '.'
+import { isTry, nextCoupon, runAgain, runAgainBy, seamLength, type CouponDocument, type NextWelder } from '.'
 
 const day = { classDay: '2026-09-22', version: 3, rules: DEFAULT_HOUSE_RULES }
 const welder: NextWelder = { id: '0192f0c2-0000-7000-8000-000000000001', hand: 'left', booth: 4, last: null }
@@ -37,6 +37,15 @@ describe('a student’s next coupon', () => {
 
   it('keeps the last booth for one who has none of the own', () => {
     expect(after(aCoupon({ ticket: { booth: 9 } }), { booth: null }).ticket.booth).toBe(9)
+  })
+
+  it('of one table is set as the one before, in the own hand and booth', () => {
+    const read = aCoupon({ ticket: { currentA: 118, hand: 'right', booth: 9, hoursOut: 3 } })
+    const { ticket, beads } = nextCoupon({ ...welder, last: runAgainBy(runAgain(read), welder) }, day)
+    expect(ticket).toEqual({ ...read.ticket, hand: 'left', booth: 4, hoursOut: undefined })
+    expect(beads).toEqual(read.beads)
+    const nowhere = { ...welder, booth: null }
+    expect(nextCoupon({ ...nowhere, last: runAgainBy(runAgain(read), nowhere) }, day).ticket.booth).toBeNull()
   })
 
   it('a pipe comes with the passes that were run, without their log', () => {

@@ -45,8 +45,8 @@ export function cardCase({ piece, ticket }: Pick<CouponDocument, 'piece' | 'tick
 }
 
 /**
- * The current that the card gives for a pass, with its window, A: as the panel of that machine has to show them. Source: house rules, common practice, or AWS
- * A5.1's annex; GTAW common practice.
+ * The current that the card gives for a pass, with its window, A, as the panel of that machine has to show them.
+ * Source: house rules, common practice, or AWS A5.1's annex; GTAW common practice.
  */
 export function cardCurrent(
   document: Pick<CouponDocument, 'piece' | 'ticket'>,

@@ -27,3 +27,13 @@ export function runAgain({ ticket, piece, beads, passes, fitUp }: CouponDocument
     nextPresetDegrees: fitUp ? nextPreset(fitUp) : null,
   }
 }
+
+/**
+ * The same settings for another welder, as where several read at one table ran one exercise: the hand and the booth
+ * are the welder's own.
+ * @example runAgainBy(runAgain(pad), { hand: 'left', booth: 4 }).ticket.hand // 'left'
+ */
+export const runAgainBy = (
+  { ticket, ...settings }: RunAgain,
+  { hand, booth }: Pick<Ticket, 'hand' | 'booth'>,
+): RunAgain => ({ ...settings, nextPresetDegrees: null, ticket: { ...ticket, hand, booth } })

@@ -121,6 +121,11 @@ export const WAYS = {
     why: 'Who says that a rung is learned.',
     choices: ['good coupons in a row', 'instructor’s eye', 'a statistical rule'],
   },
+  cautions: {
+    name: 'Cautions',
+    why: 'A student’s own word that a caution was read, asked once for each text, and again when the text changes.',
+    choices: ['said to the class', 'each student says they were read'],
+  },
   queueOrder: {
     name: 'Order of the queue',
     why: 'Whose coupon is read next, when several wait.',

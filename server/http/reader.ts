@@ -40,6 +40,13 @@ export async function reader(event: H3Event): Promise<Reader> {
   return me.role === 'student' ? { kind: 'student', id: me.studentId! } : { kind: 'instructor', id: me.id }
 }
 
+/** Whoever reads for the student in the address: that student, or an instructor. */
+export async function readerFor(event: H3Event, studentId: string): Promise<Reader> {
+  const me = await reader(event)
+  if (me.kind === 'student' && me.id !== studentId) throw refuse(403, 'Not yours', 'You may speak for yourself only.')
+  return me
+}
+
 /** The student who reads. */
 export async function studentReader(event: H3Event): Promise<string> {
   const { kind, id } = await reader(event)

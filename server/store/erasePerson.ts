@@ -20,6 +20,7 @@ const GOES = [
   'DELETE FROM remark WHERE student_id = ?',
   `UPDATE attendance_note SET why = '' WHERE student_id = ?`,
   'DELETE FROM guardian_consent WHERE student_id = ?',
+  `UPDATE caution_read SET said_by = '${ERASED}' WHERE student_id = ?`,
   `UPDATE rod_movement SET why = '', student_id = NULL WHERE student_id = ?`,
   'DELETE FROM waiting WHERE student_id = ?',
   'DELETE FROM reading_hold WHERE student_id = ?',

@@ -30,6 +30,7 @@ export async function exportPerson(studentId: string, now: Date): Promise<Person
     attendance,
     left,
     trail,
+    cautions,
     [consent],
     drawn,
     planned,
@@ -78,6 +79,7 @@ export async function exportPerson(studentId: string, now: Date): Promise<Person
         WHERE trail.student_id = ? ORDER BY trail.id`,
       studentId,
     ),
+    all('SELECT says, read_at, said_by FROM caution_read WHERE student_id = ? ORDER BY read_at, says', studentId),
     all('SELECT of_age_on, given_on, given_by FROM guardian_consent WHERE student_id = ?', studentId),
     all(
       `SELECT classification, kind, rods, stubs, why, noted_by, noted_at
@@ -152,6 +154,7 @@ export async function exportPerson(studentId: string, now: Date): Promise<Person
       by: text(row.noted_by),
       at: moment(row.noted_at),
     })),
+    cautionsRead: cautions.map(row => ({ says: text(row.says), by: text(row.said_by), at: moment(row.read_at) })),
     guardianConsent: consent
       ? {
           ofAgeOn: text(consent.of_age_on),

@@ -3,16 +3,21 @@ import type { CouponDocument } from '../../core/coupon'
 import {
   arcMinutes,
   attendanceOf,
+  cautionsLeft,
   cautionsOfClass,
   classDayBeside,
   meetingOn,
+  wantsCautionsRead,
   wrongMost,
   type ElementDay,
 } from '../../core/floor'
+import type { HouseRules } from '../../core/house'
 import type { Ladder } from '../../core/ladder'
+import type { CautionRead } from '../../contract/cautions'
 import type { DayStudent, SectionDay } from '../../contract/day'
 import type { DayPlan } from '../../contract/dayPlan'
 import { daysKnown, type DayKnown } from './attendance'
+import { cautionsReadBy } from './cautionsRead'
 import { database, fromJson, rows } from './database'
 import { dayPlanOf } from './dayPlan'
 import { demonstrationsOf } from './demonstrations'
@@ -34,7 +39,7 @@ export async function sectionDay(sectionId: string, classDay: ClassDay, now: Dat
   )
   const ids = students.map(student => student.id)
   const clock = await schoolClock()
-  const [known, coupons, evidence, demonstrations, { plan }, { ladder }, { rules }] = await Promise.all([
+  const [known, coupons, evidence, demonstrations, { plan }, { ladder }, { rules }, read] = await Promise.all([
     daysKnown(ids, { from: classDay, to: classDay, clock }),
     newestCoupons(ids, classDay),
     elementsOf(ids, classDay),
@@ -42,7 +47,9 @@ export async function sectionDay(sectionId: string, classDay: ClassDay, now: Dat
     dayPlanOf(sectionId, classDay),
     currentLadder(),
     currentRules(),
+    cautionsReadBy(ids),
   ])
+  const ask = wantsCautionsRead(rules)
   const meeting = meetingOn(section, classDay, clock.turnsAt)
   const time = classDayAt(now, clock) === classDay ? wallClockAt(now, clock.zone) : null
   return {
@@ -59,6 +66,13 @@ export async function sectionDay(sectionId: string, classDay: ClassDay, now: Dat
         attendance: attendanceOf({ ...day, meeting, now: time, turnsAt: clock.turnsAt }),
         note: day.note,
         planned: plannedFor(student.id, plan, ladder),
+        cautionsLeft: ask
+          ? leftOf(
+              coupons.filter(one => one.studentId === student.id),
+              read.get(student.id)!,
+              rules,
+            )
+          : 0,
         coupons: own.length,
         arcMinutes: own.reduce((sum, coupon) => sum + arcMinutes(coupon), 0),
       }
@@ -68,6 +82,13 @@ export async function sectionDay(sectionId: string, classDay: ClassDay, now: Dat
     cautions: cautionsOfClass(coupons, rules),
   }
 }
+
+/** How many cautions of what a student runs are left to be read. */
+const leftOf = (coupons: readonly CouponDocument[], read: readonly CautionRead[], rules: HouseRules): number =>
+  cautionsLeft(
+    cautionsOfClass(coupons, rules),
+    read.map(one => one.text),
+  ).length
 
 /** What a plan has a student run, in the order of its hours; a rung that the ladder no longer has keeps its id. */
 const plannedFor = (studentId: string, plan: DayPlan | null, { rungs }: Ladder): DayStudent['planned'] =>

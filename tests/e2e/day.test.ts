@@ -4,6 +4,7 @@ import type { Browser } from 'playwright-core'
 import { isTry, setDegree } from '../../core/coupon'
 import { aCoupon } from '../../core/coupon/example'
 import type { Section, Student } from '../../contract/people'
+import type { RulesVersion } from '../../contract/record'
 import { addClass, foundTestSchool, type School } from '../school'
 import { ADDRESS } from '../session'
 import { openBrowser, teaching } from './browser'
@@ -79,4 +80,33 @@ it('a tablet that was handed over hangs on the wall: who waits, in order, and no
   expect(await wall.getByRole('button').count()).toBe(0)
   expect(await wall.getByRole('link').allInnerTexts()).toEqual(['Skip to the page'])
   await wall.context().close()
+})
+
+it('cautions are read by each student where the house wants it: at the tablet, or with the instructor', async () => {
+  const { version, rules } = (await school.lead.ask<RulesVersion>('GET', '/api/house-rules')).body
+  const ways = { ...rules.ways, cautions: 'each student says they were read' }
+  const wanted = { baseVersion: version, why: 'cautions', rules: { ...rules, ways } }
+  expect((await school.lead.ask('POST', '/api/house-rules', wanted)).status).toBe(201)
+  await school.instructor.ask('PUT', `/api/students/${student.id}/code`, { code: '2847' })
+  await school.lead.ask('POST', '/api/students', { ...student, id: undefined, name: 'Ottil Rane', booth: 9 })
+  const tablet = await teaching(browser, 'tobias', section.id)
+  await tablet.getByRole('button', { name: 'Hand over tablet' }).click()
+  await tablet.getByRole('dialog').getByRole('button', { name: 'Hand over' }).click()
+  await tablet.getByRole('button', { name: student.name }).click()
+  for (const digit of '2847') await tablet.getByRole('button', { name: digit, exact: true }).click()
+  const cautions = tablet.getByRole('region', { name: 'Cautions to read' })
+  await cautions.getByText('Head out of the plume').waitFor()
+  await cautions.getByRole('button', { name: 'I have read these' }).click()
+  await expect.poll(() => cautions.count()).toBe(0)
+  await tablet.context().close()
+
+  const page = await teaching(browser, 'tobias', section.id, { at: '/day' })
+  const roll = page.getByRole('region', { name: /^Who (is|was) here/ })
+  await roll.getByText(student.name).waitFor()
+  const left = roll.getByRole('button', { name: /cautions to read/ })
+  expect(await left.count()).toBe(1)
+  await left.click()
+  await page.getByRole('button', { name: 'Read with Ottil Rane' }).click()
+  await expect.poll(() => left.count()).toBe(0)
+  await page.context().close()
 })

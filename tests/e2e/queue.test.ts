@@ -77,6 +77,35 @@ describe('the queue', () => {
   })
 })
 
+it('a table is read one coupon after the other: the ticket of the first goes on to the next', async () => {
+  const page = await teaching(browser, 'tobias', section.id)
+  await page.goto(`${ADDRESS}/`)
+  await page.getByRole('button', { name: 'Read a table' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Read a table' })
+  for (const box of await dialog.getByRole('checkbox').all()) await box.uncheck()
+  await dialog.getByLabel('7 Ulf Pender').check()
+  await dialog.getByRole('button', { name: 'Read 1 one after the other' }).click()
+  await dialog.getByText('Choose two or more').waitFor()
+  await dialog.getByLabel('5 Signe Tarrow').check()
+  await dialog.getByRole('button', { name: 'Read 2 one after the other' }).click()
+  await page.getByText('1 of 2 at this table').waitFor()
+  const first = await page.getByRole('heading', { level: 1 }).innerText()
+  await page.keyboard.press('i')
+  await page.getByRole('dialog', { name: 'Ticket' }).getByLabel('Current').fill('117')
+  await page.getByRole('button', { name: 'Set the ticket' }).click()
+  await page.getByRole('group', { name: 'Ticket' }).getByText('117 A').waitFor()
+  await page.keyboard.press('Enter')
+  await page.getByText('2 of 2 at this table').waitFor()
+  expect(await page.getByRole('heading', { level: 1 }).innerText()).not.toBe(first)
+  await page.getByRole('group', { name: 'Ticket' }).getByText('117 A').waitFor()
+  // A reload loses nothing of it; after the last one it is over.
+  await page.reload()
+  await page.getByText('2 of 2 at this table').waitFor()
+  await page.keyboard.press('Enter')
+  await page.getByRole('button', { name: 'Read a table' }).waitFor()
+  await page.context().close()
+})
+
 describe('remarks for next time', () => {
   it('are left on the Floor, stand on another’s Floor and on the Bench, and are ticked off there', async () => {
     const one = await teaching(browser, 'tobias', section.id)

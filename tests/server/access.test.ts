@@ -70,6 +70,8 @@ const ROUTES: Readonly<Record<string, Who>> = {
   'PUT /api/school/programme': 'lead',
   'GET /api/school/programme': 'staff',
   'GET /api/students/[id]/hours': 'own',
+  'GET /api/students/[id]/cautions': 'own',
+  'PUT /api/students/[id]/cautions': 'own',
   'GET /api/ladder': 'signed in',
   'POST /api/ladder': 'lead',
   'GET /api/sections/[id]/board': 'staff',

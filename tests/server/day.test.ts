@@ -3,11 +3,14 @@ import { v7 as uuid } from 'uuid'
 import { classDayAt, MACHINE_CLOCK } from '../../core/calendar'
 import { isTry, setDegree } from '../../core/coupon'
 import { aCoupon } from '../../core/coupon/example'
+import type { StudentCautions } from '../../contract/cautions'
 import type { SectionDay } from '../../contract/day'
+import type { RulesVersion } from '../../contract/record'
 import type { Section, Student } from '../../contract/people'
 import type { Problem } from '../../contract/problem'
 import { closeDatabase, database, rows, run } from '../../server/store/database'
 import { addClass, foundTestSchool, type School } from '../school'
+import { Visitor } from '../session'
 
 /** A Tuesday of the term, on which the class meets from 18:00 to 21:00, and long over. */
 const DAY = '2026-10-06'
@@ -234,5 +237,60 @@ describe('a class over midnight', () => {
       422,
       [{ path: 'dayTurnsAt', message: 'dayTurnsAt is the hour at which a class day begins, 0 to 9' }],
     ])
+  })
+})
+
+describe('cautions that each student says were read', () => {
+  const house = (cautions: string) =>
+    school.lead.ask<RulesVersion>('GET', '/api/house-rules').then(({ body: { version, rules } }) =>
+      school.lead.ask('POST', '/api/house-rules', {
+        baseVersion: version,
+        why: 'cautions',
+        rules: { ...rules, ways: { ...rules.ways, cautions } },
+      }),
+    )
+  const of = async (by = school.instructor) =>
+    (await by.ask<StudentCautions>('GET', `/api/students/${student.id}/cautions`)).body
+  const say = (texts: readonly string[], by = school.instructor) =>
+    by.ask<Problem>('PUT', `/api/students/${student.id}/cautions`, { texts })
+  afterAll(() => house('said to the class'))
+
+  it('are asked for where the house wants it, each text once, with who said so', async () => {
+    expect((await of()).left).toEqual([])
+    await house('each student says they were read')
+    const { left } = await of()
+    expect(left.length).toBeGreaterThanOrEqual(4)
+    expect((await own(today())).cautionsLeft).toBe(left.length)
+    const [first, ...others] = left.map(caution => caution.text)
+    for (let n = 0; n < 2; n++) expect((await say([first!])).status).toBe(200)
+    expect((await say([first!], school.lead)).status).toBe(200)
+    expect(await of()).toMatchObject({ left: others.map(text => ({ text })), read: [{ text: first, by: 'tobias' }] })
+    await say(others)
+    expect((await own(today())).cautionsLeft).toBe(0)
+    // A text that was changed since is another text: it is asked about again.
+    await run(
+      database(),
+      "UPDATE caution_read SET says = 'as it was', text_sha = UNHEX(SHA2('as it was', 256)) WHERE says = ?",
+      [first!],
+    )
+    expect((await of()).left.map(caution => caution.text)).toEqual([first])
+  })
+  it('by the student at the tablet, for nobody else', async () => {
+    await house('each student says they were read')
+    await school.instructor.ask('PUT', `/api/students/${student.id}/code`, { code: '4711' })
+    const tablet = await new Visitor().signIn('tobias')
+    await tablet.ask('POST', '/api/kiosk', { sectionId: section.id })
+    const { left } = await of()
+    expect((await say([left[0]!.text], tablet)).status).toBe(401)
+    await tablet.ask('POST', '/api/kiosk/student', { studentId: student.id, code: '4711' })
+    expect((await say([left[0]!.text], tablet)).status).toBe(200)
+    expect((await of(tablet)).read[0]).toMatchObject({ by: 'Hedda Solm' })
+    const other = await tablet.ask('GET', `/api/students/${school.other.id}/cautions`)
+    expect(other.status).toBe(403)
+  })
+  it('what is no caution is not kept', async () => {
+    const { status, body } = await say(['Weld on.'])
+    expect([status, body.errors?.[0]?.path]).toEqual([422, 'texts[0]'])
+    expect((await say([])).status).toBe(422)
   })
 })

@@ -29,6 +29,7 @@ const tick = (id: string) => void floor.tick(id).catch(() => {})
           }}{{ bench.isRegrade ? ' · graded again' : '' }}</template
         >
       </p>
+      <GroupLine />
     </div>
     <RemarkList v-if="remarks.length > 0" class="remarks" :remarks="remarks" @tick="tick" />
     <BenchTicket :document="bench.coupon" :remarks="bench.remarks" :unit="unit" @edit="$emit('ticket')" />

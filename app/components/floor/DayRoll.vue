@@ -8,7 +8,12 @@ const props = defineProps<{
   live: boolean
   busy: boolean
 }>()
-defineEmits<{ came: [student: DayStudent]; left: [student: DayStudent]; correct: [student: DayStudent] }>()
+defineEmits<{
+  came: [student: DayStudent]
+  left: [student: DayStudent]
+  correct: [student: DayStudent]
+  cautions: [student: DayStudent]
+}>()
 
 /** State by shape first. */
 const SHAPES = { 'here': '●', 'absent': '✕', 'not seen': '○' } as const
@@ -56,6 +61,14 @@ const count = computed(() => `${there.value} of ${props.students.length} here`)
           <th scope="row">
             <NuxtLink :to="`/record/${student.id}`">{{ student.name }}</NuxtLink>
             <small v-if="student.planned.length > 0" class="quiet">{{ plannedSaid(student) }}</small>
+            <button
+              v-if="student.cautionsLeft > 0"
+              type="button"
+              class="to-read no-print"
+              @click="$emit('cautions', student)"
+            >
+              ▲ {{ student.cautionsLeft }} {{ student.cautionsLeft === 1 ? 'caution' : 'cautions' }} to read
+            </button>
           </th>
           <td :title="student.note ? `noted by ${student.note.by}` : undefined">
             <span class="shape" aria-hidden="true">{{ SHAPES[student.attendance.state] }}</span> {{ says(student) }}
@@ -144,6 +157,12 @@ td.num {
 th:first-child,
 td:first-child {
   text-align: left;
+}
+.to-read {
+  min-height: 44px;
+  font-size: 0.86rem;
+  font-weight: 600;
+  color: rgb(var(--v-theme-warning));
 }
 .off th,
 .off td {

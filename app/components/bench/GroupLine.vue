@@ -1,0 +1,21 @@
+<script setup lang="ts">
+import { useGroupReading } from '~/stores/groupReading'
+
+/** Which coupon of a group this is; the ticket goes on to the next. */
+const group = useGroupReading()
+</script>
+
+<template>
+  <p v-if="group.on" class="group">
+    <b class="num">{{ group.place }} of {{ group.size }}</b> at this table; the ticket goes on to the next.
+    <button type="button" @click="group.end">End the group</button>
+  </p>
+</template>
+
+<style scoped>
+.group button {
+  min-height: 44px;
+  padding: 0 6px;
+  text-decoration: underline;
+}
+</style>
