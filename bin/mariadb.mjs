@@ -46,6 +46,8 @@ export async function startMariadbd({ data, port, durable, args, as = null }) {
       `--datadir=${data}`,
       `--socket=${socketDir}/s.sock`,
       `--pid-file=${socketDir}/pid`,
+      // Of its own: a server that starts wipes what others have in a folder that they share.
+      `--tmpdir=${socketDir}`,
       '--bind-address=127.0.0.1',
       `--port=${port}`,
       '--skip-name-resolve',

@@ -9,7 +9,7 @@ import { drawLearner, weldCoupon } from '../../core/simulate'
 import { seededRandom } from '../../core/statistics'
 import { foundTestSchool, type School } from '../school'
 import { ADDRESS } from '../session'
-import { openBrowser, signedIn } from './browser'
+import { openBrowser, signedIn, teaching } from './browser'
 
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
 
@@ -82,7 +82,7 @@ const PAGES: readonly (readonly [name: string, path: () => string, heading: stri
   ['the house', () => '/house', 'Accounts'],
   ['the first day', () => '/first-day', 'The first day'],
   ['the rod room', () => '/rods', 'Rod room'],
-  ['the shop', () => '/house/shop', 'Lay out the shop'],
+  ['the shop', () => '/house/shop', 'House'],
   ['the house rules', () => '/house/rules', 'Example coupon'],
   ['a settings card', () => '/set-up?position=4G+overhead&joint=T', 'Watch'],
   ['the pad planner', () => '/set-up/pad', 'Set-up'],
@@ -109,7 +109,7 @@ describe('every room', () => {
   // One sign-in for all of them: what a page shows does not hang on the page before.
   let page: Page
   beforeAll(async () => {
-    page = await signedIn(browser, 'maren')
+    page = await teaching(browser, 'maren', school.section.id)
   })
   afterAll(() => page?.context().close())
 
@@ -137,7 +137,7 @@ describe('every room', () => {
 })
 
 it('`?` says in a few steps what is done in a room, with its keys; so does a tap', async () => {
-  const page = await signedIn(browser, 'tobias')
+  const page = await teaching(browser, 'tobias', school.section.id)
   await page.getByText('Evening T').first().waitFor()
   await page.keyboard.press('?')
   const floor = page.getByRole('dialog', { name: 'Floor' })
@@ -165,7 +165,7 @@ it.each(['light', 'dark'] as const)('axe finds nothing serious on the sign-in pa
 })
 
 it('the drawing takes at least 60 % of the width at 1280x800', async () => {
-  const page = await signedIn(browser, 'tobias', { at: `/bench?student=${school.mine.id}` })
+  const page = await teaching(browser, 'tobias', school.section.id, { at: `/bench?student=${school.mine.id}` })
   const stage = await page.getByRole('region', { name: 'Coupon' }).boundingBox()
   expect(stage!.width / 1280).toBeGreaterThanOrEqual(0.6)
   await page.context().close()
@@ -211,7 +211,7 @@ describe('a roster from a file', () => {
 })
 
 it('adds a student, and says at the field what is wrong', async () => {
-  const page = await signedIn(browser, 'tobias', { at: '/house' })
+  const page = await teaching(browser, 'tobias', school.section.id, { at: '/house' })
   await page.getByRole('button', { name: 'Add student' }).click()
   await page.getByRole('button', { name: 'Save', exact: true }).click()
   await page.getByText('This is missing').waitFor()
