@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useMediaQuery } from '@vueuse/core'
+import { sayMeetings } from '~~/core/floor'
 import { clampDueOn } from '~~/core/setup'
 import { dayOf, today } from '~/composables/shopClock'
 import { useFloorLive } from '~/composables/floorLive'
@@ -53,9 +54,7 @@ useFloorLive(
 )
 
 const readToday = computed(() => floor.students.filter(student => student.last?.classDay === today()).length)
-const meetings = computed(
-  () => sections.current?.meetings.map(one => `${one.weekday} ${one.from}–${one.to}`).join(', ') ?? '',
-)
+const meetings = computed(() => sayMeetings(sections.current?.meetings ?? []))
 const others = computed(() => floor.longestAgo.filter(student => !floor.waitOf(student.id)))
 const remarking = ref(false)
 /** Several coupons of one table are about to be read. */
@@ -118,7 +117,6 @@ function askToHandOver() {
       </div>
       <div class="push"><SectionChooser /></div>
       <v-btn v-if="floor.next" variant="text" to="/day">The day</v-btn>
-      <v-btn v-if="floor.students.length > 1" variant="text" @click="grouping = true">Read a table</v-btn>
       <v-btn v-if="floor.next" variant="text" @click="remarking = true">Remark</v-btn>
       <v-btn v-if="floor.next" variant="outlined" @click="askToHandOver">Hand over tablet</v-btn>
       <v-btn v-if="floor.next" color="primary" :to="toBench(floor.next.id)">Next coupon <kbd class="key">N</kbd></v-btn>
@@ -140,6 +138,9 @@ function askToHandOver() {
             }}.
             <template v-if="!wide">Whoever was read longest ago stands first.</template>
           </p>
+          <v-btn v-if="floor.students.length > 1" class="table" variant="outlined" @click="grouping = true"
+            >Read a table</v-btn
+          >
           <FloorQueue
             v-if="floor.queue.waiting.length > 0"
             :queue="floor.queue"
@@ -229,7 +230,8 @@ function askToHandOver() {
   font-weight: 700;
   margin-bottom: 4px;
 }
-.count {
+.count,
+.table {
   margin-bottom: 10px;
 }
 .floor {

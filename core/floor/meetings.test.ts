@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { classDayBeside, meetingFits, meetingOn, type Meets } from '.'
+import { classDayBeside, meetingFits, meetingOn, sayMeetings, type Meets } from '.'
 
 // 5 October 2026 is a Monday.
 const section: Meets = {
@@ -22,6 +22,12 @@ describe('when a section meets', () => {
     expect(meetingOn(section, '2026-10-05')).toEqual({ from: '18:00', to: '21:00' })
     expect(meetingOn(section, '2026-10-08')).toEqual({ from: '08:30', to: '15:00' })
     expect(meetingOn(section, '2026-10-06')).toBeNull()
+  })
+  it('is said with days of the same hours together', () => {
+    const days = ['Mon', 'Tue', 'Thu'].map(weekday => ({ weekday, from: '08:30', to: '12:00' }))
+    expect(sayMeetings(days)).toBe('Mon, Tue, Thu 08:30–12:00')
+    expect(sayMeetings(section.meetings)).toBe('Mon 18:00–21:00; Thu 13:00–15:00; Thu 08:30–12:00')
+    expect(sayMeetings([])).toBe('')
   })
   it('goes on past midnight, where class days begin later', () => {
     const night = { meetings: ['19:00 22:00', '22:30 01:30'].map(times => ({ weekday: 'Mon', ...span(times) })) }

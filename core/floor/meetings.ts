@@ -34,6 +34,17 @@ export const meetingFits = ({ from, to }: DayMeeting, turnsAt?: number): boolean
     turn => minuteOf(from) >= 60 * turn && minuteInDay(to, turn) > minuteOf(from),
   )
 
+/**
+ * When a section meets, in words: days with the same hours together.
+ * @example sayMeetings([{ weekday: 'Mon', from: '18:00', to: '21:00' }]) // 'Mon 18:00–21:00'
+ */
+export function sayMeetings(meetings: Meets['meetings']): string {
+  const daysAt = new Map<string, string[]>()
+  for (const { weekday, from, to } of meetings)
+    daysAt.set(`${from}–${to}`, [...(daysAt.get(`${from}–${to}`) ?? []), weekday])
+  return [...daysAt].map(([hours, days]) => `${days.join(', ')} ${hours}`).join('; ')
+}
+
 const A_FORTNIGHT = 14
 
 /**

@@ -61,6 +61,7 @@ h2 {
   font-weight: 700;
 }
 ul {
+  list-style: disc;
   padding-left: 20px;
   display: grid;
   gap: 8px;

@@ -64,6 +64,7 @@ async function save() {
 
 <style scoped>
 .both {
+  margin-top: 6px;
   display: grid;
   grid-template-columns: 1fr 1fr;
   gap: 12px;

@@ -5,29 +5,25 @@ import type { FloorStudent } from '~~/contract/people'
 const props = defineProps<{ students: readonly FloorStudent[]; waiting: readonly string[] }>()
 const emit = defineEmits<{ close: []; begin: [ids: string[]] }>()
 const chosen = ref<string[]>([...props.waiting])
+const byBooth = computed(() => [...props.students].sort((a, b) => (a.booth ?? Infinity) - (b.booth ?? Infinity)))
 const ordered = computed(() => [
-  ...props.students.filter(one => props.waiting.includes(one.id)),
-  ...props.students.filter(one => !props.waiting.includes(one.id)),
+  ...byBooth.value.filter(one => props.waiting.includes(one.id)),
+  ...byBooth.value.filter(one => !props.waiting.includes(one.id)),
 ])
-const refused = ref('')
+const act = computed(() =>
+  chosen.value.length < 2 ? 'Choose two or more' : `Read ${chosen.value.length} one after the other`,
+)
 function begin() {
-  if (chosen.value.length < 2) refused.value = 'Choose two or more'
-  else
-    emit(
-      'begin',
-      ordered.value.map(one => one.id).filter(id => chosen.value.includes(id)),
-    )
+  if (chosen.value.length < 2) return
+  emit(
+    'begin',
+    ordered.value.map(one => one.id).filter(id => chosen.value.includes(id)),
+  )
 }
 </script>
 
 <template>
-  <FormDialog
-    heading="Read a table"
-    :save="`Read ${chosen.length} one after the other`"
-    :message="refused"
-    @submit="begin"
-    @close="$emit('close')"
-  >
+  <FormDialog heading="Read a table" :save="act" @submit="begin" @close="$emit('close')">
     <p class="quiet">One exercise, run by all of them: the ticket of the first goes on to the next.</p>
     <ul>
       <li v-for="student in ordered" :key="student.id">

@@ -36,8 +36,8 @@ async function turnAt(dayTurnsAt: number) {
       />
     </div>
     <template #means>
-      {{ notice || `A class day begins ${sayHour(turns)} here, whatever zone a tablet or the server thinks it is in.` }}
-      Later where classes go on past midnight: they stay one day.
+      {{ notice || `A class day begins ${sayHour(turns)} here, whatever zone a tablet or the server thinks it is in` }}.
+      It begins later where classes go on past midnight: each is one day.
     </template>
   </HouseSetting>
 </template>
