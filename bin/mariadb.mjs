@@ -128,6 +128,7 @@ export async function startMariadb(dir, { durable = true, port: wanted = null } 
     ownerUrl,
     ended: server.ended,
     log: server.log,
+    kill: server.kill,
     again: () => startMariadb(dir, { durable, port }),
     stop: async () => {
       server.kill('SIGTERM')

@@ -85,4 +85,6 @@ export interface Welcome {
     readonly name: string
     readonly role: string
   }[]
+  /** The school's own identity provider, as its button calls it; null where there is none. */
+  readonly provider: string | null
 }

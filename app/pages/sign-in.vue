@@ -26,6 +26,14 @@ onMounted(() => {
   })
 })
 
+/** What went wrong at the school's identity provider, in plain words. */
+const AT_PROVIDER: Readonly<Record<string, string>> = {
+  away: 'The school’s sign-in does not answer. Try again, or use your user name and password.',
+  again: 'That took too long, or was begun elsewhere. Begin once more.',
+  unknown: 'You have no account here yet, or it is switched off: ask a lead instructor.',
+  refused: 'The school’s sign-in did not let you in.',
+}
+const fromProvider = computed(() => AT_PROVIDER[String(route.query.provider)] ?? '')
 const founding = computed(() => welcome.value?.needsFirstLead === true)
 
 async function submit() {
@@ -79,10 +87,13 @@ async function enterAs(account: Welcome['demo'][number]) {
       autofocus
       :error-messages="errors.code"
     />
-    <p v-if="message" role="alert" class="alert">{{ message }}</p>
+    <p v-if="message || fromProvider" role="alert" class="alert">{{ message || fromProvider }}</p>
     <v-btn type="submit" color="primary" block :loading="busy">{{
       founding ? 'Create the first lead instructor' : 'Sign in'
     }}</v-btn>
+    <v-btn v-if="welcome?.provider && !founding" href="/api/session/provider" variant="outlined" block>
+      Sign in with {{ welcome.provider }}
+    </v-btn>
     <section v-if="welcome && welcome.demo.length > 0 && !founding" class="demo">
       <h2>Demo school: come in as</h2>
       <v-btn

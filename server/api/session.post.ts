@@ -12,7 +12,7 @@ import { findForSignIn } from '../store/accounts'
 import { useRecoveryCode, useStep } from '../store/oneTimeCodes'
 import { giveSharedBack, giveTurnBack, passwordSubjects, takeTurn } from '../store/turns'
 
-/** Verified when there is no such account, so that the answer takes as long either way. */
+/** Verified when there is no such account, or one that its provider lets in, so that the answer takes as long either way. */
 const NOBODY = hashPassword('no account has this password')
 
 export default defineRoute(
@@ -22,7 +22,7 @@ export default defineRoute(
     const wait = await takeTurn(subjects)
     if (wait > 0) throw tooManyTries(event, wait, 'ask a lead instructor for a new password')
     const found = await findForSignIn(username)
-    const right = await verifyPassword(found?.passwordHash ?? (await NOBODY), password)
+    const right = await verifyPassword(found?.passwordHash || (await NOBODY), password)
     // The name is not logged: whoever is in a hurry types the password there.
     if (!found || !right) {
       log.warn({ requestId: event.context.requestId, account: found?.me.id }, 'sign-in failed')

@@ -1,6 +1,7 @@
 import type { Welcome } from '../../contract/record'
 import { anyone } from '../http/access'
 import { defineRoute } from '../http/defineRoute'
+import { providerSettings } from '../http/provider'
 import { hasAccounts } from '../store/accounts'
 import { findSchool } from '../store/school'
 
@@ -12,4 +13,5 @@ export default defineRoute({ who: anyone }, async (): Promise<Welcome> => ({
   school: (await findSchool())?.name ?? null,
   needsFirstLead: !(await hasAccounts()),
   demo: DEMO,
+  provider: providerSettings()?.name ?? null,
 }))

@@ -106,6 +106,35 @@ export async function findForSignIn(
   }
 }
 
+/**
+ * Who somebody is that the school's identity provider vouches for; null where no account here is theirs. The first time
+ * it is the account of that user name, which from then on is the provider's subject whatever it is called there, and
+ * has no password of its own.
+ */
+export async function findByProvider(subject: string, username: string): Promise<Omit<SessionUser, 'signIn'> | null> {
+  return inTransaction(database(), async on => {
+    const [bound] = await rows<{ id: string; session_number: number; active: number }>(
+      on,
+      'SELECT id, session_number, active FROM account WHERE provider_subject = ? FOR UPDATE',
+      [subject],
+    )
+    if (bound) return bound.active ? { id: bound.id, number: bound.session_number } : null
+    const [named] = await rows<{ id: string; session_number: number }>(
+      on,
+      'SELECT id, session_number FROM account WHERE username = ? AND active AND provider_subject IS NULL FOR UPDATE',
+      [username],
+    )
+    if (!named) return null
+    await run(
+      on,
+      `UPDATE account SET provider_subject = ?, password_hash = '', password_given = FALSE,
+        session_number = session_number + 1 WHERE id = ?`,
+      [subject, named.id],
+    )
+    return { id: named.id, number: named.session_number + 1 }
+  })
+}
+
 /** Whose password it is: one's own, or one that a lead gave and that is changed at the first sign-in. */
 export type PasswordBy = 'own' | 'given'
 

@@ -127,6 +127,8 @@ const ROUTES: Readonly<Record<string, Who>> = {
   'DELETE /api/accounts/[id]/codes': 'lead',
   'PUT /api/school/codes': 'lead',
   'GET /api/session/codes': 'anyone',
+  'GET /api/session/provider': 'anyone',
+  'GET /api/session/provider/back': 'anyone',
   'GET /api/session/codes/offer': 'anyone',
   'PUT /api/session/codes': 'anyone',
   'POST /api/session/codes/off': 'anyone',

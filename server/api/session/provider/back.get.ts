@@ -1,0 +1,29 @@
+import { getRequestURL, sendRedirect } from 'h3'
+import { anyone } from '../../../http/access'
+import { beginSession } from '../../../http/beginSession'
+import { defineRoute } from '../../../http/defineRoute'
+import { log } from '../../../http/log'
+import { endAtProvider, providerSettings, type BegunSignIn } from '../../../http/provider'
+import { providerSession } from '../../../http/providerSession'
+import { notFound } from '../../../http/refuse'
+import { findByProvider } from '../../../store/accounts'
+
+/** Lets in whoever comes back from the school's identity provider, where an account of theirs is here. */
+export default defineRoute({ who: anyone, did: 'signed in by the school’s provider' }, async ({ event }) => {
+  const settings = providerSettings()
+  if (!settings) throw notFound('identity provider')
+  const session = await providerSession(event)
+  const begun = session.data
+  await session.clear()
+  try {
+    if (!begun.state) return void (await sendRedirect(event, '/sign-in?provider=again'))
+    const came = await endAtProvider(settings, getRequestURL(event).search, begun as BegunSignIn)
+    const user = await findByProvider(came.subject, came.username)
+    if (!user) return void (await sendRedirect(event, '/sign-in?provider=unknown'))
+    await beginSession(event, { user })
+    await sendRedirect(event, '/')
+  } catch (error) {
+    log.warn({ requestId: event.context.requestId, err: error }, 'sign-in by the identity provider failed')
+    await sendRedirect(event, '/sign-in?provider=refused')
+  }
+})
