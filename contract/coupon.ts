@@ -5,7 +5,21 @@ import { FAULTS, isPlate, MOST_PASSES, GAUGE_KINDS, refusals, stripOf } from '..
 import { CAUSES, SIGNS } from '../core/diagnosis'
 import { MOST_OFFSET_A } from '../core/setup'
 import { DISCONTINUITIES, ELECTRODES, POSITIONS, ROD_SIZES } from '../core/trade'
-import { amperes, boothNumber, capped, choice, day, each, key, label, list, millimetres, oneOf, uuid } from './fields'
+import {
+  amperes,
+  boothNumber,
+  capped,
+  choice,
+  day,
+  each,
+  key,
+  label,
+  list,
+  longList,
+  millimetres,
+  oneOf,
+  uuid,
+} from './fields'
 import { fitUpSchema, passesSchema } from './pass'
 import { pieceSchema } from './piece'
 
@@ -184,7 +198,7 @@ export const couponSchema = object({
     `A coupon has at most ${MOST_BEADS} beads`,
     'A coupon has at least one bead',
   ),
-  marks: list(markSchema, MOST_MARKS, `A coupon has at most ${MOST_MARKS} marks`),
+  marks: longList(markSchema, MOST_MARKS, `A coupon has at most ${MOST_MARKS} marks`),
   cleanUp: degree(),
   notes: string().strict().defined().max(MOST_NOTES, `\${path} is at most ${MOST_NOTES} characters`),
   advised: string().strict().optional().max(400, '${path} is at most 400 characters'),

@@ -1,4 +1,14 @@
-import { array, lazy, mixed, number, string, type ISchema, type Schema } from 'yup'
+import {
+  array,
+  lazy,
+  mixed,
+  number,
+  string,
+  ValidationError,
+  type ISchema,
+  type Schema,
+  type ValidateOptions,
+} from 'yup'
 import { MOST_BOOTH } from '../core/floor'
 
 /** Earliest and latest day that a school's record can hold; outside it a date is a slip of the keys. */
@@ -125,6 +135,56 @@ export const capped = <S extends ISchema<unknown>>(whole: S, most: number, messa
 export function list<T>(item: ISchema<T>, most: number, message: string, least?: string) {
   const filled = array(item).strict().required('${path} is missing')
   return capped(least === undefined ? filled : filled.min(1, least), most, message)
+}
+
+/** So many things of a long list are looked at in one go; then whoever else waits has a turn. */
+const AT_A_TIME = 100
+
+const aTurn = () => new Promise(resolve => setTimeout(resolve))
+
+/**
+ * A capped list of so many things that looking at all of them at once would hold up whoever else asks. Nothing in it
+ * is changed by being looked at.
+ */
+export function longList<T>(item: ISchema<T>, most: number, message: string) {
+  type Context = { path: string; options: { sync?: boolean } }
+  const filled = mixed<readonly T[]>({ type: 'list', check: (value): value is readonly T[] => Array.isArray(value) })
+    .typeError('${path} is a list')
+    .required('${path} is missing')
+    .test('each', '', function (value) {
+      const { path, options } = this as unknown as Context
+      const faults: ValidationError[] = []
+      const look = (from: number) => {
+        for (const [n, one] of value.slice(from, from + AT_A_TIME).entries())
+          faults.push(...faultsOf(item, one, `${path}[${from + n}]`))
+      }
+      const whole = () => (faults.length === 0 ? true : new ValidationError(faults, value, path))
+      const begins = Array.from({ length: Math.ceil(value.length / AT_A_TIME) }, (_, n) => n * AT_A_TIME)
+      if (options.sync || begins.length < 2) {
+        begins.forEach(look)
+        return whole()
+      }
+      return inTurns(begins, look).then(whole)
+    })
+  return capped(filled as unknown as Schema<readonly T[]>, most, message)
+}
+
+async function inTurns(begins: readonly number[], look: (from: number) => void): Promise<void> {
+  for (const from of begins) {
+    look(from)
+    await aTurn()
+  }
+}
+
+/** What is wrong with one thing of a list; empty where nothing is. */
+function faultsOf(item: ISchema<unknown>, value: unknown, path: string): ValidationError[] {
+  try {
+    ;(item as Schema).validateSync(value, { abortEarly: false, path } as ValidateOptions)
+    return []
+  } catch (error) {
+    if (!ValidationError.isError(error)) throw error
+    return [error]
+  }
 }
 
 /** A whole number between two, said in words of what it is. @example wholeNumber('how many rods', 0, 500) */
