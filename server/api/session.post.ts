@@ -12,7 +12,7 @@ import { findForSignIn } from '../store/accounts'
 import { useRecoveryCode, useStep } from '../store/oneTimeCodes'
 import { giveSharedBack, giveTurnBack, passwordSubjects, takeTurn } from '../store/turns'
 
-/** Verified when there is no such account, or one that its provider lets in, so that the answer takes as long either way. */
+/** Verified when there is no such account, or its provider lets it in: the answer takes as long either way. */
 const NOBODY = hashPassword('no account has this password')
 
 export default defineRoute(
