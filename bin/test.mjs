@@ -24,7 +24,7 @@ async function check(what, work) {
   }
 }
 
-/** Runs the tests of a Vitest project and adds up its counts. */
+/** Runs the tests of a Vitest project, or of some by a pattern, and adds up its counts. */
 async function vitest(project, env = {}) {
   const dir = await mkdtemp(`${tmpdir()}/fusilis-test-`)
   const report = `${dir}/report.json`
@@ -94,7 +94,7 @@ await main(async () => {
   }
   if (asked('unit')) await vitest('unit')
   if (wanted !== 'unit') await needBuild()
-  if (asked('server')) await withServers(SCHOOLS, env => vitest('server', env))
+  if (asked('server')) await withServers(SCHOOLS, env => vitest('server*', env))
   if (asked('e2e')) await withServers(SCHOOLS, env => vitest('e2e', env))
   // These tests start what they need, and kill it.
   if (asked('cluster')) await vitest('cluster')

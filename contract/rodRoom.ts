@@ -9,7 +9,7 @@ import {
   type StubClass,
 } from '../core/rodRoom'
 import { ELECTRODES, ROD_SIZES } from '../core/trade'
-import { boothNumber, day, label, oneOf, typed, uuid, wholeNumber } from './fields'
+import { boothNumber, day, label, list, oneOf, typed, uuid, wholeNumber } from './fields'
 
 /** The body of `PUT /api/rod-lots/:id`. */
 export type RodLotSave = Omit<RodLot, 'id'>
@@ -36,6 +36,36 @@ export const rodLotSchema = object({
   rodsInBox: wholeNumber('how many rods a box holds', 1, MOST_IN_BOX).required('${path} is missing'),
   boxPriceCents: wholeNumber('what a box costs, in hundredths', 0, MOST_CENTS).nullable().defined('${path} is missing'),
   place: label(60),
+}).exact()
+
+/** Most lots that come in at a time. */
+const MOST_LOTS = 500
+
+/** The body of `POST /api/rod-lots/import`: all of them come in, or none. */
+export interface RodLotsImport {
+  readonly lots: readonly {
+    readonly id: string
+    /** Of the line in the book that says how many rods lie there. */
+    readonly lineId: string
+    readonly lot: RodLotSave
+    readonly rods: number
+  }[]
+}
+
+export const rodLotsImportSchema = object({
+  lots: list(
+    object({
+      id: uuid().required('${path} is missing'),
+      lineId: uuid().required('${path} is missing'),
+      lot: rodLotSchema.required('${path} is missing'),
+      rods: wholeNumber('how many rods lie there', 0, MOST_RODS).required('${path} is missing'),
+    })
+      .exact()
+      .required('${path} is missing'),
+    MOST_LOTS,
+    `At most ${MOST_LOTS} lots at a time`,
+    'There is no lot on it',
+  ),
 }).exact()
 
 /** What must be said why: a count that moves the stock, and rods that go to the bin. */

@@ -132,15 +132,15 @@ function askToHandOver() {
       <p v-if="refusedHere" role="alert" class="alert">{{ refusedHere }}</p>
       <div :class="{ drawn: wide }">
         <div class="beside">
-          <p class="quiet count">
-            {{ here }} of {{ floor.students.length }} here, {{ readToday }} read today{{
-              floor.queue.waiting.length > 0 ? '' : '; nobody waits'
-            }}.
-            <template v-if="!wide">Whoever was read longest ago stands first.</template>
-          </p>
-          <v-btn v-if="floor.students.length > 1" class="table" variant="outlined" @click="grouping = true"
-            >Read a table</v-btn
-          >
+          <div class="count">
+            <p class="quiet">
+              {{ here }} of {{ floor.students.length }} here, {{ readToday }} read today{{
+                floor.queue.waiting.length > 0 ? '' : '; nobody waits'
+              }}.
+              <template v-if="!wide">Whoever was read longest ago stands first.</template>
+            </p>
+            <v-btn v-if="floor.students.length > 1" variant="outlined" @click="grouping = true">Read a table</v-btn>
+          </div>
           <FloorQueue
             v-if="floor.queue.waiting.length > 0"
             :queue="floor.queue"
@@ -230,8 +230,11 @@ function askToHandOver() {
   font-weight: 700;
   margin-bottom: 4px;
 }
-.count,
-.table {
+.count {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 12px;
   margin-bottom: 10px;
 }
 .floor {

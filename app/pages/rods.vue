@@ -35,7 +35,7 @@ useFloorLive(
   () => void rods.load().catch(() => {}),
 )
 const here = computed(() => people.students.filter(student => student.active))
-const form = ref<'lot' | null>(null)
+const form = ref<'lot' | 'list' | null>(null)
 </script>
 
 <template>
@@ -46,6 +46,7 @@ const form = ref<'lot' | null>(null)
         <p>Low-hydrogen rods have a clock from the moment they leave the oven.</p>
       </div>
       <div class="push"><SectionChooser /></div>
+      <v-btn variant="text" @click="form = 'list'">Lots from a list</v-btn>
       <v-btn :color="rods.room.lots.length === 0 ? 'primary' : undefined" variant="outlined" @click="form = 'lot'"
         >New lot</v-btn
       >
@@ -67,6 +68,7 @@ const form = ref<'lot' | null>(null)
         <RodUse :now="now" />
       </div>
     </div>
+    <LotsImport v-if="form === 'list'" @done="form = null" @close="form = null" />
     <RodLotForm v-if="form === 'lot'" :lot="null" @done="form = null" @close="form = null" />
   </div>
 </template>

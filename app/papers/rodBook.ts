@@ -2,21 +2,27 @@ import Papa from 'papaparse'
 import type { RodRoom } from '~~/contract/rodRoom'
 import { STUB_CLASSES, type StubClass } from '~~/core/rodRoom'
 import { rodSizeOf } from '~~/core/trade'
+import { LOT_COLUMNS, type LotColumn } from './lotColumns'
 
-/** Lots with what lies there, as a spreadsheet takes them. */
+/** Lots with what lies there, as a spreadsheet takes them, and as they come in again. */
 export const lotsCsv = ({ lots, stock }: RodRoom): string =>
   Papa.unparse(
-    lots.map(lot => ({
-      'rod': lot.classification,
-      'size': rodSizeOf(lot.diameterMm).label,
-      'maker’s lot': lot.makersLot,
-      'R on it': lot.resistant ? 'yes' : 'no',
-      'received': lot.receivedOn,
-      'rods in a box': lot.rodsInBox,
-      'price of a box': lot.boxPriceCents === null ? '' : (lot.boxPriceCents / 100).toFixed(2),
-      'where': lot.place,
-      'rods there': stock[lot.id] ?? 0,
-    })),
+    lots.map(lot => {
+      const said: Readonly<Record<LotColumn, string | number>> = {
+        classification: lot.classification,
+        size: rodSizeOf(lot.diameterMm).label,
+        makersLot: lot.makersLot,
+        resistant: lot.resistant ? 'yes' : 'no',
+        receivedOn: lot.receivedOn,
+        rodsInBox: lot.rodsInBox,
+        price: lot.boxPriceCents === null ? '' : (lot.boxPriceCents / 100).toFixed(2),
+        place: lot.place,
+        rods: stock[lot.id] ?? 0,
+      }
+      return Object.fromEntries(
+        Object.entries(LOT_COLUMNS).map(([column, [name]]) => [name, said[column as LotColumn]]),
+      )
+    }),
   )
 
 /** The book of the last weeks, line by line. */

@@ -15,7 +15,8 @@ const NOBODY: Group = { of: 0, left: [], like: null }
 /** Several coupons of one table, read one after the other: the ticket of each goes on to the next. */
 export const useGroupReading = defineStore('groupReading', () => {
   const group = useSessionStorage<Group>('fusilis.group', NOBODY)
-  const on = computed(() => group.value.left.length > 0)
+  /** Whether a student's coupon is one of the table that is read. */
+  const has = (studentId: string) => group.value.left.includes(studentId)
   /** Which of them is read now, from 1. */
   const place = computed(() => group.value.of - group.value.left.length + 1)
 
@@ -32,19 +33,19 @@ export const useGroupReading = defineStore('groupReading', () => {
 
   /** A student with the settings of the coupon before, where the student is of the group. */
   const alike = (student: FloorStudent): FloorStudent => {
-    const { like, left } = group.value
-    if (!like || !left.includes(student.id)) return student
+    const { like } = group.value
+    if (!like || !has(student.id)) return student
     return { ...student, last: { ...student.last!, ...runAgainBy(like, student) } }
   }
 
   /** A coupon was read. True where the group has been read with it. */
   function wasRead(coupon: CouponDocument): boolean {
     const { of, left } = group.value
-    if (!left.includes(coupon.studentId)) return false
+    if (!has(coupon.studentId)) return false
     const still = left.filter(id => id !== coupon.studentId)
     group.value = still.length === 0 ? NOBODY : { of, left: still, like: runAgain(coupon) }
     return still.length === 0
   }
 
-  return { on, place, size: computed(() => group.value.of), begin, end, next, alike, wasRead }
+  return { has, place, size: computed(() => group.value.of), begin, end, next, alike, wasRead }
 })

@@ -14,7 +14,7 @@ import {
   type SaidOfRods,
 } from '~~/core/rodRoom'
 import type { Ticket } from '~~/core/coupon'
-import type { OvenReadingSave, RodLotSave, RodRoom } from '~~/contract/rodRoom'
+import type { OvenReadingSave, RodLotSave, RodLotsImport, RodRoom } from '~~/contract/rodRoom'
 import { useHouseRules } from './houseRules'
 import type { Intent } from '~/sync/intents'
 import { reach } from '~/sync/reach'
@@ -99,6 +99,12 @@ export const useRods = defineStore('rods', () => {
     await load()
   }
 
+  /** Takes in lots from a list, all or none. @throws RequestFailure with the field that is wrong */
+  async function importLots(lots: RodLotsImport): Promise<void> {
+    await request('POST', '/api/rod-lots/import', lots)
+    await load()
+  }
+
   /**
    * Writes a line into the book, or keeps it here while the server is away.
    * @param id of the line: made once for what a person does, so that a second try is the same line
@@ -175,5 +181,5 @@ export const useRods = defineStore('rods', () => {
     return late ? `${lotName(late.lot)} is past its hours: draw fresh rods first` : ''
   }
 
-  return { room, loaded, load, keepLot, write, noteOven, drawnAt, inHand, outOfDate }
+  return { room, loaded, load, keepLot, importLots, write, noteOven, drawnAt, inHand, outOfDate }
 })

@@ -337,6 +337,15 @@ const LINES: readonly RuleLine[] = [
     'AWS D1.1 and A5.1 annex: 4 h, with suffix R 9 h (from memory, check your copy).',
   ),
   number(
+    'rodsLastDays',
+    'Current',
+    'Rods in store are to last',
+    'days',
+    7,
+    182,
+    'As long as it takes from an order to the delivery, and some. Under what is likely to be burnt in it, buy.',
+  ),
+  number(
     'clampDays',
     'Current',
     'Clamp meter held to each machine every',

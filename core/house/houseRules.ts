@@ -70,6 +70,8 @@ export interface HouseRules {
   readonly overheadUnderFlatA: Between
   /** How long a low-hydrogen rod may be out of the oven, hours. */
   readonly exposureHours: number
+  /** So many days the rods in store are to last: what is likely to be burnt in them is where more are bought. */
+  readonly rodsLastDays: number
   /** After so many days a clamp meter is held to each machine again. */
   readonly clampDays: number
   /** Current windows that the school runs in place of the published ones. */
@@ -123,6 +125,7 @@ export const DEFAULT_HOUSE_RULES: HouseRules = {
   verticalUnderFlatA: { low: 10, high: 15 },
   overheadUnderFlatA: { low: 0, high: 0 },
   exposureHours: 4,
+  rodsLastDays: 28,
   clampDays: 365,
   windows: [],
   pass: { starts: 0.8, restarts: 0.8, tieIns: 0.8, run: 0.9, ends: 0.75, toes: 0.9 },

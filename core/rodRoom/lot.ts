@@ -67,5 +67,5 @@ const STORES: Readonly<Record<RodFamily, string>> = {
 export const storedHow = (lot: Pick<RodLot, 'classification'>) => STORES[familyOf(lot)]
 
 /** `E7018 1/8 in, lot 4711`. */
-export const lotName = ({ classification, diameterMm, makersLot }: RodLot) =>
+export const lotName = ({ classification, diameterMm, makersLot }: Omit<RodLot, 'id'>) =>
   `${classification} ${rodSizeOf(diameterMm).label}, lot ${makersLot}`

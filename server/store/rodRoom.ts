@@ -16,6 +16,7 @@ import {
   type OvenReading,
   type OvenReadingSave,
   type RodLotSave,
+  type RodLotsImport,
   type RodRoom,
 } from '../../contract/rodRoom'
 import { database, fromJson, inTransaction, rows, run, toDateTime, toIso, type Queries } from './database'
@@ -157,9 +158,11 @@ const toReading = (row: {
 })
 
 /** Keeps a lot, new or changed. */
-export async function keepLot(id: string, lot: RodLotSave, by: Doer): Promise<void> {
+export const keepLot = (id: string, lot: RodLotSave, by: Doer): Promise<void> => writeLot(database(), id, lot, by)
+
+async function writeLot(on: Queries, id: string, lot: RodLotSave, by: Doer): Promise<void> {
   await run(
-    database(),
+    on,
     `INSERT INTO rod_lot (${LOT}, saved_by, saved_at) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
     ON DUPLICATE KEY UPDATE classification = VALUES(classification), diameter_mm = VALUES(diameter_mm),
       makers_lot = VALUES(makers_lot), resistant = VALUES(resistant), received_on = VALUES(received_on),
@@ -179,6 +182,24 @@ export async function keepLot(id: string, lot: RodLotSave, by: Doer): Promise<vo
       toDateTime(by.now),
     ],
   )
+}
+
+/** Takes in lots with the rods that lie there, all of them or none. The same again is the same lots. */
+export async function importLots({ lots }: RodLotsImport, by: Doer): Promise<void> {
+  await inTransaction(database(), async on => {
+    for (const { id, lineId, lot, rods: count } of lots) {
+      await writeLot(on, id, lot, by)
+      const [known] = await rows(on, 'SELECT 1 FROM rod_movement WHERE id = ? FOR UPDATE', [lineId])
+      const said = { lotId: id, kind: 'received', count, handfulId: null, studentId: null, booth: null } as const
+      if (!known && count > 0)
+        await insertLine(
+          on,
+          bookLine(lineId, { ...said, stubs: null, why: 'from a list' }, [], { by: by.name, now: by.now }),
+          by,
+        )
+    }
+    await noteEverySection(on)
+  })
 }
 
 /** What came of a line: it stands, or why it cannot. */

@@ -92,6 +92,7 @@ it('cautions are read by each student where the house wants it: at the tablet, o
   const tablet = await teaching(browser, 'tobias', section.id)
   await tablet.getByRole('button', { name: 'Hand over tablet' }).click()
   await tablet.getByRole('dialog').getByRole('button', { name: 'Hand over' }).click()
+  await tablet.waitForURL('**/kiosk')
   await tablet.getByRole('button', { name: student.name }).click()
   for (const digit of '2847') await tablet.getByRole('button', { name: digit, exact: true }).click()
   const cautions = tablet.getByRole('region', { name: 'Cautions to read' })

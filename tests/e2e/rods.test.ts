@@ -131,3 +131,27 @@ it('rods past their hours are said on the booth, on the ticket, and when a test 
   await page.getByText('Every rod that was drawn is back or burnt.').waitFor()
   await page.context().close()
 })
+
+it('lots come in from a list: what is wrong is said line by line, and then all come in', async () => {
+  const page = await teaching(browser, 'tobias', section.id, { at: '/rods' })
+  await page.getByRole('button', { name: 'Lots from a list' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Lots from a list' })
+  const csv = (size: string) => ({
+    name: 'lots.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(
+      `Rod,Size,Lot,Received,Per box,Where,Stock\nE6010,1/8,L 88,2026-09-02,150,dry shelf,75\nE6013,${size},L 89,2026-09-02,150,dry shelf,0\n`,
+    ),
+  })
+  await dialog.getByLabel('A CSV file').setInputFiles(csv('9/16'))
+  await dialog.getByText('1 of 2 lines need mending').waitFor()
+  await dialog.getByText(/size is no rod size that is kept/).waitFor()
+  await dialog.getByLabel('A CSV file').setInputFiles(csv('5/32'))
+  await dialog.getByText('E6010 1/8 in, lot L 88').waitFor()
+  await dialog.getByRole('button', { name: 'Take in 2 lots' }).click()
+  await expect.poll(() => dialog.count()).toBe(0)
+  const { lots, stock } = await room()
+  const kept = lots.find(lot => lot.makersLot === 'L 88')!
+  expect([kept.classification, stock[kept.id]]).toEqual(['E6010', 75])
+  await page.context().close()
+})

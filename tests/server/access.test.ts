@@ -63,6 +63,7 @@ const ROUTES: Readonly<Record<string, Who>> = {
   'PUT /api/school/idle': 'lead',
   'GET /api/rods': 'staff',
   'PUT /api/rod-lots/[id]': 'staff',
+  'POST /api/rod-lots/import': 'staff',
   'PUT /api/rod-movements/[id]': 'staff',
   'PUT /api/oven-readings/[id]': 'staff',
   'GET /api/school/retention': 'lead',

@@ -91,7 +91,11 @@ describe('the school’s own identity provider', () => {
     expect((await comeIn({ subject: 'p-17', username: 'nerys.married' })).me?.id).toBe(made.id)
     expect(await comeIn({ subject: 'p-18', username: 'nerys' })).toEqual({ to: '/sign-in?provider=unknown', me: null })
     const did = await rows<{ did: string }>(database(), 'SELECT did FROM trail WHERE account_id = ?', [made.id])
-    expect(did.filter(one => one.did === 'signed in by the school’s provider')).toHaveLength(2)
+    const came = (row: { did: string }) => row.did === 'signed in by the school’s provider'
+    expect(did.filter(came)).toHaveLength(2)
+    // Whoever was not let in has done nothing.
+    const nobody = await rows<{ did: string }>(database(), 'SELECT did FROM trail WHERE account_id IS NULL')
+    expect(nobody.filter(came)).toEqual([])
   })
   it('lets in nobody who has no account here, or whose account is switched off', async () => {
     expect(await comeIn({ subject: 'p-20', username: 'stranger' })).toEqual({

@@ -239,3 +239,34 @@ describe('ovens', () => {
     expect(wrongFields(await read(900))).toEqual(['celsius'])
   })
 })
+
+describe('lots from a list', () => {
+  const line = (more: Partial<RodLotSave> = {}, rods = 140) => ({
+    id: uuid(),
+    lineId: uuid(),
+    lot: { ...LOT, ...more },
+    rods,
+  })
+  const bring = (lots: readonly unknown[]) => school.instructor.ask<Problem>('POST', '/api/rod-lots/import', { lots })
+
+  it('come in with the rods that lie there, once however often they are sent', async () => {
+    const lots = [line({ makersLot: 'L-1' }), line({ makersLot: 'L-2' }, 0)]
+    for (let n = 0; n < 2; n++) expect((await bring(lots)).status).toBe(204)
+    const { lots: kept, stock } = await rods()
+    expect(lots.map(({ id }) => [kept.find(one => one.id === id)?.makersLot, stock[id] ?? 0])).toEqual([
+      ['L-1', 140],
+      ['L-2', 0],
+    ])
+    // A rod that was drawn since is not put back by the same list.
+    await write(lots[0]!.id, { count: 10 })
+    await bring(lots)
+    expect((await rods()).stock[lots[0]!.id]).toBe(130)
+  })
+  it('all of them or none', async () => {
+    const good = line({ makersLot: 'L-3' })
+    const refused = await bring([good, line({ rodsInBox: 0 })])
+    expect([refused.status, wrongFields(refused)]).toEqual([422, ['lots[1].lot.rodsInBox']])
+    expect((await rods()).lots.some(one => one.id === good.id)).toBe(false)
+    expect((await bring([])).status).toBe(422)
+  })
+})

@@ -4,12 +4,19 @@ import { buyList, comingUse, stubLoss, weeklyUse } from '~~/core/rodRoom'
 import { bookCsv, lotsCsv } from '~/papers/rodBook'
 import { saveFile } from '~/composables/saveFile'
 import { today } from '~/composables/shopClock'
+import { useHouseRules } from '~/stores/houseRules'
 import { useRods } from '~/stores/rods'
 
 /** What the coming weeks will use, what to buy, and what went into the bin as stubs. */
 const props = defineProps<{ now: Date }>()
 const rods = useRods()
-const WEEKS_AHEAD = 4
+const houseRules = useHouseRules()
+/** How long the house wants its rods to last, weeks. */
+const weeksAhead = computed(() => houseRules.current.rules.rodsLastDays / 7)
+const ahead = computed(() => {
+  const { rodsLastDays: days } = houseRules.current.rules
+  return days % 7 === 0 ? `${days / 7} ${days === 7 ? 'week' : 'weeks'}` : `${days} days`
+})
 const LOSS_SHOWN = 5
 
 const stock = computed(() => new Map(Object.entries(rods.room.stock)))
@@ -22,11 +29,11 @@ const weeks = computed(() => {
 const used = computed(() => weeklyUse(rods.room.movements, rods.room.lots, { weeks: weeks.value, now: props.now }))
 const coming = computed(() =>
   [...used.value].flatMap(([kind, row]) => {
-    const use = comingUse(row, WEEKS_AHEAD)
+    const use = comingUse(row, weeksAhead.value)
     return use ? [{ kind, use }] : []
   }),
 )
-const toBuy = computed(() => buyList(stock.value, rods.room.lots, used.value, WEEKS_AHEAD))
+const toBuy = computed(() => buyList(stock.value, rods.room.lots, used.value, weeksAhead.value))
 const buyOf = (kind: string) => toBuy.value.find(one => one.kind === kind)
 const loss = computed(() => stubLoss(rods.room.movements, rods.room.lots))
 const byStudent = computed(() =>
@@ -48,7 +55,7 @@ const save = (text: string, name: string) => saveFile(new Blob([text], { type: '
 
 <template>
   <section class="panel use" aria-label="Use">
-    <h2>The next {{ WEEKS_AHEAD }} weeks</h2>
+    <h2>The next {{ ahead }}</h2>
     <p v-if="coming.length === 0" class="quiet">Said once three weeks of rods are in the book.</p>
     <ul v-else>
       <li v-for="{ kind, use } in coming" :key="kind" class="num">
@@ -57,7 +64,7 @@ const save = (text: string, name: string) => saveFile(new Blob([text], { type: '
           >buy {{ buyOf(kind)!.boxes }} {{ buyOf(kind)!.boxes === 1 ? 'box' : 'boxes'
           }}{{ buyOf(kind)!.cents === null ? '' : `, ${money(buyOf(kind)!.cents!)}` }}</b
         >
-        <span v-else class="quiet">enough there</span>
+        <span v-else class="quiet">enough there; buy under {{ use.high }}</span>
       </li>
     </ul>
     <h2>Stubs</h2>
