@@ -3,9 +3,6 @@ import { defineConfig } from 'vitest/config'
 
 const root = fileURLToPath(new URL('.', import.meta.url))
 
-/** Server tests that fill a machine by themselves: a whole school grown, started, killed, written out and read back. */
-const ALONE = ['demoSchool', 'start', 'backup'].map(name => `tests/server/${name}.test.ts`)
-
 export default defineConfig({
   resolve: { alias: { '~~': root, '~': `${root}app` } },
   test: {
@@ -24,24 +21,9 @@ export default defineConfig({
         test: {
           name: 'server',
           include: ['tests/server/*.test.ts'],
-          exclude: ALONE,
-          setupFiles: ['tests/ownSchool.ts'],
-          maxWorkers: 2,
-          testTimeout: 30_000,
-          hookTimeout: 60_000,
-          sequence: { groupOrder: 1 },
-        },
-      },
-      {
-        extends: true,
-        test: {
-          name: 'server-alone',
-          include: ALONE,
-          setupFiles: ['tests/ownSchool.ts'],
           fileParallelism: false,
           testTimeout: 30_000,
           hookTimeout: 60_000,
-          sequence: { groupOrder: 2 },
         },
       },
       {
@@ -58,7 +40,7 @@ export default defineConfig({
         test: {
           name: 'e2e',
           include: ['tests/e2e/*.test.ts'],
-          setupFiles: ['tests/ownSchool.ts'],
+          setupFiles: ['tests/e2e/ownSchool.ts'],
           maxWorkers: 2,
           // Two browsers share the machine: what is waited for may take a while.
           expect: { poll: { timeout: 10_000 } },

@@ -24,7 +24,7 @@ async function check(what, work) {
   }
 }
 
-/** Runs the tests of a Vitest project, or of some by a pattern, and adds up its counts. */
+/** Runs the tests of a Vitest project and adds up its counts. */
 async function vitest(project, env = {}) {
   const dir = await mkdtemp(`${tmpdir()}/fusilis-test-`)
   const report = `${dir}/report.json`
@@ -51,8 +51,8 @@ async function vitest(project, env = {}) {
   await rm(dir, { recursive: true, force: true })
 }
 
-/** How many files that need a server run at once, each at a school of its own; Vitest is told so too. */
-const SCHOOLS = 2
+/** How many files of browser tests run at once, each at a school of its own: a browser waits more than it works. */
+const BROWSER_SCHOOLS = 2
 
 /** Serves the built application for several schools; each has its own server and database. */
 async function withServers(count, work, schools = []) {
@@ -94,8 +94,8 @@ await main(async () => {
   }
   if (asked('unit')) await vitest('unit')
   if (wanted !== 'unit') await needBuild()
-  if (asked('server')) await withServers(SCHOOLS, env => vitest('server*', env))
-  if (asked('e2e')) await withServers(SCHOOLS, env => vitest('e2e', env))
+  if (asked('server')) await withServer(env => vitest('server', env))
+  if (asked('e2e')) await withServers(BROWSER_SCHOOLS, env => vitest('e2e', env))
   // These tests start what they need, and kill it.
   if (asked('cluster')) await vitest('cluster')
 }).catch(() => {
