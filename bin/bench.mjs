@@ -16,7 +16,7 @@ await main(() =>
     const server = await serveDemo()
     try {
       const at = { ...env, FUSILIS_URL: server.address }
-      for (const task of ['benchScreens', 'benchPage']) await runTask(task, [], { env: at, show: true })
+      for (const task of ['benchStall', 'benchScreens', 'benchPage']) await runTask(task, [], { env: at, show: true })
     } finally {
       await server.stop()
     }

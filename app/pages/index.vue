@@ -77,8 +77,7 @@ const setReady = (studentId: string, ready: boolean) => tryTo(() => floor.setRea
 /** The booth that is about to be taken out of service. */
 const breaking = ref<number | null>(null)
 /** The booth whose machine a clamp meter is held to. */
-const clamping = ref<number | null>(null)
-const checkOf = (booth: number) => floor.booths.machines.find(one => one.booth === booth) ?? null
+const clamping = ref<{ booth: number | null } | null>(null)
 const clampsDue = computed(() =>
   floor.booths.machines.filter(one => clampDueOn(dayOf(one.at), houseRules.current.rules.clampDays) <= today()),
 )
@@ -139,6 +138,7 @@ function askToHandOver() {
               }}.
               <template v-if="!wide">Whoever was read longest ago stands first.</template>
             </p>
+            <v-btn v-if="!wide" variant="text" @click="clamping = { booth: null }">Clamp meter</v-btn>
             <v-btn v-if="floor.students.length > 1" variant="outlined" @click="grouping = true">Read a table</v-btn>
           </div>
           <FloorQueue
@@ -161,7 +161,7 @@ function askToHandOver() {
           @ready="(studentId, ready) => setReady(studentId, ready)"
           @take-out="breaking = $event"
           @put-back="putBack"
-          @clamp="clamping = $event"
+          @clamp="clamping = { booth: $event }"
         />
         <ul v-else class="floor">
           <li v-for="student in others" :key="student.id" class="panel">
@@ -176,9 +176,9 @@ function askToHandOver() {
     </template>
     <BoothFaultForm v-if="breaking !== null" :booth="breaking" @close="breaking = null" @saved="afterNoting" />
     <ClampForm
-      v-if="clamping !== null"
-      :booth="clamping"
-      :last="checkOf(clamping)"
+      v-if="clamping"
+      :booth="clamping.booth"
+      :machines="floor.booths.machines"
       @close="clamping = null"
       @saved="afterNoting"
     />
@@ -230,12 +230,17 @@ function askToHandOver() {
   font-weight: 700;
   margin-bottom: 4px;
 }
+/* Narrower than its words and acts: one under the other. */
 .count {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
   justify-content: space-between;
   gap: 12px;
   margin-bottom: 10px;
+}
+.count > p {
+  flex: 1 1 120px;
 }
 .floor {
   display: grid;

@@ -3,7 +3,7 @@ import type { HouseRules } from '../house'
 import { wantedWidth } from '../house'
 import { burnRods } from '../deposit'
 import { isFixedPipe, pieceOf, runAs } from '../trade'
-import { rodRun } from '../setup'
+import { atTheArc, rodRun } from '../setup'
 import type { Bead, CouponDocument, Ticket, TryMark } from './document'
 import { expectedPasses } from './expectedPasses'
 import { layLanes, layRuns } from './lanes'
@@ -117,7 +117,7 @@ const plateRestarts = (
   if (plate.kind === 'restart strip') return lengths.map(mm => everyPlace(mm, everyOf(plate)))
   const wholeMm = rodRun(
     { ...ticket, position: runAs(ticket.position), joint: 'pad', pass: 'bead', thicknessMm: plate.thicknessMm },
-    ticket.currentA,
+    atTheArc(ticket.currentA, ticket.panelOffsetA),
     rules,
   )
   return burnRods(lengths, ticket.rods === 'stubs' ? wholeMm * STUB_SHARE : wholeMm).restarts
@@ -129,7 +129,7 @@ function passRestarts(laid: Laid, lanes: readonly Bead[], rules: HouseRules): re
   for (const pass of laid.passes ?? []) {
     const own = lanes.filter(bead => bead.passId === pass.id)
     if (pass.process === 'GTAW') continue
-    const wholeMm = rodRun(cardCase(laid, pass), pass.currentA, rules)
+    const wholeMm = rodRun(cardCase(laid, pass), atTheArc(pass.currentA, laid.ticket.panelOffsetA), rules)
     const { restarts } = burnRods(
       own.map(bead => bead.toMm - bead.fromMm),
       laid.ticket.rods === 'stubs' ? wholeMm * STUB_SHARE : wholeMm,

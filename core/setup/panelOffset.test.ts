@@ -74,6 +74,13 @@ describe('the next coupon at such a machine', () => {
     expect(off).toEqual({ ...right, currentA: right.currentA - 6, panelOffsetA: 6 })
     expect(nextCoupon({ ...welder, panelOffsetA: 0 }, day).ticket).toEqual(right)
   })
+  it('burns its rods by what the arc has: the same restarts as at a right panel', () => {
+    const restarts = (panelOffsetA: number) => nextCoupon({ ...welder, panelOffsetA }, day).marks
+    expect(restarts(40)).toEqual(restarts(0))
+    const hot = (ticket: object) => aCoupon({ ticket: { currentA: 95, ...ticket } }).marks
+    expect(hot({ panelOffsetA: 60 })).toEqual(aCoupon({ ticket: { currentA: 155 } }).marks)
+    expect(hot({ panelOffsetA: 60 })).not.toEqual(hot({}))
+  })
   it('run again is set as it was, and says how far this panel is off, not the last one', () => {
     const { ticket, piece, beads } = newCoupon(
       {

@@ -16,6 +16,9 @@ export const MOST_OFFSET_A = 60
  */
 export const offsetOf = ({ panelA, clampA }: ClampReading): number => clampA - panelA
 
+/** What burns at the arc while the panel shows so much, A. @example atTheArc(119, 6) // 125 */
+export const atTheArc = (currentA: number, offsetA = 0): number => currentA + offsetA
+
 /**
  * A window of amperes at the arc as the panel has to show it.
  * @param offsetA what the arc has more than the panel says, A

@@ -12,6 +12,7 @@ import { tooManyTries } from './tooManyTries'
  */
 export async function mustKnowPassword(event: H3Event, me: Me, password: string, field: string): Promise<void> {
   const { username, passwordHash } = (await passwordOf(me.id))!
+  if (passwordHash === '') throw wrongField(field, 'You come in by the school’s own sign-in: there is no password here')
   const subjects = passwordSubjects(username, addressOf(event))
   const wait = await takeTurn(subjects)
   if (wait > 0) throw tooManyTries(event, wait, 'ask a lead instructor for a new password')

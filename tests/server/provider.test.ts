@@ -4,6 +4,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { freePort } from '../../bin/mariadb.mjs'
 import { serve } from '../../bin/serve.mjs'
 import type { Account, Me } from '../../contract/people'
+import type { Problem } from '../../contract/problem'
 import type { Welcome } from '../../contract/record'
 import { closeDatabase, database, rows } from '../../server/store/database'
 import { addInstructor, foundTestSchool, type School } from '../school'
@@ -44,12 +45,18 @@ afterAll(async () => {
 /** A browser as far as this goes: it keeps cookies for each host, and goes where it is sent. */
 function aBrowser() {
   const jars = new Map<string, Map<string, string>>()
-  async function open(address: string): Promise<Response> {
+  async function open(address: string, method = 'GET', body?: object): Promise<Response> {
     const { host } = new URL(address)
     const jar = jars.get(host) ?? new Map<string, string>()
     jars.set(host, jar)
     const cookie = [...jar].map(([name, value]) => `${name}=${value}`).join('; ')
-    const answer = await fetch(address, { redirect: 'manual', headers: cookie ? { cookie } : {} })
+    const headers = { origin: new URL(address).origin, ...(body && { 'content-type': 'application/json' }) }
+    const answer = await fetch(address, {
+      method,
+      redirect: 'manual',
+      headers: cookie ? { ...headers, cookie } : headers,
+      body: body && JSON.stringify(body),
+    })
     for (const kept of answer.headers.getSetCookie()) {
       const [, name, value] = /^([^=]+)=([^;]*)/.exec(kept)!
       if (value === '') jar.delete(name!)
@@ -87,12 +94,23 @@ describe('the school’s own identity provider', () => {
     expect([first.to, first.me?.id, first.me?.passwordGiven]).toEqual(['/', made.id, false])
     // The password that a lead gave is worth nothing any more.
     expect((await new Visitor().ask('POST', '/api/session', { username: 'nerys', password: GIVEN })).status).toBe(401)
+    // It is neither asked for nor changed by whoever comes in so.
+    const browser = aBrowser()
+    await browser.follow(at('/api/session/provider'))
+    const change = await browser.open(at('/api/session/password'), 'PUT', {
+      current: GIVEN,
+      next: 'another long secret',
+    })
+    expect([change.status, ((await change.json()) as Problem).errors]).toEqual([
+      422,
+      [{ path: 'current', message: 'You come in by the school’s own sign-in: there is no password here' }],
+    ])
     // Renamed there, it is the same person; another who is given that name is not.
     expect((await comeIn({ subject: 'p-17', username: 'nerys.married' })).me?.id).toBe(made.id)
     expect(await comeIn({ subject: 'p-18', username: 'nerys' })).toEqual({ to: '/sign-in?provider=unknown', me: null })
     const did = await rows<{ did: string }>(database(), 'SELECT did FROM trail WHERE account_id = ?', [made.id])
     const came = (row: { did: string }) => row.did === 'signed in by the school’s provider'
-    expect(did.filter(came)).toHaveLength(2)
+    expect(did.filter(came)).toHaveLength(3)
     // Whoever was not let in has done nothing.
     const nobody = await rows<{ did: string }>(database(), 'SELECT did FROM trail WHERE account_id IS NULL')
     expect(nobody.filter(came)).toEqual([])

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { arcRun, arcVolts, settingsCard } from '~~/core/setup'
+import { arcRun, arcVolts, atTheArc, settingsCard } from '~~/core/setup'
 import { formatHeat, formatSpeed, formatTime, type LengthUnit } from '~~/core/units'
 import { cardCase, laneName, passOf, thicknessOf } from '~~/core/coupon'
 import { runAs } from '~~/core/trade'
@@ -30,7 +30,8 @@ const run = computed(() => {
   if (!coupon || !bead.value?.arcSeconds || !timed.value) return null
   const { ticket, piece } = coupon
   const pass = passOf(coupon, bead.value)
-  const { classification, currentA } = pass ?? ticket
+  const { classification, currentA: panelA } = pass ?? ticket
+  const currentA = atTheArc(panelA, ticket.panelOffsetA)
   const card = settingsCard(
     pass
       ? cardCase(coupon, pass)

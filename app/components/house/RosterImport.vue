@@ -2,10 +2,10 @@
 import type { Section } from '~~/contract/people'
 import { today } from '~/composables/shopClock'
 import { useFieldErrors } from '~/composables/fieldErrors'
+import { decodeText } from '~/composables/listFile'
 import { usePeople } from '~/stores/people'
 import {
   checkedLine,
-  decodeText,
   matchColumns,
   readTable,
   rosterLines,

@@ -2,6 +2,7 @@ import { isValid, parse } from 'date-fns'
 import Papa from 'papaparse'
 import { ValidationError } from 'yup'
 import { rosterImportSchema, type RosterImport } from '~~/contract/people'
+import { plainHeading } from '~/composables/listFile'
 
 /** Lists of people as they come out of a spreadsheet, a college's system or a mail: read, matched, checked. */
 export type RosterStudent = RosterImport['students'][number]
@@ -34,22 +35,8 @@ const CALLED: Readonly<Record<RosterField, readonly string[]>> = {
   'booth': ['booth', 'booth number', 'bay', 'station', 'stall', 'place', 'seat'],
 }
 const ONE_LINE = '01900000-0000-7000-8000-000000000000'
-const plain = (heading: string) =>
-  heading
-    .toLowerCase()
-    .replace(/[^\p{L}\p{N}]+/gu, ' ')
-    .trim()
 const fieldCalled = (heading: string): RosterField | null =>
-  ROSTER_FIELDS.find(field => CALLED[field].includes(plain(heading))) ?? null
-
-/** Decodes a file's bytes: UTF-8, or Latin-1 when they are not UTF-8. */
-export function decodeText(bytes: ArrayBuffer): string {
-  try {
-    return new TextDecoder('utf-8', { fatal: true }).decode(bytes)
-  } catch {
-    return new TextDecoder('windows-1252').decode(bytes)
-  }
-}
+  ROSTER_FIELDS.find(field => CALLED[field].includes(plainHeading(heading))) ?? null
 
 /**
  * A list as it was pasted or read from a file: commas, semicolons or tabs. Its first line names the columns, unless no

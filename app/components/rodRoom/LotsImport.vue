@@ -2,8 +2,8 @@
 import { v7 as uuid } from 'uuid'
 import { lotName } from '~~/core/rodRoom'
 import { useFieldErrors } from '~/composables/fieldErrors'
+import { decodeText } from '~/composables/listFile'
 import { useRods } from '~/stores/rods'
-import { decodeText } from '../house/rosterFile'
 import { readLots } from './lotsFile'
 
 /** Lots from a list, as our own goes out or as a spreadsheet has it: shown line by line; all come in, or none. */

@@ -2,6 +2,7 @@ import Papa from 'papaparse'
 import { ValidationError } from 'yup'
 import { rodLotsImportSchema, type RodLotSave } from '~~/contract/rodRoom'
 import { ELECTRODES, ROD_SIZES } from '~~/core/trade'
+import { plainHeading } from '~/composables/listFile'
 import { LOT_COLUMNS, type LotColumn } from '~/papers/lotColumns'
 
 /** A line of a list of lots: what it says, how many rods lie there, and what is wrong with it. */
@@ -11,15 +12,9 @@ export interface LotLine {
   readonly errors: readonly string[]
 }
 
-const plain = (heading: string) =>
-  heading
-    .toLowerCase()
-    .replace(/[^\p{L}\p{N}]+/gu, ' ')
-    .trim()
-
 const columnCalled = (heading: string): LotColumn | null =>
   (Object.keys(LOT_COLUMNS) as LotColumn[]).find(column =>
-    LOT_COLUMNS[column].some(name => plain(name) === plain(heading)),
+    LOT_COLUMNS[column].some(name => plainHeading(name) === plainHeading(heading)),
   ) ?? null
 
 /** No rod is of it. */
