@@ -6,11 +6,11 @@ import { CAUSE_WORLDS, causesTrial } from './causesTrial'
  * is changed for the worse shows here before it reaches anybody. Floors stand a little under what comes out.
  */
 const FLOORS: Readonly<Record<string, { readonly top: number; readonly brier: number; readonly helped: number }>> = {
-  'pads': { top: 0.76, brier: 0.72, helped: 0.76 },
-  'pads, another law': { top: 0.81, brier: 0.64, helped: 0.81 },
-  'T fillets': { top: 0.6, brier: 0.95, helped: 0.65 },
-  'open roots, plate': { top: 0.6, brier: 0.93, helped: 0.63 },
-  'open roots, fixed pipe': { top: 0.62, brier: 0.9, helped: 0.68 },
+  'pads': { top: 0.79, brier: 0.65, helped: 0.81 },
+  'pads, another law': { top: 0.84, brier: 0.54, helped: 0.86 },
+  'T fillets': { top: 0.67, brier: 0.88, helped: 0.68 },
+  'open roots, plate': { top: 0.64, brier: 0.9, helped: 0.67 },
+  'open roots, fixed pipe': { top: 0.65, brier: 0.88, helped: 0.72 },
 }
 
 describe.each(CAUSE_WORLDS)('causes of $name', world => {
@@ -28,7 +28,7 @@ describe.each(CAUSE_WORLDS)('causes of $name', world => {
   })
   it('are no worse for what the student said', () => {
     expect(told.brier).toBeLessThan(marks.brier + 0.01)
-    expect(told.topOne).toBeGreaterThan(marks.topOne - 0.015)
+    expect(told.topOne).toBeGreaterThan(marks.topOne - 0.02)
   })
   it('are seldom said likelier than they are', () => {
     for (const { said, came } of told.tenths.filter(row => row.count >= 50))

@@ -31,6 +31,17 @@ describe('signs', () => {
     const undercut = (beads: readonly number[]) => beads.map(n => aFlaw({ id: `u${n}`, beadId: `b${n}` }))
     expect(seen(marked(undercut([4, 5, 6])))).toContain('growing')
     expect(seen(marked(undercut([1, 4, 5, 6])))).not.toContain('growing')
+    expect(seen(marked(undercut([4, 5])))).not.toContain('growing')
+  })
+  it('sees that heat grows by all that heat shows: four times as much on the second half as on the first', () => {
+    const on = (n: number, flaw: FlawMark['flaw']) =>
+      aFlaw({ id: `${flaw}${n}`, beadId: `b${n}`, flaw, side: null, severity: 2 })
+    const late = [on(4, 'spatter'), on(5, 'irregular surface'), on(6, 'sagging')]
+    expect(seen(marked(late))).toContain('growing')
+    expect(seen(marked([...late, on(6, 'spatter'), on(2, 'spatter')]))).toContain('growing')
+    expect(seen(marked([...late, on(2, 'spatter')]))).not.toContain('growing')
+    // Slag is left, not grown.
+    expect(seen(marked([on(4, 'slag'), on(5, 'slag'), on(6, 'slag')]))).not.toContain('growing')
   })
   it('weighs what is everywhere more than a single slip', () => {
     const strength = (beads: readonly number[]) => signsOf(marked(whole('crooked', beads)), rules).signs[0]!.share

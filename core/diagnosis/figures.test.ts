@@ -1,9 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import type { Mark, TryMark } from '../coupon'
-import { aCoupon, aFlaw, aJoint } from '../coupon/example'
+import { aCoupon, aFlaw, aJoint, EXAMPLE_PIPE } from '../coupon/example'
 import { DEFAULT_HOUSE_RULES as rules } from '../house'
+import { currentWindow } from '../setup'
+import { inches } from '../units'
 import { CAUSES, diagnoseSigns, priorsFor, SIGNS, signsOf, strengthOn, type CauseId, type SignId } from '.'
-import { findingsOf } from './network'
+import { findingsOf, networkOf } from './network'
 
 /** Figures of the diagnosis that an instructor acts on, each held where it is: a test fails when one is changed. */
 
@@ -15,12 +17,22 @@ const oddsOf = (chance: number) => chance / (1 - chance)
 
 describe('a set-up outside its window', () => {
   // E7018 of 1/8 in, flat: 115 to 140 A as schools run it.
-  it('is nine times as likely the cause as at the end of the window, and speaks against its opposite tenfold', () => {
-    const inside = at(150)
-    const outside = at(151)
-    const times = (id: CauseId) => oddsOf(prior(outside, id)) / oddsOf(prior(inside, id))
-    expect(times('current high')).toBeCloseTo(9, 0)
-    expect(times('current low')).toBeCloseTo(0.1, 1)
+  it('is nine times as likely the cause as at the end of the window, six times there as in its middle', () => {
+    const window = currentWindow('E7018', inches(1 / 8), '1G', rules)
+    const [middle, end] = [(window.lowA + window.highA) / 2, window.highA]
+    const times = (id: CauseId, to: number, from: number) => oddsOf(prior(at(to), id)) / oddsOf(prior(at(from), id))
+    expect(times('current high', end + 0.01, end)).toBeCloseTo(9, 6)
+    expect(times('current high', end, middle)).toBeCloseTo(Math.exp(1.8), 6)
+    // Where it is set toward one end, the other is the less likely; beyond it, no less than at it.
+    expect(times('current low', end, middle)).toBeCloseTo(Math.exp(-1.8), 6)
+    expect(times('current low', end + 20, end)).toBeCloseTo(1, 6)
+    expect(times('current low', window.lowA - 0.01, middle)).toBeCloseTo(9 * Math.exp(1.8), 6)
+  })
+  it('in the middle of its window it is hardly the current', () => {
+    const window = currentWindow('E7018', inches(1 / 8), '1G', rules)
+    const shipped = CAUSES.find(cause => cause.id === 'current high')!.prior
+    const found = prior(at((window.lowA + window.highA) / 2), 'current high')
+    expect(oddsOf(found) / oddsOf(shipped)).toBeCloseTo(0.4, 6)
   })
   it('a wrong polarity is as good as certain, a right one all but rules it out', () => {
     expect(prior(at(100, { classification: 'E6010', polarity: 'DCEN' }), 'polarity')).toBeGreaterThan(0.98)
@@ -29,6 +41,14 @@ describe('a set-up outside its window', () => {
   it('hours out of the oven beyond the house’s make a damp rod eight times as likely', () => {
     const fresh = oddsOf(prior(at(130, { hoursOut: 1 }), 'damp rod'))
     expect(oddsOf(prior(at(130, { hoursOut: 9 }), 'damp rod')) / fresh).toBeCloseTo(8, 6)
+  })
+})
+
+describe('what the piece allows', () => {
+  it('a pipe goes round: low ends are no edges that were not built up to', () => {
+    const pipe = aJoint(EXAMPLE_PIPE, { position: '5G', travel: 'up' })
+    expect(prior(pipe, 'ends')).toBeLessThan(1e-4)
+    expect(prior(at(130), 'ends')).toBeCloseTo(CAUSES.find(cause => cause.id === 'ends')!.prior, 9)
   })
 })
 
@@ -59,10 +79,28 @@ describe('how a finding weighs', () => {
     expect(found(0.35).slip).toBe(0)
     expect(found(0.01, 'crack along').slip).toBe(0)
   })
-  it('one in five signs is there and not marked; one no in seven is wrong', () => {
+  it('one in five signs is there and not marked; one no in four is wrong', () => {
     const [marked, asked] = findingsOf({ signs: [], absent: ['spatter', 'rod glows'] })
     expect(marked!.slip).toBe(0.2)
-    expect(asked!.slip).toBe(0.15)
+    expect(asked!.slip).toBe(0.25)
+  })
+  it('a short run shows less than a pad of six beads, by slips and by causes, and no less is said of half a bead', () => {
+    const leg = { kind: 'T', lengthMm: 152.4, thicknessMm: 9.525, gapMm: 0, legMm: 6.35, sides: 1 } as const
+    const of = (lengthMm: number) => signsOf(aJoint({ ...leg, lengthMm }, FLAT), rules).pads
+    expect(signsOf(at(130), rules).pads).toBe(1)
+    expect(of(152.4)).toBeCloseTo(1 / 6, 12)
+    expect(of(20)).toBeCloseTo(1 / 12, 12)
+    const chances = (id: SignId, pads: number) => {
+      const { leak, shows } = networkOf([], pads).signs[SIGNS.findIndex(sign => sign.id === id)]!
+      return { leak, arcLong: shows[CAUSES.findIndex(cause => cause.id === 'arc long')]! }
+    }
+    const [pad, half] = [chances('spatter', 1), chances('spatter', 0.5)]
+    // Two halves that show it each by itself show it as often as the whole.
+    expect(1 - (1 - half.leak) ** 2).toBeCloseTo(pad.leak, 12)
+    expect(1 - (1 - half.arcLong) ** 2).toBeCloseTo(pad.arcLong, 12)
+    // What is only told, or shows at a start, is not of a length.
+    for (const id of ['arc fluttered', 'start pinholes', 'root concave'] as const)
+      expect(chances(id, 0.5)).toEqual(chances(id, 1))
   })
   it('a student who says that something was so is wrong one time in twenty; what is said is nowhere on the coupon', () => {
     const [said] = findingsOf({ signs: [{ id: 'rod glows', markIds: [], share: 1, told: true }], absent: [] })

@@ -46,7 +46,7 @@ export function flawSigns(document: CouponDocument): Sign[] {
   // Where no toe is above the other, the one that is eaten more is called the upper, whichever way it is drawn.
   const turned = !isLevel(document) && leansToLower(undercut, overlap)
   const atStarts = pores.filter(mark => isNearTry(document, mark))
-  const heats = [...undercut, ...overlap, ...of('sagging')]
+  const heats = HEAT_SHOWS.flatMap(of)
   const joint = !isPlate(document.piece)
   return [
     ...bySide(undercut, { upper: 'undercut upper', lower: 'undercut lower', both: 'undercut both' }, turned, see),
@@ -129,13 +129,15 @@ function isAtEnd(document: CouponDocument, flaw: FlawMark): boolean {
   )
 }
 
-/** Nothing on the first half of the beads, and three or more on the second: heat builds up. */
+/** What a plate that gets hotter from bead to bead shows more and more of. Common practice. */
+const HEAT_SHOWS: readonly FlawMark['flaw'][] = ['undercut', 'overlap', 'sagging', 'spatter', 'irregular surface']
+/** It grows where the second half of the beads shows three of them or more, and so many times what the first does. */
+const FEWEST_LATE = 3
+const LATE_TO_EARLY = 4
+
 function grows(document: CouponDocument, flaws: readonly FlawMark[]): boolean {
+  if (!isPlate(document.piece) || document.beads.length < 4) return false
   const half = document.beads.length / 2
-  return (
-    isPlate(document.piece) &&
-    document.beads.length >= 4 &&
-    flaws.length >= 3 &&
-    flaws.every(flaw => beadNumber(document, flaw.beadId) > half)
-  )
+  const late = flaws.filter(flaw => beadNumber(document, flaw.beadId) > half).length
+  return late >= FEWEST_LATE && late >= LATE_TO_EARLY * (flaws.length - late)
 }

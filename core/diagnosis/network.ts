@@ -3,14 +3,28 @@ import { CAUSES } from './causes'
 import { infer, type Network, type Posterior, type SignFinding } from './inference'
 import type { SeenSigns, Sign } from './sign'
 import { FEWEST_TRIES } from './trySigns'
-import { signOf, SIGNS, type SignId } from './signTable'
+import { signOf, SIGNS, type LookedFor, type SignId } from './signTable'
 
 /** What each sign is shown by, in the order of `CAUSES`. */
 const SHOWN = SIGNS.map(({ id, leak }) => ({ leak, shows: CAUSES.map(cause => cause.shows[id] ?? 0) }))
 const INDEX = new Map(SIGNS.map((sign, index) => [sign.id, index]))
 
-/** The causes and signs as a network, with the chances of a coupon. */
-export const networkOf = (priors: readonly number[]): Network => ({ priors, signs: SHOWN })
+/** What may show anywhere along a bead, so that the less bead there is the less of it shows. */
+const ALONG_BEADS: ReadonlySet<LookedFor> = new Set(['always', 'laps', 'joints'])
+
+/**
+ * The causes and signs as a network, with the chances of a coupon.
+ * @param pads how much bead was looked at, in pads, above 0 and at most 1: each part of a pad shows a sign by itself
+ */
+export function networkOf(priors: readonly number[], pads = 1): Network {
+  const inPart = (chance: number) => 1 - (1 - chance) ** pads
+  return {
+    priors,
+    signs: SHOWN.map((row, index) =>
+      ALONG_BEADS.has(SIGNS[index]!.lookedFor) ? { leak: inPart(row.leak), shows: row.shows.map(inPart) } : row,
+    ),
+  }
+}
 
 /**
  * A sign on one bead of many may be a slip: so much of its weight is lost; on a third of them or more, none. Fitted
@@ -64,7 +78,7 @@ const leakAmong = (leak: number, tries: number) => 1 - (1 - leak) ** (tries / FE
  * Share of the times that a sign is there and nobody marks it, as only what matters is marked; and that a student's
  * no is wrong. Common practice.
  */
-const OVERLOOKED = { marked: 0.2, asked: 0.15 } as const
+const OVERLOOKED = { marked: 0.2, asked: 0.25 } as const
 
 /** A student who says that something was so is wrong so often. Common practice. */
 const TOLD_WRONG = 0.05
@@ -95,7 +109,7 @@ export function findingsOf({ signs, absent }: SeenSigns): SignFinding[] {
 
 /** The posterior of all causes, given priors and what was found. */
 export const posterior = (priors: readonly number[], seen: SeenSigns): Posterior =>
-  infer(networkOf(priors), findingsOf(seen))
+  infer(networkOf(priors, seen.pads), findingsOf(seen))
 
 /** Chance that a cause shows a sign, and chance of the sign without any. */
 export const shows = (id: SignId) => SHOWN[INDEX.get(id)!]!

@@ -11,7 +11,7 @@ const read = (ids: SignId[], ticket = {}) =>
 
 describe('why the change is not for the likeliest cause', () => {
   it('names the likelier one, and what more of goes away', () => {
-    const { causes, change, notLikeliest } = read(['restart low', 'puddle sluggish'])
+    const { causes, change, notLikeliest } = read(['restart low', 'puddle sluggish'], { currentA: 118 })
     expect([causes[0]!.cause.id, change!.cause.id]).toEqual(['current low', 'too short in crater'])
     expect(notLikeliest).toBe('Current too low is likelier, but this takes away more of dips or gaps at restarts')
   })

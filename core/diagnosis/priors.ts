@@ -1,6 +1,7 @@
 import {
   cardCurrent,
   fitUpWanted,
+  isPipe,
   isPlate,
   isTry,
   passRemarks,
@@ -111,31 +112,44 @@ function rodSays(document: CouponDocument, rules: HouseRules, by: By): void {
 const offOf = (currentA: number, { lowA, highA }: { readonly lowA: number; readonly highA: number }) =>
   (currentA - (lowA + highA) / 2) / Math.max(1, (highA - lowA) / 2)
 
+const IN_THE_MIDDLE = 0.4
+/** From the middle to the end, as a power of e; and once more beyond it. */
+const TO_THE_END = 1.8
+const BEYOND = 9
+/** A run that shows nothing says so much less, as a power. */
+const ELSEWHERE = 0.5
+
 /**
- * The current of the runs that show something, each against its own window; on a pad they are all run by the ticket.
- * A run outside its window stays evidence even where nothing is marked on it.
+ * How much likelier a wrong current is by where in its window a run was set: in the middle it is hardly the current, at
+ * the end it may be, beyond it mostly is. Common practice.
+ * @param toward how far it was set that way, in half widths of its window: 0 the middle, 1 the end
+ */
+function currentTimes(toward: number): number {
+  const inWindow = IN_THE_MIDDLE * Math.exp(TO_THE_END * Math.max(-1, Math.min(1, toward)))
+  return toward > 1 ? BEYOND * inWindow : inWindow
+}
+/**
+ * The current of each run against its own window; on a pad all are run by the ticket. A run that shows nothing says
+ * less, but what was set outside its window stays evidence.
  */
 function currentSays(document: CouponDocument, marks: readonly Mark[], rules: HouseRules, by: By): void {
   const { ticket, passes = [] } = document
-  const offs =
+  const showing = new Set(passesOf(document, marks).map(pass => pass.id))
+  const runs =
     passes.length === 0
-      ? [offOf(ticket.currentA, ticketWindow(ticket, rules))]
-      : (passesOf(document, marks).length > 0 ? passesOf(document, marks) : passes).map(pass =>
-          offOf(pass.currentA, cardCurrent(document, pass, rules)),
-        )
-  const [hottest, coldest] = [Math.max(...offs), Math.min(...offs)]
-  const within = (off: number) => Math.max(-1, Math.min(1, off))
-  by(Math.exp(0.9 * within(hottest)), 'current high')
-  by(Math.exp(-0.9 * within(coldest)), 'current low')
-  if (hottest > 1) by(9, 'current high')
-  if (coldest < -1) by(9, 'current low')
-  if (hottest > 1 && coldest >= -1) by(0.1, 'current low')
-  if (coldest < -1 && hottest <= 1) by(0.1, 'current high')
-  const elsewhere = new Set(passes.flatMap(pass => passRemarks(document, pass, rules)).map(remark => remark.finding))
-  if (elsewhere.has('current high') && hottest <= 1) by(2, 'current high')
-  if (elsewhere.has('current low') && coldest >= -1) by(2, 'current low')
+      ? [{ off: offOf(ticket.currentA, ticketWindow(ticket, rules)), shows: true }]
+      : passes.map(pass => ({
+          off: offOf(pass.currentA, cardCurrent(document, pass, rules)),
+          shows: showing.size === 0 || showing.has(pass.id),
+        }))
+  for (const [cause, way] of [
+    ['current high', 1],
+    ['current low', -1],
+  ] as const) {
+    const times = runs.map(({ off, shows }) => currentTimes(way * off) ** (shows ? 1 : ELSEWHERE))
+    by(Math.max(...times), cause)
+  }
 }
-
 function positionSays(document: CouponDocument, by: By): void {
   const lies = runAs(document.ticket.position)
   if (lies === '2G') by(2, 'work angle')
@@ -154,7 +168,8 @@ function pieceSays(document: CouponDocument, rules: HouseRules, by: By): void {
   if (beads.length < 2) by(RULED_OUT, 'aim', 'valley narrow')
   const tried = new Set(marks.filter(isTry).map(mark => mark.kind))
   if (!tried.has('restart') && !tried.has('tie-in')) by(RULED_OUT, 'too long in crater', 'too short in crater')
-  if (!tried.has('end')) by(RULED_OUT, 'ends')
+  // A pipe goes round: there is no edge to build up to.
+  if (!tried.has('end') || isPipe(piece)) by(RULED_OUT, 'ends')
   // Nothing lies between the beads of a joint that is one bead, unless it was restarted.
   if (beads.length < 2 && !marks.some(mark => mark.kind === 'restart')) by(RULED_OUT, 'not cleaned')
   if (HAS_AN_EDGE.has(piece.kind)) by(0.2, 'work angle')

@@ -1,4 +1,5 @@
 import type { CouponDocument, Mark } from '../coupon'
+import { inches } from '../units'
 import { PLACES, strengthOn } from './strength'
 import type { SignId } from './signTable'
 
@@ -18,10 +19,26 @@ export interface Sign {
 export interface SeenSigns {
   readonly signs: readonly Sign[]
   readonly absent: readonly SignId[]
+  /** How much bead there was to look at, in pads, at most 1 (`padsOf`); 1 where nobody says. */
+  readonly pads?: number
 }
 
 /** The beads that were laid; a root side is looked at, not laid. */
 export const laid = (document: CouponDocument) => document.beads.filter(bead => bead.face !== 'root')
+
+/** Six beads of six inches, mm: what the chances of the tables are said of. */
+const A_PAD_MM = 6 * inches(6)
+/** Of less than half a bead nothing less is said. */
+const LEAST_PADS = 1 / 12
+
+/**
+ * How much bead was laid, in pads of six beads, at most one: a short run shows less of what is wrong with it.
+ * @example padsOf(filletOfThreeBeads) // 0.5
+ */
+export function padsOf(document: CouponDocument): number {
+  const laidMm = laid(document).reduce((sum, { fromMm, toMm }) => sum + toMm - fromMm, 0)
+  return Math.min(1, Math.max(LEAST_PADS, laidMm / A_PAD_MM))
+}
 
 /**
  * A sign on some marks, as a share of the coupon's beads: each counts by how strongly it shows there. One slip on a

@@ -117,7 +117,7 @@ export const SIGNS: readonly SignRow[] = [
   row('crater', 'craters not filled', 'ends', 0.05),
   row('ends low', 'ends not built up', 'ends', 0.04),
   row('lap off', 'laps between beads off', 'laps', 0.05),
-  row('growing', 'grows from bead to bead', 'rows', 0.01),
+  row('growing', 'grows from bead to bead', 'rows', 0.03),
   row('wide', 'beads wide', 'widths', 0.06, 0.8, 'Is the bead wider than it should be?'),
   row('narrow', 'beads narrow', 'widths', 0.06, 0.8, 'Is the bead narrower than it should be?'),
   row('one wall', 'one wall not fused', 'joints', 0.02, 2),

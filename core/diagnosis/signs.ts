@@ -3,7 +3,7 @@ import { isGauge, isPlate, isTry } from '../coupon'
 import type { HouseRules } from '../house'
 import { flawSigns } from './flawSigns'
 import { gaugeSigns } from './gaugeSigns'
-import { laid, type SeenSigns, type Sign } from './sign'
+import { laid, padsOf, type SeenSigns, type Sign } from './sign'
 import { SIGNS, signOf, type LookedFor, type SignId } from './signTable'
 import { trySigns } from './trySigns'
 
@@ -26,6 +26,7 @@ export function signsOf(document: CouponDocument, rules: HouseRules): SeenSigns 
   const looked = signs.length > 0 && signs.every(sign => sign.told) ? NOTHING : lookedAt(document)
   return {
     signs,
+    pads: padsOf(document),
     absent: SIGNS.filter(({ id, lookedFor }) => !found.has(id) && (denied.has(id) || looked.has(lookedFor))).map(
       sign => sign.id,
     ),
