@@ -6,10 +6,19 @@ import { demoBook, DEMO_LOTS } from './rods'
 const NOW = new Date('2026-11-27T19:00:00Z')
 const lots = DEMO_LOTS.map((lot, n) => ({ ...lot, id: `lot${n}` }))
 
+/** Ten students, two evenings a week, three coupons each. */
+const STUDENTS = Array.from({ length: 10 }, () =>
+  Array.from({ length: 18 }, (_, n) => ({
+    at: new Date(NOW.getTime() - (2 + 3.5 * n) * 86_400_000),
+    lot: n % 5 < 3 ? 0 : (n % 5) - 2,
+    coupons: 3,
+  })),
+)
+
 /** The demo's book as the server would write it. */
 function written(): RodMovement[] {
   const book: RodMovement[] = []
-  const lines = demoBook(10, NOW, seededRandom(7))
+  const lines = demoBook(STUDENTS, NOW, seededRandom(7))
   for (const [n, { lot, said, student, of, at }] of lines.entries()) {
     const own = book.filter(line => line.lotId === lots[lot]!.id)
     const studentId = student === null ? null : `s${student}`

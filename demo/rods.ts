@@ -1,4 +1,4 @@
-import { addDays, subDays } from 'date-fns'
+import { subDays } from 'date-fns'
 import { STUB_CLASSES, type RodLot, type SaidOfRods, type StubClass, type Stubs } from '../core/rodRoom'
 import type { Random } from '../core/statistics'
 import { inches } from '../core/units'
@@ -51,8 +51,14 @@ export interface DemoLine {
   readonly at: Date
 }
 
+/** What a student ran of one lot's kind on one class day, and when it was begun. */
+export interface DemoDay {
+  readonly at: Date
+  readonly lot: number
+  readonly coupons: number
+}
+
 const WEEKS = 9
-const EVENINGS = [0, 3]
 const nothing = { booth: null, stubs: null, why: '' }
 
 /** Stubs of so many rods: most burnt to the printing, those of beginners longer. */
@@ -66,30 +72,32 @@ function stubsOf(rods: number, tidy: number, random: Random): Stubs {
   return stubs
 }
 
+/** Rods that a coupon of the demo takes, from the least to the most. */
+const A_COUPON = [1.2, 2.2] as const
+
 /**
- * The book of the last weeks: what came, and on each evening what each student drew and brought back; at last what is
+ * The book of the last weeks: what came, and on each class day what each student drew and brought back; at last what is
  * out at this moment: one with time left, one nearly over, one past it.
- * @param students how many of the first section draw rods
+ * @param students what each student of the first section ran
  */
-export function demoBook(students: number, now: Date, random: Random): DemoLine[] {
+export function demoBook(students: readonly (readonly DemoDay[])[], now: Date, random: Random): DemoLine[] {
   const lines: DemoLine[] = []
   const add = (line: DemoLine) => lines.push(line) - 1
   const began = subDays(now, 7 * WEEKS + 1)
   for (const [lot, { came }] of DEMO_LOTS.entries())
     add({ lot, said: { kind: 'received', count: came, ...nothing }, student: null, of: null, at: began })
-  for (let week = 0; week < WEEKS; week++)
-    for (const evening of EVENINGS)
-      for (let student = 0; student < students; student++) {
-        if (random.chance(0.2)) continue
-        const at = addDays(began, 7 * week + evening)
-        const lot = random.pick([0, 0, 0, 1, 2])
-        const count = 4 + Math.floor(random.uniform() * 5)
-        const drawn = add({ lot, said: { ...nothing, kind: 'issued', count }, student, of: null, at })
-        const whole = random.chance(0.3) ? 1 : 0
-        const stubs = stubsOf(count - whole, 0.45 + 0.05 * (student % 10), random)
-        const back = new Date(at.getTime() + 2 * 3_600_000)
-        add({ lot, said: { ...nothing, kind: 'returned', count: whole, stubs }, student, of: drawn, at: back })
-      }
+  const days = students
+    .flatMap((own, student) => own.map(day => ({ ...day, student })))
+    .filter(({ at }) => at > began && at < now)
+    .sort((a, b) => a.at.getTime() - b.at.getTime())
+  for (const { student, at, lot, coupons } of days) {
+    const count = Math.ceil(coupons * (A_COUPON[0] + (A_COUPON[1] - A_COUPON[0]) * random.uniform()))
+    const drawn = add({ lot, said: { ...nothing, kind: 'issued', count }, student, of: null, at })
+    const whole = random.chance(0.3) ? 1 : 0
+    const stubs = stubsOf(count - whole, 0.45 + 0.05 * (student % 10), random)
+    const back = new Date(at.getTime() + 2 * 3_600_000)
+    add({ lot, said: { ...nothing, kind: 'returned', count: whole, stubs }, student, of: drawn, at: back })
+  }
   for (const [student, minutes] of OUT_MINUTES)
     add({
       lot: 0,

@@ -8,6 +8,7 @@ import {
   isPast,
   lotName,
   movementFault,
+  type CouponsRun,
   type Exposure,
   type Handful,
   type RodLot,
@@ -85,12 +86,18 @@ export const useRods = defineStore('rods', () => {
     if (intent.kind === 'rods' || intent.kind === 'oven reading') void load().catch(() => {})
   })
   const loaded = ref(false)
+  /** The coupons of the last weeks, by the rods they were run with. */
+  const runs = shallowRef<readonly CouponsRun[]>([])
 
   async function load(): Promise<void> {
     told.value = await request<RodRoom>('GET', '/api/rods')
     // What was kept from before says nothing of the clock now.
     if (reach.away === null) aheadMs = Date.parse(told.value.now) - Date.now()
     loaded.value = true
+  }
+
+  async function loadRuns(): Promise<void> {
+    runs.value = await request<CouponsRun[]>('GET', '/api/rods/coupons')
   }
 
   /** @throws RequestFailure with the field that is wrong */
@@ -181,5 +188,5 @@ export const useRods = defineStore('rods', () => {
     return late ? `${lotName(late.lot)} is past its hours: draw fresh rods first` : ''
   }
 
-  return { room, loaded, load, keepLot, importLots, write, noteOven, drawnAt, inHand, outOfDate }
+  return { room, runs, loaded, load, loadRuns, keepLot, importLots, write, noteOven, drawnAt, inHand, outOfDate }
 })

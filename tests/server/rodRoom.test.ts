@@ -4,7 +4,9 @@ import type { Problem } from '../../contract/problem'
 import type { RodLotSave, RodRoom } from '../../contract/rodRoom'
 import type { FloorBooths } from '../../contract/shop'
 import { WAITED } from '../../contract/waited'
-import type { SaidOfRods } from '../../core/rodRoom'
+import { usualPiece, type CouponDocument } from '../../core/coupon'
+import { aCoupon, aJoint } from '../../core/coupon/example'
+import type { CouponsRun, SaidOfRods } from '../../core/rodRoom'
 import type { WelderTest } from '../../core/welderTest'
 import { aTest } from '../../core/welderTest/example'
 import { database, run } from '../../server/store/database'
@@ -221,6 +223,48 @@ describe('the book', () => {
     expect(seen.map(line => line.studentId)).toEqual([undefined, student.id])
     expect((await rods(other)).names).toEqual({ [student.id]: 'Jago Trew' })
     expect((await rods(school.lead)).movements.find(line => line.lotId === lotId)?.studentId).toBe(school.mine.id)
+  })
+})
+
+describe('coupons by the rods they were run with', () => {
+  const today = new Date().toISOString().slice(0, 10)
+  const save = async (document: CouponDocument) => {
+    const body = { baseVersion: 0, why: '', document }
+    expect((await school.lead.ask('PUT', `/api/coupons/${uuid()}`, body)).status).toBe(200)
+  }
+  const runs = async (by = school.instructor) => (await by.ask<CouponsRun[]>('GET', '/api/rods/coupons')).body
+
+  it('are counted alike where they were run alike: a joint by the rods of its passes, mock tests apart', async () => {
+    const { section, student } = await addClass(school, 'Cost Z', 'Tamsin Quill')
+    const pad = { ...aCoupon({ studentId: student.id }), classDay: today }
+    await save(pad)
+    await save(pad)
+    await save({ ...pad, mock: true })
+    // Long before the book that a screen is given.
+    await save({ ...pad, classDay: '2024-10-05' })
+    const root = usualPiece('plate groove', true)
+    const joint = { ...aJoint(root, { position: '3G', travel: 'up' }), studentId: student.id, classDay: today }
+    const [first, ...fill] = joint.passes!
+    await save({ ...joint, passes: [{ ...first!, classification: 'E6010', polarity: 'DCEP' }, ...fill] })
+    const own = (await runs()).filter(row => row.studentId === student.id)
+    const said = own.map(({ mock, kinds, coupons, classDay }) => [mock, kinds, coupons, classDay])
+    expect(said).toHaveLength(3)
+    expect(said).toEqual(
+      expect.arrayContaining([
+        [false, ['E7018 1/8 in'], 2, today],
+        [true, ['E7018 1/8 in'], 1, today],
+        [false, ['E6010 1/8 in', 'E7018 1/8 in'], 1, today],
+      ]),
+    )
+    expect(new Set(own.map(row => row.rung))).toEqual(new Set([pad.ticket.rung]))
+    // Who does not teach that section is told nothing of it; who teaches it alone, of it alone.
+    const account = { name: 'Cost Keeper', username: 'cost-keeper', role: 'instructor', studentId: null, active: true }
+    const fields = { ...account, sectionIds: [section.id], password: GIVEN }
+    expect((await school.lead.ask('POST', '/api/accounts', fields)).status).toBe(201)
+    const keeper = await new Visitor().takeUp('cost-keeper')
+    await save({ ...pad, studentId: school.mine.id })
+    expect(new Set((await runs(keeper)).map(row => row.studentId))).toEqual(new Set([student.id]))
+    expect((await runs(school.lead)).some(row => row.studentId === school.mine.id)).toBe(true)
   })
 })
 

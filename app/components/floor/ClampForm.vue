@@ -80,7 +80,7 @@ async function save() {
 .both {
   margin-top: 6px;
   display: grid;
-  grid-template-columns: 1fr 1fr;
+  grid-template-columns: repeat(auto-fit, minmax(180px, 1fr));
   gap: 12px;
 }
 </style>

@@ -116,10 +116,6 @@ h2 {
   align-items: center;
   gap: 8px 14px;
 }
-.file input {
-  min-height: 44px;
-  padding-top: 10px;
-}
 .alert {
   color: var(--poor);
   font-weight: 550;

@@ -3,6 +3,7 @@ import { v7 as uuid } from 'uuid'
 import { lotName } from '~~/core/rodRoom'
 import { useFieldErrors } from '~/composables/fieldErrors'
 import { decodeText } from '~/composables/listFile'
+import { LOT_COLUMNS } from '~/papers/lotColumns'
 import { useRods } from '~/stores/rods'
 import { readLots } from './lotsFile'
 
@@ -17,6 +18,9 @@ const lines = shallowRef<
 >([])
 const wrong = computed(() => lines.value.filter(line => line.errors.length > 0).length)
 const MOST_BYTES = 300_000
+const COLUMNS = Object.values(LOT_COLUMNS)
+  .map(([ours]) => ours)
+  .join(', ')
 
 async function take(event: Event) {
   const file = (event.target as HTMLInputElement).files?.[0]
@@ -41,6 +45,9 @@ async function bringIn() {
     @submit="lines.length > 0 && wrong === 0 ? bringIn() : undefined"
     @close="$emit('close')"
   >
+    <p v-if="lines.length === 0" class="quiet">
+      Its first line names the columns, as our own list has them: {{ COLUMNS }}. A spreadsheet’s own names do as well.
+    </p>
     <label class="file">A CSV file<input type="file" accept=".csv,.txt,text/csv" @change="take" /></label>
     <p v-if="problem" role="alert" class="alert">{{ problem }}</p>
     <p v-if="wrong > 0" role="alert" class="alert">
@@ -66,10 +73,6 @@ async function bringIn() {
   flex-wrap: wrap;
   align-items: center;
   gap: 8px 14px;
-}
-.file input {
-  min-height: 44px;
-  padding-top: 10px;
 }
 ul {
   max-height: 46dvh;

@@ -1,0 +1,93 @@
+<script setup lang="ts">
+import { couponCosts, type RodsTaken } from '~~/core/rodRoom'
+import { dayOf } from '~/composables/shopClock'
+import { useRods } from '~/stores/rods'
+
+/** What coupons cost in rods, as drawn and read: all together, by rung, for mock tests, by student. */
+const rods = useRods()
+const SHOWN = 5
+
+const costs = computed(() => couponCosts(rods.room.movements, rods.room.lots, rods.runs, dayOf))
+const tables = computed(() => [
+  { by: 'By rung', rows: costs.value.byRung.slice(0, SHOWN).map(row => ({ name: row.rung, row })) },
+  { by: 'By student', rows: named.value.slice(0, SHOWN) },
+])
+/** Those of one's own sections: of others no name is told. */
+const named = computed(() =>
+  costs.value.byStudent.flatMap(row => {
+    const name = rods.room.names[row.studentId]
+    return name ? [{ name, row }] : []
+  }),
+)
+const perCoupon = ({ rods: burnt, coupons }: RodsTaken) => (burnt / coupons).toFixed(1)
+const money = ({ cents, coupons }: RodsTaken) => (cents === null ? null : (cents / coupons / 100).toFixed(2))
+const each = (row: RodsTaken) => [`${perCoupon(row)} rods`, money(row)].filter(part => part !== null).join(', ')
+const of = ({ coupons }: RodsTaken) => `${coupons} ${coupons === 1 ? 'coupon' : 'coupons'}`
+</script>
+
+<template>
+  <section class="panel cost" aria-label="What a coupon costs">
+    <h2>What a coupon costs</h2>
+    <p v-if="costs.all.coupons === 0" class="quiet">
+      Said once coupons are read of students whose rods are written down as they draw them.
+    </p>
+    <template v-else>
+      <p class="num">
+        <b>{{ each(costs.all) }}</b> a coupon, over {{ of(costs.all) }} whose rods are in the book<template
+          v-if="costs.mocks.coupons > 0"
+          >; {{ each(costs.mocks) }} a mock test</template
+        >. Rods alone, in what the boxes cost.
+      </p>
+      <table v-for="{ by, rows } in tables" :key="by" class="num">
+        <thead>
+          <tr>
+            <th scope="col">{{ by }}</th>
+            <th scope="col">rods a coupon</th>
+            <th scope="col">cost</th>
+            <th scope="col">coupons</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="{ name, row } in rows" :key="name">
+            <th scope="row">{{ name }}</th>
+            <td>{{ perCoupon(row) }}</td>
+            <td>{{ money(row) ?? '–' }}</td>
+            <td>{{ row.coupons }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.cost {
+  padding: 16px 18px;
+  display: grid;
+  gap: 8px;
+}
+h2 {
+  font-size: 1.05rem;
+  font-weight: 700;
+}
+table {
+  font-size: 0.95rem;
+}
+th,
+td {
+  padding: 3px 0 3px 12px;
+  text-align: right;
+  font-weight: 400;
+}
+th:first-child {
+  padding-left: 0;
+  text-align: left;
+}
+thead th {
+  color: var(--quiet);
+  font-size: 0.85rem;
+}
+tbody th {
+  font-weight: 600;
+}
+</style>

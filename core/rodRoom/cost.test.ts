@@ -1,0 +1,112 @@
+import { describe, expect, it } from 'vitest'
+import { couponCosts, type CouponsRun, type RodLot, type RodMovement } from '.'
+
+const lot = (id: string, change: Partial<RodLot> = {}): RodLot => ({
+  id,
+  classification: 'E7018',
+  diameterMm: 3.175,
+  makersLot: '4711',
+  resistant: false,
+  receivedOn: '2026-09-01',
+  rodsInBox: 100,
+  boxPriceCents: 3000,
+  place: 'oven 1',
+  ...change,
+})
+const LOTS = [lot('basic'), lot('root', { classification: 'E6010', boxPriceCents: 4000 })]
+let n = 0
+const line = (
+  lotId: string,
+  kind: RodMovement['kind'],
+  rods: number,
+  more: Partial<RodMovement> = {},
+): RodMovement => ({
+  id: `m${++n}`,
+  lotId,
+  kind,
+  rods,
+  studentId: 'runa',
+  at: '2026-10-05T18:00:00Z',
+  by: '',
+  why: '',
+  ...more,
+})
+const run = (change: Partial<CouponsRun> = {}): CouponsRun => ({
+  studentId: 'runa',
+  classDay: '2026-10-05',
+  rung: 'Flat pad',
+  mock: false,
+  kinds: ['E7018 1/8 in'],
+  coupons: 3,
+  ...change,
+})
+const dayOf = (moment: string) => moment.slice(0, 10)
+const costs = (book: readonly RodMovement[], runs: readonly CouponsRun[], lots = LOTS) =>
+  couponCosts(book, lots, runs, dayOf)
+
+describe('what coupons cost in rods', () => {
+  it('is what was drawn that day less what came back whole, over the coupons of that day', () => {
+    const drawn = line('basic', 'issued', -8)
+    // Brought back the day after, by somebody else: still the rods of that day and that student.
+    const back = line('basic', 'returned', 2, { handfulId: drawn.id, studentId: undefined, at: '2026-10-06T09:00:00Z' })
+    expect(costs([drawn, back], [run()]).all).toEqual({ coupons: 3, rods: 6, cents: 180 })
+  })
+  it('is shared by what the day’s coupons were run for, and told by rung, by student and for mock tests', () => {
+    const book = [line('basic', 'issued', -8), line('basic', 'issued', -6, { studentId: 'oskar' })]
+    const runs = [
+      run({ coupons: 3 }),
+      run({ coupons: 1, rung: 'Test plate', mock: true }),
+      run({ studentId: 'oskar', coupons: 2 }),
+    ]
+    const { all, mocks, byRung, byStudent } = costs(book, runs)
+    expect(all).toEqual({ coupons: 6, rods: 14, cents: 420 })
+    expect(mocks).toEqual({ coupons: 1, rods: 2, cents: 60 })
+    // Flat pad: 6 of Runa’s 8 and Oskar’s 6, over five coupons.
+    expect(byRung).toEqual([
+      { rung: 'Flat pad', coupons: 5, rods: 12, cents: 360 },
+      { rung: 'Test plate', coupons: 1, rods: 2, cents: 60 },
+    ])
+    expect(byStudent.map(row => [row.studentId, row.rods / row.coupons])).toEqual([
+      ['oskar', 3],
+      ['runa', 2],
+    ])
+  })
+  it('of a joint of two rods is both of them; with one not in the book it is left out, not said too cheap', () => {
+    const joint = run({ coupons: 1, kinds: ['E6010 1/8 in', 'E7018 1/8 in'] })
+    const fill = line('basic', 'issued', -5)
+    expect(costs([fill, line('root', 'issued', -2)], [joint]).all).toEqual({ coupons: 1, rods: 7, cents: 230 })
+    expect(costs([fill], [joint]).all).toEqual({ coupons: 0, rods: 0, cents: 0 })
+  })
+  it('says no money where a box has no price, and still says the rods', () => {
+    const book = [line('basic', 'issued', -4)]
+    expect(costs(book, [run({ coupons: 2 })], [lot('basic', { boxPriceCents: null })]).all).toEqual({
+      coupons: 2,
+      rods: 4,
+      cents: null,
+    })
+  })
+  it('counts nothing for whom no rods were written, on another day, or of a handful brought back whole', () => {
+    const drawn = line('basic', 'issued', -8)
+    const whole = line('basic', 'returned', 8, { handfulId: drawn.id })
+    const nothing = { coupons: 0, rods: 0, cents: 0 }
+    expect(costs([], [run()]).all).toEqual(nothing)
+    expect(costs([drawn], [run({ classDay: '2026-10-06' })]).all).toEqual(nothing)
+    expect(costs([drawn], [run({ studentId: 'oskar' })]).all).toEqual(nothing)
+    expect(costs([drawn, whole], [run()]).all).toEqual(nothing)
+    expect(costs([drawn], [run({ kinds: [] })]).all).toEqual(nothing)
+  })
+  it('loses no rod and no money: what is shared out is what was burnt on days with coupons', () => {
+    const book = Array.from({ length: 40 }, (_, k) =>
+      line('basic', 'issued', -(1 + (k % 7)), { studentId: `s${k % 5}` }),
+    )
+    const runs = Array.from({ length: 5 }, (_, k) => [
+      run({ studentId: `s${k}`, coupons: 1 + k, rung: `rung ${k % 2}` }),
+      run({ studentId: `s${k}`, coupons: 2, rung: 'rung 3', mock: true }),
+    ]).flat()
+    const { all, byRung, byStudent } = costs(book, runs)
+    const burnt = -book.reduce((sum, { rods }) => sum + rods, 0)
+    expect(all.rods).toBeCloseTo(burnt, 9)
+    expect(all.cents).toBeCloseTo(30 * burnt, 6)
+    for (const rows of [byRung, byStudent]) expect(rows.reduce((sum, row) => sum + row.rods, 0)).toBeCloseTo(burnt, 9)
+  })
+})
