@@ -11,6 +11,13 @@ const { version } = JSON.parse(readFileSync(new URL('package.json', import.meta.
  */
 const throughTls = process.env.FUSILIS_TLS === '1'
 
+/** What the Bench stands on is one file each: a tablet asks once for it, not for each of its parts. */
+const CHUNKS: readonly (readonly [name: string, of: RegExp])[] = [
+  ['vuetify', /node_modules\/vuetify\/lib\/components/],
+  ['trade', /\/core\/(calendar|coupon|criteria|deposit|diagnosis|floor|grading|house|setup|statistics|trade|units)\//],
+]
+const chunkOf = (id: string) => CHUNKS.find(([, of]) => of.test(id))?.[0]
+
 /** Each build's page is its own. */
 const BUILT = String(Date.now())
 
@@ -125,7 +132,7 @@ export default defineNuxtConfig({
         // Nuxt's builder is Rollup; the types that are found first are those of another bundler, without this option.
         output: {
           experimentalMinChunkSize: 20_000,
-          manualChunks: (id: string) => (/node_modules\/vuetify\/lib\/components/.test(id) ? 'vuetify' : undefined),
+          manualChunks: chunkOf,
         } as object,
       },
     },
