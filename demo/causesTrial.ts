@@ -32,35 +32,47 @@ import {
   type Technique,
 } from '../core/simulate'
 import { seededRandom, type Random } from '../core/statistics'
+import { knowingReader } from './knowingReader'
 
 /** A kind of work whose coupons come of a known technique, by a law that shares no figure with the diagnosis. */
 export interface CauseWorld {
   readonly name: string
   readonly often: Often
   readonly weld: (technique: Technique, random: Random) => CouponDocument
+  /** Its law gives each mark its chance, so that a reader can be told it (`knowingReader`). */
+  readonly canBeKnown: boolean
 }
 
 export const CAUSE_WORLDS: readonly CauseWorld[] = [
-  { name: 'pads', often: ON_A_PAD, weld: (technique, random) => weldWith(technique, rules, random) },
+  {
+    name: 'pads',
+    often: ON_A_PAD,
+    weld: (technique, random) => weldWith(technique, rules, random),
+    canBeKnown: true,
+  },
   {
     name: 'pads, another law',
     often: ON_A_SHOWN_PAD,
     weld: (technique, random) => weldAsShown(technique, rules, random),
+    canBeKnown: false,
   },
   {
     name: 'T fillets',
     often: ON_A_FILLET,
     weld: (technique, random) => weldJointWith(technique, JOINTS_TO_RUN.T, rules, random),
+    canBeKnown: true,
   },
   {
     name: 'open roots, plate',
     often: ON_A_ROOT,
     weld: (technique, random) => weldJointWith(technique, JOINTS_TO_RUN.openRoot, rules, random),
+    canBeKnown: true,
   },
   {
     name: 'open roots, fixed pipe',
     often: ON_A_ROOT,
     weld: (technique, random) => weldJointWith(technique, JOINTS_TO_RUN.pipe, rules, random),
+    canBeKnown: true,
   },
 ]
 
@@ -83,15 +95,12 @@ export interface CausesTrial {
  * cause was at work: run by the same law without it, less goes wrong; without a cause that was not there, nothing is
  * different.
  */
-export function causesTrial({ often, weld }: CauseWorld, seed: number, coupons: number): CausesTrial {
-  const cases = Array.from({ length: coupons }, (_, n) => {
-    // Each coupon has dice of its own, so that what is asked of one changes nothing about the next.
-    const random = seededRandom(seed * 100_003 + n)
-    const technique = drawTechnique(random, often)
-    const bare = weld(technique, random)
-    const truth = Object.keys(technique) as CauseId[]
-    return { truth, bare, told: toldAlso(bare, technique, random) }
-  }).filter(({ bare }) => signsOf(bare, rules).signs.length > 0)
+export function causesTrial(world: CauseWorld, seed: number, coupons: number): CausesTrial {
+  const cases = drawCases(world, seed, coupons).map(({ technique, bare, random }) => ({
+    truth: Object.keys(technique) as CauseId[],
+    bare,
+    told: toldAlso(bare, technique, random),
+  }))
   const score = (reader: (document: CouponDocument) => readonly number[], which: 'bare' | 'told') =>
     readerScore(cases.map((one): ReadCase => ({ odds: reader(one[which]), truth: one.truth })))
   const advised = cases.flatMap(({ truth, told }) => {
@@ -107,6 +116,30 @@ export function causesTrial({ often, weld }: CauseWorld, seed: number, coupons: 
     helped: shareOf('helps'),
     commonest: shareOf('commonest'),
   }
+}
+
+/** Coupons of a world on which anything is marked. Each has dice of its own: what is asked of one changes no other. */
+const drawCases = ({ often, weld }: CauseWorld, seed: number, coupons: number) =>
+  Array.from({ length: coupons }, (_, n) => {
+    const random = seededRandom(seed * 100_003 + n)
+    const technique = drawTechnique(random, often)
+    return { technique, bare: weld(technique, random), random }
+  }).filter(({ bare }) => signsOf(bare, rules).signs.length > 0)
+
+/**
+ * The same coupons, read by their marks alone by a reader that knows the law: how much there is to be read.
+ * @param techniques how many it weighs
+ */
+export function knownTrial(world: CauseWorld, seed: number, coupons: number, techniques: number): ReaderScore {
+  const random = seededRandom(seed + 1)
+  const drawn = Array.from({ length: techniques }, () => drawTechnique(random, world.often))
+  const read = knowingReader(drawn, world.weld({}, random))
+  return readerScore(
+    drawCases(world, seed, coupons).map(({ technique, bare }): ReadCase => ({
+      odds: read(bare),
+      truth: Object.keys(technique) as CauseId[],
+    })),
+  )
 }
 
 /** What the student says unasked, and the answer to the one question that the Bench then asks. */

@@ -11,6 +11,7 @@ const KEPT: readonly RegExp[] = [
   `/api/coupons/${ID}`,
   '/api/(house-rules|causes|ladder|criteria|code-books|rods|shop|tests|reading-room)',
   '/api/causes/told',
+  '/api/rods/coupons',
   '/api/school/programme',
   `/api/tests/${ID}`,
 ].map(path => new RegExp(`^${path}$`))
@@ -36,6 +37,7 @@ export const ROOM_PATHS: readonly string[] = [
   '/api/criteria',
   '/api/code-books',
   '/api/rods',
+  '/api/rods/coupons',
   '/api/shop',
   '/api/tests',
   '/api/reading-room',

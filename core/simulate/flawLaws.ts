@@ -89,10 +89,14 @@ export function onRoot({ off, heat }: Run): FlawChance[] {
 
 /** A try as the run made it: the first fault that comes about and is marked, else as it was. */
 export function tried(mark: TryMark, run: Run, random: Random): TryMark {
-  for (const [fault, law] of FAULT_LAWS[mark.kind])
-    if (random.chance(logistic(law(run)) * MARKED)) return { ...(setDegree(mark, 3) as TryMark), fault }
+  for (const [fault, chance] of faultChances(mark.kind, run))
+    if (random.chance(chance)) return { ...(setDegree(mark, 3) as TryMark), fault }
   return mark
 }
+
+/** Chance that each fault of a try comes about and is marked, where none before it was, in their order. */
+export const faultChances = (kind: TryKind, run: Run): readonly (readonly [fault: string, chance: number])[] =>
+  FAULT_LAWS[kind].map(([fault, law]) => [fault, logistic(law(run)) * MARKED])
 
 type Law = (run: Run) => number
 const FAULT_LAWS: Readonly<Record<TryKind, readonly (readonly [string, Law])[]>> = {

@@ -5,6 +5,7 @@
 export * from './learner'
 export * from './weldCoupon'
 export * from './technique'
+export * from './flawLaws'
 export * from './padRun'
 export * from './jointRun'
 export * from './shownRun'

@@ -78,7 +78,7 @@ export function weldJointWith(
     const chances = onItsRoot ? onRoot(runIn(rootPass)) : inJoint(runIn(bead.passId))
     for (const { fromMm, toMm } of stretchesOf(bead))
       for (const [flaw, chance, side] of chances) {
-        if (!random.chance(inOne(chance) * MARKED)) continue
+        if (!random.chance(inStretch(chance) * MARKED)) continue
         const atMm = fromMm + random.uniform() * (toMm - fromMm)
         const fresh = newFlaw(expected, `m${++serial}`, flaw, { beadId: bead.id, atMm })
         marks.push({ ...fresh, side: side ?? fresh.side, severity: random.chance(0.6) ? 2 : 3 })
@@ -91,9 +91,9 @@ export function weldJointWith(
 
 /** A joint is looked at two inches at a time, mm; six inches of it show a flaw as often as a bead of a pad. */
 const STRETCH_MM = inches(2)
-const inOne = (chance: number) => 1 - (1 - chance) ** (1 / 3)
+export const inStretch = (chance: number) => 1 - (1 - chance) ** (1 / 3)
 
-function stretchesOf({ fromMm, toMm }: Bead): { readonly fromMm: number; readonly toMm: number }[] {
+export function stretchesOf({ fromMm, toMm }: Bead): { readonly fromMm: number; readonly toMm: number }[] {
   const count = Math.max(1, Math.round((toMm - fromMm) / STRETCH_MM))
   const at = (n: number) => fromMm + ((toMm - fromMm) * n) / count
   return Array.from({ length: count }, (_, n) => ({ fromMm: at(n), toMm: at(n + 1) }))
@@ -104,21 +104,35 @@ function legsOf(expected: CouponDocument, technique: Technique, random: Random):
   const { piece, beads } = expected
   if (!('legMm' in piece) || !piece.legMm || !random.chance(0.5) || expected.marks.some(isGauge)) return []
   const wantedMm = piece.legMm
-  const down = 0.22 * (technique['work angle'] ?? 0) + 0.2 * (technique['off the joint'] ?? 0)
+  const shares = legShares(technique)
   const last = beads.at(-1)!
   const place = { beadId: last.id, atMm: (last.fromMm + last.toMm) / 2 }
-  const gauge = (share: number) => Math.round(wantedMm * share * (1 + 0.05 * random.normal()) * 10) / 10
+  const gauge = (share: number) => Math.round(wantedMm * share * (1 + LEG_SPREAD * random.normal()) * 10) / 10
   return [
-    newReading('leg-upper', 'upper leg', place, gauge(1.12 - down)),
-    newReading('leg-lower', 'lower leg', place, gauge(1.12 + down)),
+    newReading('leg-upper', 'upper leg', place, gauge(shares.upper)),
+    newReading('leg-lower', 'lower leg', place, gauge(shares.lower)),
   ]
 }
 
+/** Legs over what is wanted: a rod off the bisector lays more on the lower plate. */
+export function legShares(technique: Technique): { readonly upper: number; readonly lower: number } {
+  const down = 0.22 * (technique['work angle'] ?? 0) + 0.2 * (technique['off the joint'] ?? 0)
+  return { upper: 1.12 - down, lower: 1.12 + down }
+}
+/** As a share, one standard deviation. */
+export const LEG_SPREAD = 0.05
+
+/** The gap that was fitted up, mm, before the gauge and the tacks put it off by `GAP_SPREAD_MM`. */
+export function gapMeantMm(piece: Piece, technique: Technique): number {
+  const off = (technique['gap wide'] ?? 0) - (technique['gap tight'] ?? 0)
+  return fitUpWanted(piece).gapMm + inches(1 / 32) * off
+}
+export const GAP_SPREAD_MM = 0.2
+
 /** The gap as the gauge found it. */
 function gauged(piece: Piece, technique: Technique, random: Random): FitUp {
-  const off = (technique['gap wide'] ?? 0) - (technique['gap tight'] ?? 0)
   const wanted = fitUpWanted(piece)
-  const gapMm = Math.max(0, wanted.gapMm + inches(1 / 32) * off + 0.2 * random.normal())
+  const gapMm = Math.max(0, gapMeantMm(piece, technique) + GAP_SPREAD_MM * random.normal())
   return {
     bare: { leftMm: gapMm, rightMm: gapMm },
     afterFirstTack: null,

@@ -21,12 +21,26 @@ import type { Technique } from './technique'
 export const heatOf = (technique: Technique): number =>
   (technique['current high'] ?? 0) - (technique['current low'] ?? 0)
 
-/** Amperes of a run: the hand turns the dial, and a machine's scale is off by a little. */
-export const setCurrent = (
-  { lowA, highA }: { readonly lowA: number; readonly highA: number },
+/** A window of amperes. */
+export interface CurrentRange {
+  readonly lowA: number
+  readonly highA: number
+}
+
+/** Amperes that a hand which runs so hot means to set, and how far machines' scales are off, one standard deviation. */
+export function currentMeant(
+  { lowA, highA }: CurrentRange,
   heat: number,
-  random: Random,
-): number => Math.round((lowA + highA) / 2 + ((highA - lowA) / 2) * (heat * 1.1 + 0.25 * random.normal()))
+): { readonly meanA: number; readonly sdA: number } {
+  const half = (highA - lowA) / 2
+  return { meanA: (lowA + highA) / 2 + half * heat * 1.1, sdA: half * 0.25 }
+}
+
+/** Amperes of a run: the hand turns the dial, and a machine's scale is off by a little. */
+export function setCurrent(window: CurrentRange, heat: number, random: Random): number {
+  const { meanA, sdA } = currentMeant(window, heat)
+  return Math.round(meanA + sdA * random.normal())
+}
 
 /**
  * A six-bead pad run with a technique and read by an instructor: current on its ticket, widths gauged on some
@@ -83,8 +97,13 @@ export function freshPad(
  * A bead spreads with heat and arc length and narrows with speed: about the square root of the metal left in a
  * length.
  */
-function widthOf(bead: Bead, { off, heat }: Run, random: Random): number {
+export function meanWidthMm({ widthMm }: Pick<Bead, 'widthMm'>, { off, heat }: Run): number {
   const speed = 1 + 0.55 * off('travel fast') - 0.35 * off('travel slow')
   const spread = (1 + 0.28 * heat + 0.25 * off('arc long') - 0.1 * off('arc short')) / Math.sqrt(Math.max(0.3, speed))
-  return Math.max(2, Math.round(bead.widthMm * 0.85 * spread * (1 + 0.05 * random.normal()) * 10) / 10)
+  return widthMm * 0.85 * spread
 }
+/** Beads of one hand differ in width by so much, as a share, one standard deviation. */
+export const WIDTH_SPREAD = 0.05
+
+const widthOf = (bead: Bead, run: Run, random: Random): number =>
+  Math.max(2, Math.round(meanWidthMm(bead, run) * (1 + WIDTH_SPREAD * random.normal()) * 10) / 10)

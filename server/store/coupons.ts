@@ -9,7 +9,7 @@ import { surpriseAt, writeDerived } from './derived'
 import { rulesOf } from './houseRules'
 import { noteProgress } from './noteProgress'
 import { endWait } from './queue'
-import { rewriteCourses, writeCourse } from './signCourses'
+import { writeCourses } from './signCourses'
 import {
   rowOf,
   saveDocument,
@@ -98,8 +98,7 @@ async function writeCoupon(
     { studentId: document.studentId, cause: document.trueCause, surprise, saidAt: by.now },
     formerly,
   )
-  if (before) await rewriteCourses(on, { id, document, rules })
-  else await writeCourse(on, { id, document, rules })
+  await writeCourses(on, { id, document, rules })
   for (const studentId of new Set([document.studentId, formerly ?? document.studentId]))
     await noteProgress(on, studentId)
   // Last: a section's floor is one row, and nobody is to wait for it longer than need be.

@@ -7,7 +7,7 @@ import { database, fromJson, inTransaction, rows, toIso, updateRow } from './dat
 import { surpriseAt, writeDerived } from './derived'
 import { rulesOf } from './houseRules'
 import { noteProgress } from './noteProgress'
-import { rewriteCourses } from './signCourses'
+import { writeCourses } from './signCourses'
 
 const BATCH = 200
 
@@ -74,7 +74,7 @@ async function rebuildAfter(
         { studentId, cause, surprise, saidAt: new Date(toIso(row.saved_at)) },
         row.student_id,
       )
-      await rewriteCourses(on, { id: row.id, document, rules })
+      await writeCourses(on, { id: row.id, document, rules })
     }
     return batch.length === 0 ? null : { id: batch.at(-1)!.id, count: batch.length }
   })

@@ -20,8 +20,42 @@ interface Saved {
   readonly rules: HouseRules
 }
 
-/** Writes what became of the signs of the coupon before this new one, in the caller's transaction. */
-export async function writeCourse(on: Queries, { id, document, rules }: Saved): Promise<void> {
+/**
+ * Writes what became of signs wherever this coupon, new or graded again, may have changed it: on itself, on those that
+ * were compared with it, and on the next of its kind: a coupon may be entered late, or put on another day.
+ */
+export async function writeCourses(on: Queries, saved: Saved): Promise<void> {
+  const compared = await rows<{ id: string; document: unknown }>(
+    on,
+    `SELECT id, document FROM coupon WHERE id IN (SELECT coupon_id FROM sign_course WHERE before_id = ?)`,
+    [saved.id],
+  )
+  const after = [...compared, ...(await nextOfItsKind(on, saved))]
+  const all = new Map<string, Saved>([[saved.id, saved]])
+  for (const row of after) {
+    const document = fromJson<CouponDocument>(row.document)
+    all.set(row.id, { id: row.id, document, rules: (await rulesOf(document.rulesVersion, on)) ?? saved.rules })
+  }
+  for (const one of all.values()) {
+    await run(on, 'DELETE FROM sign_course WHERE coupon_id = ?', [one.id])
+    await writeCourse(on, one)
+  }
+}
+
+/** The next coupon that would look back on this one; none where it is the newest. */
+async function nextOfItsKind(on: Queries, { id, document }: Saved) {
+  const found = await rows<{ id: string; document: unknown }>(
+    on,
+    `SELECT id, document FROM coupon
+    WHERE student_id = ? AND (class_day, id) > (?, ?) AND position = ?
+    ORDER BY class_day, id LIMIT ${LOOKED_BACK}`,
+    [document.studentId, document.classDay, id, document.ticket.position],
+  )
+  return found.filter(row => ofOneKind(document, fromJson<CouponDocument>(row.document))).slice(0, 1)
+}
+
+/** What became of the signs of the coupon before this one. */
+async function writeCourse(on: Queries, { id, document, rules }: Saved): Promise<void> {
   const found = await rows<CouponRow>(
     on,
     `SELECT id, document, saved_by, told_cause FROM coupon
@@ -49,24 +83,6 @@ export async function writeCourse(on: Queries, { id, document, rules }: Saved): 
         course.gone,
       ]),
     )
-  }
-}
-
-/** Writes it anew where a coupon was graded again: on itself, and on the one that it was compared with later. */
-export async function rewriteCourses(on: Queries, saved: Saved): Promise<void> {
-  const later = await rows<{ id: string; document: unknown }>(
-    on,
-    `SELECT id, document FROM coupon WHERE id IN (SELECT coupon_id FROM sign_course WHERE before_id = ?)`,
-    [saved.id],
-  )
-  const all = [saved]
-  for (const row of later) {
-    const document = fromJson<CouponDocument>(row.document)
-    all.push({ id: row.id, document, rules: (await rulesOf(document.rulesVersion, on)) ?? saved.rules })
-  }
-  for (const one of all) {
-    await run(on, 'DELETE FROM sign_course WHERE coupon_id = ?', [one.id])
-    await writeCourse(on, one)
   }
 }
 

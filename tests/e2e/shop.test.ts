@@ -19,7 +19,12 @@ beforeAll(async () => {
   expect((await school.lead.ask('PUT', `/api/students/${student.id}`, inBooth)).status).toBeLessThan(300)
   browser = await openBrowser()
 })
-afterAll(() => browser?.close())
+afterAll(async () => {
+  await browser?.close()
+  // Whoever reads after this stands at machines whose panels are right.
+  for (const booth of [2, 7])
+    await school.lead.ask('PUT', `/api/clamp-readings/${uuid()}`, { booth, panelA: 100, clampA: 100 })
+})
 
 const saved = async () => (await school.lead.ask<ShopVersion>('GET', '/api/shop')).body
 const place = (page: Page, name: string) => page.getByRole('button', { name, exact: true })

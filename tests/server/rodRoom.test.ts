@@ -262,9 +262,10 @@ describe('coupons by the rods they were run with', () => {
     const fields = { ...account, sectionIds: [section.id], password: GIVEN }
     expect((await school.lead.ask('POST', '/api/accounts', fields)).status).toBe(201)
     const keeper = await new Visitor().takeUp('cost-keeper')
-    await save({ ...pad, studentId: school.mine.id })
+    const other = await addClass(school, 'Cost Y', 'Perran Dale')
+    await save({ ...pad, studentId: other.student.id })
     expect(new Set((await runs(keeper)).map(row => row.studentId))).toEqual(new Set([student.id]))
-    expect((await runs(school.lead)).some(row => row.studentId === school.mine.id)).toBe(true)
+    expect((await runs(school.lead)).some(row => row.studentId === other.student.id)).toBe(true)
   })
 })
 

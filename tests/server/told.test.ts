@@ -90,6 +90,30 @@ describe('what came of what was told', () => {
     expect(await toldTo()).toEqual([{ cause: 'arc long', seen: 1, gone: 0, alone: null }])
   })
 
+  it('follows a coupon that is entered late, between two that are kept, and one that is put on another day', async () => {
+    const on = (classDay: string, beads: number, more: Partial<CouponDocument> = {}) =>
+      undercut(beads, { ...more, classDay, studentId: late })
+    const late = (await addClass(school, 'Evening late', 'Wren Hale')).student.id
+    const arcLongTo = async () => {
+      const { body } = await school.instructor.ask<StudentRecord>('GET', `/api/students/${late}/record`)
+      const { seen, gone } = body.told.find(row => row.cause === 'arc long') ?? NONE
+      return { seen, gone }
+    }
+    await keep(on('2026-10-05', 6, advice))
+    const last = await keep(on('2026-10-19', 1))
+    expect(await arcLongTo()).toEqual({ seen: 1, gone: 1 })
+    // Read on a tablet that was away: in between it had not gone.
+    const between = await keep(on('2026-10-12', 6))
+    expect(await arcLongTo()).toEqual({ seen: 1, gone: 0 })
+    await keep(on('2026-10-26', 6), between, 1)
+    expect(await arcLongTo()).toEqual({ seen: 1, gone: 1 })
+    await keep(on('2026-10-19', 6), last, 1)
+    expect(await arcLongTo()).toEqual({ seen: 1, gone: 0 })
+    const before = await arcLongTo()
+    await rebuildDerived()
+    expect(await arcLongTo()).toEqual(before)
+  })
+
   it('comes out the same when all is derived again', async () => {
     const before = [await inSchool(), await toldTo()]
     await rebuildDerived()
