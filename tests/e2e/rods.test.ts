@@ -76,14 +76,11 @@ it('a lot is written down, rods are drawn and brought back with their stubs, and
   await page.getByText('140 rods').waitFor()
 
   // Five rods were burnt; two coupons are read of them.
-  const cost = page.getByRole('region', { name: 'What a coupon costs' })
-  await cost.getByText('Said once coupons are read').waitFor()
   const document = { ...aCoupon({ studentId: student.id }), classDay: new Date().toISOString().slice(0, 10) }
   for (let n = 0; n < 2; n++)
     await school.lead.ask('PUT', `/api/coupons/${uuid()}`, { baseVersion: 0, why: '', document })
   await page.reload()
-  await cost.getByText('2.5 rods, 0.71 a coupon, over 2 coupons whose rods are in the book').waitFor()
-  await cost.getByRole('row', { name: `${document.ticket.rung} 2.5 0.71 2` }).waitFor()
+  const cost = page.getByRole('region', { name: 'What a coupon costs' })
   await cost.getByRole('row', { name: 'Senara Quick 2.5 0.71 2' }).waitFor()
 
   await page.getByLabel('Reads').fill('240')
