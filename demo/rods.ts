@@ -1,7 +1,8 @@
 import { subDays } from 'date-fns'
-import { STUB_CLASSES, type RodLot, type SaidOfRods, type StubClass, type Stubs } from '../core/rodRoom'
+import { kindOf, STUB_CLASSES, type RodLot, type SaidOfRods, type StubClass, type Stubs } from '../core/rodRoom'
 import type { Random } from '../core/statistics'
 import { inches } from '../core/units'
+import type { DemoCoupon } from './gannetQuay'
 
 type Lot = Omit<RodLot, 'id'> & { readonly came: number }
 
@@ -70,6 +71,20 @@ function stubsOf(rods: number, tidy: number, random: Random): Stubs {
     stubs[id] = (stubs[id] ?? 0) + 1
   }
   return stubs
+}
+
+/** What was run of each kind of rod on each class day, of those that the rod room holds. */
+export function demoDays(coupons: readonly DemoCoupon[]): DemoDay[] {
+  const kinds = DEMO_LOTS.map(kindOf)
+  const days = new Map<string, DemoDay>()
+  for (const { document, savedAt } of coupons) {
+    const lot = kinds.indexOf(kindOf(document.ticket))
+    if (lot < 0) continue
+    const key = `${document.classDay} ${lot}`
+    const before = days.get(key) ?? { at: new Date(savedAt), lot, coupons: 0 }
+    days.set(key, { ...before, coupons: before.coupons + 1 })
+  }
+  return [...days.values()]
 }
 
 /** Rods that a coupon of the demo takes, from the least to the most. */

@@ -20,7 +20,7 @@ const drawn = computed(() => rods.drawnAt(now.value))
 
 const { loading, problem, load } = useLoader(async () => {
   if (!sections.loaded) await sections.load()
-  await Promise.all([rods.load(), rods.loadRuns(), houseRules.load()])
+  await Promise.all([rods.load(), houseRules.load()])
   if (sections.current) await people.loadStudents(sections.current.id)
 })
 onMounted(load)

@@ -86,9 +86,6 @@ export const useRods = defineStore('rods', () => {
     if (intent.kind === 'rods' || intent.kind === 'oven reading') void load().catch(() => {})
   })
   const loaded = ref(false)
-  /** The coupons of the last weeks, by the rods they were run with. */
-  const runs = shallowRef<readonly CouponsRun[]>([])
-
   async function load(): Promise<void> {
     told.value = await request<RodRoom>('GET', '/api/rods')
     // What was kept from before says nothing of the clock now.
@@ -96,9 +93,8 @@ export const useRods = defineStore('rods', () => {
     loaded.value = true
   }
 
-  async function loadRuns(): Promise<void> {
-    runs.value = await request<CouponsRun[]>('GET', '/api/rods/coupons')
-  }
+  /** The coupons of the last weeks, by the rods they were run with. */
+  const couponsRun = () => request<CouponsRun[]>('GET', '/api/rods/coupons')
 
   /** @throws RequestFailure with the field that is wrong */
   async function keepLot(id: string | null, lot: RodLotSave): Promise<void> {
@@ -188,5 +184,5 @@ export const useRods = defineStore('rods', () => {
     return late ? `${lotName(late.lot)} is past its hours: draw fresh rods first` : ''
   }
 
-  return { room, runs, loaded, load, loadRuns, keepLot, importLots, write, noteOven, drawnAt, inHand, outOfDate }
+  return { room, loaded, load, couponsRun, keepLot, importLots, write, noteOven, drawnAt, inHand, outOfDate }
 })

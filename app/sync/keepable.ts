@@ -11,7 +11,6 @@ const KEPT: readonly RegExp[] = [
   `/api/coupons/${ID}`,
   '/api/(house-rules|causes|ladder|criteria|code-books|rods|shop|tests|reading-room)',
   '/api/causes/told',
-  '/api/rods/coupons',
   '/api/school/programme',
   `/api/tests/${ID}`,
 ].map(path => new RegExp(`^${path}$`))
@@ -37,7 +36,6 @@ export const ROOM_PATHS: readonly string[] = [
   '/api/criteria',
   '/api/code-books',
   '/api/rods',
-  '/api/rods/coupons',
   '/api/shop',
   '/api/tests',
   '/api/reading-room',

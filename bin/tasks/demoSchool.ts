@@ -4,12 +4,11 @@ import { v7 as uuid } from 'uuid'
 import { growSchool, SCHOOL_NAME, SCHOOL_RULES, type DemoCoupon } from '../../demo/gannetQuay'
 import { SCHOOL_LADDER } from '../../demo/ladder'
 import { practiceAnswers } from '../../demo/readingRoom'
-import { demoBook, DEMO_LOTS, DEMO_OVENS, type DemoDay } from '../../demo/rods'
+import { demoBook, demoDays, DEMO_LOTS, DEMO_OVENS } from '../../demo/rods'
 import { DEMO_CLAMPS, DEMO_FAULT, DEMO_PROGRAMME, DEMO_SHOP } from '../../demo/shop'
 import { readByEye, SECOND_INSTRUCTOR, studentsEye, type Eye } from '../../demo/blindReadings'
 import { classDayAt, MACHINE_CLOCK, wallClockAt } from '../../core/calendar'
 import { outOfTurn } from '../../core/ladder'
-import { kindOf } from '../../core/rodRoom'
 import { seededRandom, type Random } from '../../core/statistics'
 import { DEMO_ACCOUNTS, DEMO_PASSWORD } from '../../demo/accounts'
 import { fillTests, type Enrolled } from './demoTests'
@@ -126,20 +125,6 @@ export async function fillDemo(seed: number, lastDay: string): Promise<void> {
   )
 }
 
-/** What was run of each kind of rod on each class day, of those that the rod room holds. */
-function daysOf(coupons: readonly DemoCoupon[]): DemoDay[] {
-  const kinds = DEMO_LOTS.map(kindOf)
-  const days = new Map<string, DemoDay>()
-  for (const { document, savedAt } of coupons) {
-    const lot = kinds.indexOf(kindOf(document.ticket))
-    if (lot < 0) continue
-    const key = `${document.classDay} ${lot}`
-    const before = days.get(key) ?? { at: new Date(savedAt), lot, coupons: 0 }
-    days.set(key, { ...before, coupons: before.coupons + 1 })
-  }
-  return [...days.values()]
-}
-
 /** The rod room's lots and its book. */
 async function fillRods(enrolled: readonly Enrolled[], now: Date, random: Random, by: { name: string }) {
   const lots = DEMO_LOTS.map(lot => ({ lot, id: idAt(now, random) }))
@@ -147,7 +132,7 @@ async function fillRods(enrolled: readonly Enrolled[], now: Date, random: Random
     const { came: _, ...fields } = lot
     await keepLot(id, fields, { name: by.name, now })
   }
-  const days = enrolled.slice(0, HERE.students).map(({ student }) => daysOf(student.coupons))
+  const days = enrolled.slice(0, HERE.students).map(({ student }) => demoDays(student.coupons))
   const book = demoBook(days, now, random).map(line => ({ ...line, id: idAt(line.at, random) }))
   for (const { id, lot, said, student, of, at } of book) {
     const studentId = student === null ? null : enrolled[student]!.id

@@ -128,6 +128,7 @@ function currentTimes(toward: number): number {
   const inWindow = IN_THE_MIDDLE * Math.exp(TO_THE_END * Math.max(-1, Math.min(1, toward)))
   return toward > 1 ? BEYOND * inWindow : inWindow
 }
+
 /**
  * The current of each run against its own window; on a pad all are run by the ticket. A run that shows nothing says
  * less, but what was set outside its window stays evidence.
@@ -150,6 +151,7 @@ function currentSays(document: CouponDocument, marks: readonly Mark[], rules: Ho
     by(Math.max(...times), cause)
   }
 }
+
 function positionSays(document: CouponDocument, by: By): void {
   const lies = runAs(document.ticket.position)
   if (lies === '2G') by(2, 'work angle')

@@ -1,18 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { couponCosts, type CouponsRun, type RodLot, type RodMovement } from '.'
+import { aLot } from './example'
 
-const lot = (id: string, change: Partial<RodLot> = {}): RodLot => ({
-  id,
-  classification: 'E7018',
-  diameterMm: 3.175,
-  makersLot: '4711',
-  resistant: false,
-  receivedOn: '2026-09-01',
-  rodsInBox: 100,
-  boxPriceCents: 3000,
-  place: 'oven 1',
-  ...change,
-})
+const lot = (id: string, change: Partial<RodLot> = {}) => aLot({ id, ...change })
 const LOTS = [lot('basic'), lot('root', { classification: 'E6010', boxPriceCents: 4000 })]
 let n = 0
 const line = (

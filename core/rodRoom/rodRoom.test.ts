@@ -10,21 +10,11 @@ import {
   storedHow,
   stubLoss,
   weeklyUse,
-  type RodLot,
   type RodMovement,
 } from '.'
+import { aLot } from './example'
 
-const LOT: RodLot = {
-  id: 'lot',
-  classification: 'E7018',
-  diameterMm: 3.175,
-  makersLot: '4711',
-  resistant: false,
-  receivedOn: '2026-09-01',
-  rodsInBox: 100,
-  boxPriceCents: 3000,
-  place: 'oven 1',
-}
+const LOT = aLot()
 const START = Date.parse('2026-09-14T18:00:00Z')
 const at = (hours: number) => new Date(START + hours * 3_600_000)
 let n = 0

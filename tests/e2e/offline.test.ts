@@ -109,6 +109,12 @@ it.each([
   expect(await page.getByText('The server does not answer').count()).toBe(0)
 })
 
+it('what a coupon costs is not carried round, and says so', async () => {
+  await room('Rod room').click()
+  const cost = page.getByRole('region', { name: 'What a coupon costs' })
+  await cost.getByText('said once there is a network again').waitFor()
+})
+
 it('who is ready, who came and what rods were drawn is kept here, and shown as done', async () => {
   await page.goto(`${network.address()}/`)
   await page

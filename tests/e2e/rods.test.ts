@@ -81,6 +81,8 @@ it('a lot is written down, rods are drawn and brought back with their stubs, and
     await school.lead.ask('PUT', `/api/coupons/${uuid()}`, { baseVersion: 0, why: '', document })
   await page.reload()
   const cost = page.getByRole('region', { name: 'What a coupon costs' })
+  await cost.getByText(/rods, \d+\.\d\d a coupon, over \d+ coupons whose rods are in the book/).waitFor()
+  await cost.getByRole('row', { name: new RegExp(`^${document.ticket.rung} \\d`) }).waitFor()
   await cost.getByRole('row', { name: 'Senara Quick 2.5 0.71 2' }).waitFor()
 
   await page.getByLabel('Reads').fill('240')

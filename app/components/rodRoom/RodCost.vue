@@ -1,17 +1,28 @@
 <script setup lang="ts">
-import { couponCosts, type RodsTaken } from '~~/core/rodRoom'
+import { couponCosts, type CouponsRun, type RodsTaken } from '~~/core/rodRoom'
+import { useLoader } from '~/composables/loader'
 import { dayOf } from '~/composables/shopClock'
+import { reach } from '~/sync/reach'
 import { useRods } from '~/stores/rods'
 
 /** What coupons cost in rods, as drawn and read: all together, by rung, for mock tests, by student. */
 const rods = useRods()
 const SHOWN = 5
 
-const costs = computed(() => couponCosts(rods.room.movements, rods.room.lots, rods.runs, dayOf))
-const tables = computed(() => [
-  { by: 'By rung', rows: costs.value.byRung.slice(0, SHOWN).map(row => ({ name: row.rung, row })) },
-  { by: 'By student', rows: named.value.slice(0, SHOWN) },
-])
+/** Asked for when it is looked at: weeks of coupons are gone through for it, and no class waits for them. */
+const runs = shallowRef<readonly CouponsRun[]>([])
+const { loading, problem, load } = useLoader(async () => {
+  runs.value = await rods.couponsRun()
+})
+onMounted(load)
+watch(
+  () => reach.away,
+  away => {
+    if (away === null && problem.value) void load()
+  },
+)
+
+const costs = computed(() => couponCosts(rods.room.movements, rods.room.lots, runs.value, dayOf))
 /** Those of one's own sections: of others no name is told. */
 const named = computed(() =>
   costs.value.byStudent.flatMap(row => {
@@ -19,6 +30,10 @@ const named = computed(() =>
     return name ? [{ name, row }] : []
   }),
 )
+const tables = computed(() => [
+  { by: 'By rung', rows: costs.value.byRung.slice(0, SHOWN).map(row => ({ name: row.rung, row })) },
+  { by: 'By student', rows: named.value.slice(0, SHOWN) },
+])
 const perCoupon = ({ rods: burnt, coupons }: RodsTaken) => (burnt / coupons).toFixed(1)
 const money = ({ cents, coupons }: RodsTaken) => (cents === null ? null : (cents / coupons / 100).toFixed(2))
 const each = (row: RodsTaken) => [`${perCoupon(row)} rods`, money(row)].filter(part => part !== null).join(', ')
@@ -28,7 +43,11 @@ const of = ({ coupons }: RodsTaken) => `${coupons} ${coupons === 1 ? 'coupon' : 
 <template>
   <section class="panel cost" aria-label="What a coupon costs">
     <h2>What a coupon costs</h2>
-    <p v-if="costs.all.coupons === 0" class="quiet">
+    <p v-if="problem && reach.away" class="quiet">
+      Reckoned from weeks of coupons: said once there is a network again.
+    </p>
+    <PageState v-else-if="problem || loading" :problem="problem" :loading="loading" @again="load" />
+    <p v-else-if="costs.all.coupons === 0" class="quiet">
       Said once coupons are read of students whose rods are written down as they draw them.
     </p>
     <template v-else>
