@@ -39,7 +39,7 @@ describe('what coupons cost in rods', () => {
     const drawn = line('basic', 'issued', -8)
     // Brought back the day after, by somebody else: still the rods of that day and that student.
     const back = line('basic', 'returned', 2, { handfulId: drawn.id, studentId: undefined, at: '2026-10-06T09:00:00Z' })
-    expect(costs([drawn, back], [run()]).all).toEqual({ coupons: 3, rods: 6, cents: 180 })
+    expect(costs([drawn, back], [run()]).all).toEqual({ coupons: 3, rods: 6, priced: 3, cents: 180 })
   })
   it('is shared by what the day’s coupons were run for, and told by rung, by student and for mock tests', () => {
     const book = [line('basic', 'issued', -8), line('basic', 'issued', -6, { studentId: 'oskar' })]
@@ -49,12 +49,12 @@ describe('what coupons cost in rods', () => {
       run({ studentId: 'oskar', coupons: 2 }),
     ]
     const { all, mocks, byRung, byStudent } = costs(book, runs)
-    expect(all).toEqual({ coupons: 6, rods: 14, cents: 420 })
-    expect(mocks).toEqual({ coupons: 1, rods: 2, cents: 60 })
+    expect(all).toEqual({ coupons: 6, rods: 14, priced: 6, cents: 420 })
+    expect(mocks).toEqual({ coupons: 1, rods: 2, priced: 1, cents: 60 })
     // Flat pad: 6 of Runa’s 8 and Oskar’s 6, over five coupons.
     expect(byRung).toEqual([
-      { rung: 'Flat pad', coupons: 5, rods: 12, cents: 360 },
-      { rung: 'Test plate', coupons: 1, rods: 2, cents: 60 },
+      { rung: 'Flat pad', coupons: 5, rods: 12, priced: 5, cents: 360 },
+      { rung: 'Test plate', coupons: 1, rods: 2, priced: 1, cents: 60 },
     ])
     expect(byStudent.map(row => [row.studentId, row.rods / row.coupons])).toEqual([
       ['oskar', 3],
@@ -64,21 +64,32 @@ describe('what coupons cost in rods', () => {
   it('of a joint of two rods is both of them; with one not in the book it is left out, not said too cheap', () => {
     const joint = run({ coupons: 1, kinds: ['E6010 1/8 in', 'E7018 1/8 in'] })
     const fill = line('basic', 'issued', -5)
-    expect(costs([fill, line('root', 'issued', -2)], [joint]).all).toEqual({ coupons: 1, rods: 7, cents: 230 })
-    expect(costs([fill], [joint]).all).toEqual({ coupons: 0, rods: 0, cents: 0 })
-  })
-  it('says no money where a box has no price, and still says the rods', () => {
-    const book = [line('basic', 'issued', -4)]
-    expect(costs(book, [run({ coupons: 2 })], [lot('basic', { boxPriceCents: null })]).all).toEqual({
-      coupons: 2,
-      rods: 4,
-      cents: null,
+    expect(costs([fill, line('root', 'issued', -2)], [joint]).all).toEqual({
+      coupons: 1,
+      rods: 7,
+      priced: 1,
+      cents: 230,
     })
+    expect(costs([fill], [joint]).all).toEqual({ coupons: 0, rods: 0, priced: 0, cents: 0 })
+  })
+  it('says the money of those whose boxes have a price, and of how many that is', () => {
+    const book = [line('basic', 'issued', -4), line('gift', 'issued', -6, { studentId: 'oskar' })]
+    const runs = [run({ coupons: 2 }), run({ studentId: 'oskar', coupons: 3 })]
+    const gift = lot('gift', { boxPriceCents: null })
+    const { all, byStudent } = costs(book, runs, [...LOTS, gift])
+    expect(all).toEqual({ coupons: 5, rods: 10, priced: 2, cents: 120 })
+    expect(byStudent.map(row => [row.studentId, row.priced])).toEqual([
+      ['oskar', 0],
+      ['runa', 2],
+    ])
+    // A handful of a box with a price and one without, on one day: what it cost is not known.
+    const mixed = [...book, line('gift', 'issued', -1)]
+    expect(costs(mixed, [run()], [...LOTS, gift]).all).toMatchObject({ coupons: 3, rods: 5, priced: 0, cents: 0 })
   })
   it('counts nothing for whom no rods were written, on another day, or of a handful brought back whole', () => {
     const drawn = line('basic', 'issued', -8)
     const whole = line('basic', 'returned', 8, { handfulId: drawn.id })
-    const nothing = { coupons: 0, rods: 0, cents: 0 }
+    const nothing = { coupons: 0, rods: 0, priced: 0, cents: 0 }
     expect(costs([], [run()]).all).toEqual(nothing)
     expect(costs([drawn], [run({ classDay: '2026-10-06' })]).all).toEqual(nothing)
     expect(costs([drawn], [run({ studentId: 'oskar' })]).all).toEqual(nothing)

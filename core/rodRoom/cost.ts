@@ -20,8 +20,10 @@ export interface CouponsRun {
 export interface RodsTaken {
   readonly coupons: number
   readonly rods: number
-  /** In hundredths of the school's own currency; null where a box of them has no price. */
-  readonly cents: number | null
+  /** Of these coupons, those whose rods all came from boxes with a price: the money is theirs alone. */
+  readonly priced: number
+  /** What the priced ones took, in hundredths of the school's own currency. */
+  readonly cents: number
 }
 
 /** What coupons cost in rods, all together and by what they were run for and by whom; the dearest a coupon first. */
@@ -60,15 +62,14 @@ export function couponCosts(
     const keys = each(run)
     if (keys.length === 0 || keys.some(key => !((burnt.get(key)?.rods ?? 0) > 0))) return []
     const shares = keys.map(key => ({ of: burnt.get(key)!, share: run.coupons / sharing.get(key)! }))
+    const hasPrice = shares.every(({ of }) => of.cents !== null)
     return [
       {
         run,
         coupons: run.coupons,
         rods: shares.reduce((sum, { of, share }) => sum + of.rods * share, 0),
-        cents: shares.reduce<number | null>(
-          (sum, { of, share }) => (sum === null || of.cents === null ? null : sum + of.cents * share),
-          0,
-        ),
+        priced: hasPrice ? run.coupons : 0,
+        cents: hasPrice ? shares.reduce((sum, { of, share }) => sum + of.cents! * share, 0) : 0,
       },
     ]
   })
@@ -85,11 +86,8 @@ export function couponCosts(
 }
 
 function summed(taken: readonly RodsTaken[]): RodsTaken {
-  return {
-    coupons: taken.reduce((sum, { coupons }) => sum + coupons, 0),
-    rods: taken.reduce((sum, { rods }) => sum + rods, 0),
-    cents: taken.reduce<number | null>((sum, { cents }) => (sum === null || cents === null ? null : sum + cents), 0),
-  }
+  const total = (of: keyof RodsTaken) => taken.reduce((sum, one) => sum + one[of], 0)
+  return { coupons: total('coupons'), rods: total('rods'), priced: total('priced'), cents: total('cents') }
 }
 
 /** What each student burnt of each kind, by the day on which it was drawn: rods may come back on another. */

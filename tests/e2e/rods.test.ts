@@ -77,8 +77,10 @@ it('a lot is written down, rods are drawn and brought back with their stubs, and
 
   // Five rods were burnt; two coupons are read of them.
   const document = { ...aCoupon({ studentId: student.id }), classDay: new Date().toISOString().slice(0, 10) }
-  for (let n = 0; n < 2; n++)
-    await school.lead.ask('PUT', `/api/coupons/${uuid()}`, { baseVersion: 0, why: '', document })
+  for (let n = 0; n < 2; n++) {
+    const saved = await school.lead.ask('PUT', `/api/coupons/${uuid()}`, { baseVersion: 0, why: '', document })
+    expect(saved.status).toBe(200)
+  }
   await page.reload()
   const cost = page.getByRole('region', { name: 'What a coupon costs' })
   await cost.getByText(/rods, \d+\.\d\d a coupon, over \d+ coupons whose rods are in the book/).waitFor()

@@ -35,9 +35,10 @@ const tables = computed(() => [
   { by: 'By student', rows: named.value.slice(0, SHOWN) },
 ])
 const perCoupon = ({ rods: burnt, coupons }: RodsTaken) => (burnt / coupons).toFixed(1)
-const money = ({ cents, coupons }: RodsTaken) => (cents === null ? null : (cents / coupons / 100).toFixed(2))
+const money = ({ cents, priced }: RodsTaken) => (priced === 0 ? null : (cents / priced / 100).toFixed(2))
 const each = (row: RodsTaken) => [`${perCoupon(row)} rods`, money(row)].filter(part => part !== null).join(', ')
-const of = ({ coupons }: RodsTaken) => `${coupons} ${coupons === 1 ? 'coupon' : 'coupons'}`
+const unpriced = computed(() => costs.value.all.coupons - costs.value.all.priced)
+const of = ({ coupons }: Pick<RodsTaken, 'coupons'>) => `${coupons} ${coupons === 1 ? 'coupon' : 'coupons'}`
 </script>
 
 <template>
@@ -55,7 +56,9 @@ const of = ({ coupons }: RodsTaken) => `${coupons} ${coupons === 1 ? 'coupon' : 
         <b>{{ each(costs.all) }}</b> a coupon, over {{ of(costs.all) }} whose rods are in the book<template
           v-if="costs.mocks.coupons > 0"
           >; {{ each(costs.mocks) }} a mock test</template
-        >. Rods alone, in what the boxes cost.
+        >. Rods alone, in what the boxes cost<template v-if="unpriced > 0"
+          >; {{ of({ coupons: unpriced }) }} of boxes without a price left out of the money</template
+        >.
       </p>
       <table v-for="{ by, rows } in tables" :key="by" class="num">
         <thead>
