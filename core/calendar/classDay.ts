@@ -62,8 +62,13 @@ export const daysAfter = (day: ClassDay, days: number): ClassDay => isoDay(addDa
 export const daysBetween = (from: ClassDay, to: ClassDay): number =>
   differenceInCalendarDays(parseISO(to), parseISO(from))
 
-/** A class day as days since 1970 began. @example dayNumber('1970-01-02') // 1 */
-export const dayNumber = (day: ClassDay): number => daysBetween('1970-01-01', day)
+const MS_PER_DAY = 86_400_000
+
+/**
+ * A class day as days since 1970 began: a date without a time is read as UTC (ECMA-262, 21.4.3.2).
+ * @example dayNumber('1970-01-02') // 1
+ */
+export const dayNumber = (day: ClassDay): number => Date.parse(day) / MS_PER_DAY
 
 /** The day of the week, 0 for Sunday. @example weekdayOf('2026-10-05') // 1 */
 export const weekdayOf = (day: ClassDay): number => getDay(parseISO(day))

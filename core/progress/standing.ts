@@ -62,11 +62,12 @@ function skillsFrom(
   today: number,
   halfLifeDays: number,
 ): Map<ElementId, Skill> {
+  const byElement = new Map<ElementId, Trial[]>(SKILL_ELEMENTS.map(element => [element, []]))
+  for (const row of rows) byElement.get(row.element)?.push(row)
   return new Map(
-    SKILL_ELEMENTS.flatMap(element => {
-      const own = rows.filter(row => row.element === element)
-      return own.length === 0 ? [] : [[element, skillFrom(curveOf(curves, element), own, today, halfLifeDays)] as const]
-    }),
+    [...byElement]
+      .filter(([, own]) => own.length > 0)
+      .map(([element, own]) => [element, skillFrom(curveOf(curves, element), own, today, halfLifeDays)]),
   )
 }
 

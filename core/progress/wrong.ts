@@ -26,26 +26,29 @@ export const BURIED = 'buried'
 
 export const NOTHING_WRONG: Wrong = []
 
+/** A row while it is added up: a school's history has tens of thousands. */
+type WrongSum = Pick<WrongRow, 'element' | 'work'> & {
+  tried: number
+  unsound: number
+  readonly rejected: Record<string, number>
+}
+
 /**
  * Adds up what was wrong.
  * @param weightOf what a row counts for
  * @example wrongOf(rows).find(row => row.element === 'restart' && row.work === 'groove')?.unsound // 12
  */
 export function wrongOf<Row extends Tried>(rows: readonly Row[], weightOf: (row: Row) => number = () => 1): Wrong {
-  const sums = new Map<string, WrongRow>()
+  const sums = new Map<string, WrongSum>()
   for (const row of rows) {
     const { element, work } = row
     const key = `${element} ${work}`
     const weight = weightOf(row)
-    const before = sums.get(key) ?? { element, work, tried: 0, unsound: 0, rejected: {} }
-    const rejected = { ...before.rejected }
-    for (const [set, count] of Object.entries(row.rejected ?? {})) rejected[set] = (rejected[set] ?? 0) + weight * count
-    sums.set(key, {
-      ...before,
-      tried: before.tried + weight * row.tried,
-      unsound: before.unsound + weight * (row.tried - row.sound),
-      rejected,
-    })
+    const sum = sums.get(key) ?? { element, work, tried: 0, unsound: 0, rejected: {} }
+    sums.set(key, sum)
+    sum.tried += weight * row.tried
+    sum.unsound += weight * (row.tried - row.sound)
+    for (const set in row.rejected) sum.rejected[set] = (sum.rejected[set] ?? 0) + weight * row.rejected[set]!
   }
   return [...sums.values()]
 }

@@ -98,7 +98,7 @@ async function writeCoupon(
     { studentId: document.studentId, cause: document.trueCause, surprise, saidAt: by.now },
     formerly,
   )
-  await writeCourses(on, { id, document, rules })
+  await writeCourses(on, { id, document, rules, isNew: before === null })
   for (const studentId of new Set([document.studentId, formerly ?? document.studentId]))
     await noteProgress(on, studentId)
   // Last: a section's floor is one row, and nobody is to wait for it longer than need be.

@@ -74,7 +74,7 @@ async function rebuildAfter(
         { studentId, cause, surprise, saidAt: new Date(toIso(row.saved_at)) },
         row.student_id,
       )
-      await writeCourses(on, { id: row.id, document, rules })
+      await writeCourses(on, { id: row.id, document, rules, isNew: false })
     }
     return batch.length === 0 ? null : { id: batch.at(-1)!.id, count: batch.length }
   })

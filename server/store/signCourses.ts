@@ -18,6 +18,8 @@ interface Saved {
   readonly id: string
   readonly document: CouponDocument
   readonly rules: HouseRules
+  /** Nothing was compared with it yet, nor it with anything. */
+  readonly isNew: boolean
 }
 
 /**
@@ -25,22 +27,26 @@ interface Saved {
  * were compared with it, and on the next of its kind: a coupon may be entered late, or put on another day.
  */
 export async function writeCourses(on: Queries, saved: Saved): Promise<void> {
-  const compared = await rows<{ id: string; document: unknown }>(
-    on,
-    `SELECT id, document FROM coupon WHERE id IN (SELECT coupon_id FROM sign_course WHERE before_id = ?)`,
-    [saved.id],
-  )
-  const after = [...compared, ...(await nextOfItsKind(on, saved))]
+  const after = [...(saved.isNew ? [] : await comparedWith(on, saved)), ...(await nextOfItsKind(on, saved))]
   const all = new Map<string, Saved>([[saved.id, saved]])
   for (const row of after) {
     const document = fromJson<CouponDocument>(row.document)
-    all.set(row.id, { id: row.id, document, rules: (await rulesOf(document.rulesVersion, on)) ?? saved.rules })
+    const rules = (await rulesOf(document.rulesVersion, on)) ?? saved.rules
+    all.set(row.id, { id: row.id, document, rules, isNew: false })
   }
   for (const one of all.values()) {
-    await run(on, 'DELETE FROM sign_course WHERE coupon_id = ?', [one.id])
+    if (!one.isNew) await run(on, 'DELETE FROM sign_course WHERE coupon_id = ?', [one.id])
     await writeCourse(on, one)
   }
 }
+
+/** Those that were compared with it when it was saved before. */
+const comparedWith = (on: Queries, { id }: Saved) =>
+  rows<{ id: string; document: unknown }>(
+    on,
+    'SELECT id, document FROM coupon WHERE id IN (SELECT coupon_id FROM sign_course WHERE before_id = ?)',
+    [id],
+  )
 
 /** The next coupon that would look back on this one; none where it is the newest. */
 async function nextOfItsKind(on: Queries, { id, document }: Saved) {
