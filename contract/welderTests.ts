@@ -204,6 +204,8 @@ export interface TestSummary {
   readonly id: string
   readonly studentId: string
   readonly student: string
+  /** Still a student of the school. */
+  readonly here: boolean
   readonly book: { readonly id: string; readonly version: number }
   readonly pieceName: string
   readonly position: TestPosition

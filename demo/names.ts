@@ -37,3 +37,7 @@ export const STUDENT_NAMES = [
   'Otto Wexley',
   'Beatrix Lune',
 ] as const
+
+/** The same names apart, for those who were here before them. */
+export const FIRST_NAMES = STUDENT_NAMES.map(name => name.split(' ')[0]!)
+export const FAMILY_NAMES = STUDENT_NAMES.map(name => name.split(' ')[1]!)

@@ -1,5 +1,13 @@
 import { dayNumber } from '../core/calendar'
-import { fitCurves, standingOf, withHistory, wrongOf } from '../core/progress'
+import {
+  fitCurves,
+  standingOf,
+  withHistory,
+  wrongOf,
+  type SchoolCurves,
+  type Tried,
+  type Wrong,
+} from '../core/progress'
 import { shippedBook, testPieceOf } from '../core/qualification'
 import {
   beginOutlook,
@@ -33,6 +41,13 @@ const PIECES: readonly (readonly [rung: string, piece: string, book: string])[] 
 export const LAST_DAY = '2026-11-22'
 export const TEST_DAY = '2026-11-23'
 const NOBODY = '00000000-0000-7000-8000-000000000001'
+
+/** The pieces that a student has come to, with the book of each, in the order of the ladder. */
+export const piecesFor = ({ coupons }: DemoStudent): { readonly piece: string; readonly bookId: string }[] =>
+  PIECES.filter(([rung]) => coupons.some(({ document }) => document.ticket.rung === rung)).map(([, piece, bookId]) => ({
+    piece,
+    bookId,
+  }))
 
 /** A student at a test piece: what was said before and after the school had tests, and what really comes of it. */
 export interface ReadinessPair {
@@ -70,9 +85,7 @@ export function tryReadiness(trial: ReadinessTrial): ReadinessPair[] {
     .slice(0, students)
   const known = whatIsKnown(school)
   const pairs = school.flatMap((student, n) =>
-    PIECES.filter(([rung]) => student.coupons.some(({ document }) => document.ticket.rung === rung)).map(
-      ([, piece, bookId], m) => ({ student, known: known[n]!, piece, bookId, seed: 1000 * n + 10 * m + seed }),
-    ),
+    piecesFor(student).map((of, m) => ({ student, known: known[n]!, ...of, seed: 1000 * n + 10 * m + seed })),
   )
   const say = (pair: (typeof pairs)[number], recalibration: Recalibration) => {
     const plan = testPlan(testPieceOf(pair.piece), SCHOOL_RULES, shippedBook(pair.bookId))
@@ -106,19 +119,30 @@ export function tryReadiness(trial: ReadinessTrial): ReadinessPair[] {
   }))
 }
 
+/** What a school has learnt from the coupons of all its students. */
+export interface SchoolLearnt {
+  readonly curves: SchoolCurves
+  readonly wrong: Wrong
+}
+
 /** What the school knows of each of its students, before it has a test. */
 export function whatIsKnown(school: readonly DemoStudent[]): ReadinessKnown[] {
   const tried = school.map(triedBy)
-  const histories = tried.map(withHistory)
-  const curves = fitCurves(histories)
+  const learnt = { curves: fitCurves(tried.map(withHistory)), wrong: wrongOf(tried.flat()) }
+  return tried.map(own => knownBy(own, learnt))
+}
+
+/** What a school knows of one student, before it has a test. */
+export const knownOf = (student: DemoStudent, learnt: SchoolLearnt): ReadinessKnown => knownBy(triedBy(student), learnt)
+
+function knownBy(tried: readonly Tried[], { curves, wrong }: SchoolLearnt): ReadinessKnown {
   const none = { bent: 0, opened: 0 }
-  const rest = { wrong: wrongOf(tried.flat()), bends: none, recalibration: recalibrate([]), before: [] }
-  return histories.map(rows => ({
-    standing: standingOf(curves, rows, SCHOOL_RULES.halfLifeDays),
+  return {
+    standing: standingOf(curves, withHistory(tried), SCHOOL_RULES.halfLifeDays),
     curves,
     bends: none,
-    school: rest,
-  }))
+    school: { wrong, bends: none, recalibration: recalibrate([]), before: [] },
+  }
 }
 
 interface TestedPair {

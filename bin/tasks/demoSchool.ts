@@ -11,7 +11,7 @@ import { classDayAt, MACHINE_CLOCK, wallClockAt } from '../../core/calendar'
 import { outOfTurn } from '../../core/ladder'
 import { seededRandom, type Random } from '../../core/statistics'
 import { DEMO_ACCOUNTS, DEMO_PASSWORD } from '../../demo/accounts'
-import { fillTests, type Enrolled } from './demoTests'
+import { fillFormerTerms, fillTests, type Enrolled } from './demoTests'
 import { addAccount, foundSchool } from '../../server/store/accounts'
 import { saveCoupon } from '../../server/store/coupons'
 import { keepRules } from '../../server/store/houseRules'
@@ -93,6 +93,7 @@ export async function fillDemo(seed: number, lastDay: string): Promise<void> {
             signOff(student.id, teacher.name, random),
       ),
     )
+  await fillFormerTerms(lastDay, teacher)
   await fillTests(enrolled, lastDay, teacher)
   const left = new Date(`${lastDay}T20:10:00Z`)
   for (const { place, booth, says } of REMARKS) {

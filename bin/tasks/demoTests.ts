@@ -1,6 +1,7 @@
 import { v7 as uuid } from 'uuid'
 import { formatISO, subDays, addDays, parseISO } from 'date-fns'
 import { SCHOOL_RULES, type DemoStudent } from '../../demo/gannetQuay'
+import { formerTerms } from '../../demo/formerTerms'
 import { takeTest, type TakenTo } from '../../demo/welderTests'
 import { shippedBook, testPieceOf } from '../../core/qualification'
 import { asRetest, newTest, testStanding, type WelderTest } from '../../core/welderTest'
@@ -11,6 +12,9 @@ import { runAs } from '../../core/trade'
 import { saveCoupon } from '../../server/store/coupons'
 import type { Saver } from '../../server/store/savedDocument'
 import { progressOf } from '../../server/store/progress'
+import { schoolCurves } from '../../server/store/schoolCurves'
+import { addSection } from '../../server/store/sections'
+import { addStudent } from '../../server/store/students'
 import { addProcessUse, saveTest } from '../../server/store/welderTests'
 
 /** A student of the made-up school as the database knows it. */
@@ -67,19 +71,19 @@ const idOn = (day: string, random: Random) =>
     random: Uint8Array.from({ length: 16 }, () => Math.floor(random.uniform() * 256)),
   })
 
-async function planned(
-  { id: studentId, student }: Enrolled,
+function planned(
+  { id: studentId, student }: Pick<Enrolled, 'id' | 'student'>,
   { piece, book, testDay, retest }: TestAsked,
-  withOdds: boolean,
+  said: Outlook | null,
   random: Random,
-): Promise<WelderTest> {
+): WelderTest {
   const couponId = idOn(testDay, random)
   if (retest) return asRetest(retest.of, { of: retest.id, pieces: RETEST_PIECES }, { testDay, couponId })
   return newTest(
     {
       book: { id: book, version: 0 },
       couponId,
-      said: withOdds ? await saidOf(studentId, piece, book) : null,
+      said,
       retest: null,
       limitMinutes: null,
       piece: testPieceOf(piece),
@@ -97,6 +101,12 @@ async function saidOf(studentId: string, piece: string, book: string): Promise<O
   return run.result()
 }
 
+/** The hand that takes a test, and what it has practised as the pool lies there. */
+const handsOf = ({ learner, practised }: DemoStudent, { test }: WelderTest) => ({
+  learner,
+  practised: practised.get(runAs(test.position)) ?? 0,
+})
+
 /** Takes a test with its coupon; a failed one of the structural code is taken again at once, two pieces. */
 async function take(
   one: Enrolled,
@@ -106,9 +116,9 @@ async function take(
   to: TakenTo = 'result',
 ): Promise<void> {
   const book = shippedBook(asked.book)
-  const plan = await planned(one, asked, true, random)
-  const practised = one.student.practised.get(runAs(plan.test.position)) ?? 0
-  const { document, coupon, savedAt } = takeTest(plan, book, { learner: one.student.learner, practised }, random, to)
+  const said = asked.retest ? null : await saidOf(one.id, asked.piece, asked.book)
+  const plan = planned(one, asked, said, random)
+  const { document, coupon, savedAt } = takeTest(plan, book, handsOf(one.student, plan), random, to)
   const saver: Saver = { ...by, now: savedAt }
   const id = idOn(asked.testDay, random)
   if (to !== 'welded')
@@ -122,6 +132,24 @@ async function take(
       random,
       by,
     )
+}
+
+/** Terms that are over: their students are archived, their tests are kept with what was said of them. */
+export async function fillFormerTerms(lastDay: string, by: Omit<Saver, 'now'>): Promise<void> {
+  const random = seededRandom(78)
+  for (const { section, students } of formerTerms(lastDay, await schoolCurves())) {
+    const { id: sectionId } = await addSection(section)
+    for (const { name, student, tests } of students) {
+      const { hand, booth, startDate } = student
+      const { id } = await addStudent({ name, hand, booth, startDate, sectionId, active: false })
+      for (const { piece, bookId, testDay, said } of tests) {
+        const book = shippedBook(bookId)
+        const plan = planned({ id, student }, { piece, book: bookId, testDay }, said, random)
+        const { document, savedAt } = takeTest(plan, book, handsOf(student, plan), random)
+        await saveTest(idOn(testDay, random), { baseVersion: 0, document }, book, { ...by, now: savedAt })
+      }
+    }
+  }
 }
 
 /** Passed before this term, by place on the roster: days ago, the book, and days since a use or a confirmation. */
@@ -145,7 +173,7 @@ async function formerTests(
     if (days === undefined || bookId === undefined) continue
     const testDay = dayOf(subDays(last, days))
     const book = shippedBook(bookId)
-    const plan = await planned(one, { piece: 'plate-3g', book: bookId, testDay }, false, random)
+    const plan = planned(one, { piece: 'plate-3g', book: bookId, testDay }, null, random)
     const { document, savedAt } = takeTest(plan, book, { learner: one.student.learner, practised: 40 }, random)
     const passed: WelderTest = {
       ...document,
@@ -191,13 +219,11 @@ async function openTests(
     by,
     'seen',
   )
+  const book = 'structural'
   for (const piece of ['plate-3g', 'plate-4g']) {
     const testDay = dayOf(addDays(last, 6))
-    await saveTest(
-      idOn(testDay, random),
-      { baseVersion: 0, document: await planned(of(7), { piece, book: 'structural', testDay }, true, random) },
-      shippedBook('structural'),
-      { ...by, now: last },
-    )
+    const said = await saidOf(of(7).id, piece, book)
+    const document = planned(of(7), { piece, book, testDay }, said, random)
+    await saveTest(idOn(testDay, random), { baseVersion: 0, document }, shippedBook(book), { ...by, now: last })
   }
 }

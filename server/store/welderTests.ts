@@ -140,6 +140,7 @@ interface SummaryRow {
   id: string
   student_id: string
   student: string
+  here: number
   book_id: string
   book_version: number
   piece_name: string
@@ -158,6 +159,7 @@ const toSummary = (row: SummaryRow): TestSummary => ({
   id: row.id,
   studentId: row.student_id,
   student: row.student,
+  here: row.here === 1,
   book: { id: row.book_id, version: row.book_version },
   pieceName: row.piece_name,
   position: row.position,
@@ -191,7 +193,8 @@ export async function testBay(of: { studentId: string } | { sectionIds: readonly
   const [tests, uses] = await Promise.all([
     rows<SummaryRow>(
       database(),
-      `SELECT test_record.id, student_id, student.name AS student, book_id, book_version, piece_name, position, classification, processes, test_day, state, odds, retest_of, retest_pieces, bent, opened
+      `SELECT test_record.id, student_id, student.name AS student, student.active AS here, book_id, book_version,
+        piece_name, position, classification, processes, test_day, state, odds, retest_of, retest_pieces, bent, opened
       FROM test_record JOIN student ON student.id = test_record.student_id WHERE ${sql} ORDER BY test_day DESC, test_record.id DESC LIMIT ${MOST}`,
       values,
     ),

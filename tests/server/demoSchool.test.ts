@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import { fillDemo } from '../../bin/tasks/demoSchool'
 import { closeDatabase, database, rows } from '../../server/store/database'
+import { honestyOf } from '../../core/welderTest'
 import { openDatabase } from '../../server/store/nodes'
 import { migrate } from '../../server/store/migrate'
 import { findRecord } from '../../server/store/records'
@@ -27,9 +28,11 @@ afterAll(async () => {
 it('puts the whole school into the database', async () => {
   const [counts] = await rows(
     database(),
-    'SELECT (SELECT COUNT(*) FROM section) AS sections, (SELECT COUNT(*) FROM student) AS students, (SELECT COUNT(*) FROM coupon WHERE NOT mock) AS coupons',
+    `SELECT (SELECT COUNT(*) FROM section) AS sections, (SELECT COUNT(*) FROM student WHERE active) AS students,
+      (SELECT COUNT(*) FROM student WHERE NOT active) AS former,
+      (SELECT COUNT(*) FROM coupon WHERE NOT mock) AS coupons`,
   )
-  expect(counts).toEqual({ sections: 3, students: 36, coupons: 2520 })
+  expect(counts).toEqual({ sections: 5, students: 36, former: 72, coupons: 2520 })
 })
 
 it('has tests passed and failed, to be read, to be bent and planned, and each test of this term has its coupon and its odds', async () => {
@@ -43,6 +46,14 @@ it('has tests passed and failed, to be read, to be bent and planned, and each te
   expect(tests.some(test => test.retest?.pieces === 2)).toBe(true)
   expect(new Set(tests.map(test => test.book.id))).toEqual(new Set(['structural', 'pressure', 'ISO']))
   expect(uses.map(use => use.kind).sort()).toEqual(['confirmed', 'used', 'used'])
+})
+
+it('has tests enough to tell whether its odds come true, of those who have left', async () => {
+  const { tests } = await testBay({ sectionIds: null })
+  const results = tests.map(test => ({ odds: test.odds, passed: test.state === 'passed', here: test.here }))
+  const honesty = honestyOf(results.filter(test => !test.here))!
+  expect(honesty.forecasts).toBeGreaterThan(250)
+  expect(honesty.against).toBe('better')
 })
 
 it('is counted the same when it is derived again', async () => {
@@ -67,7 +78,9 @@ it('is counted the same when it is derived again', async () => {
 }, 120_000)
 
 it('gives every student a last coupon and a record with days in order', async () => {
-  for (const section of await listSections(null)) {
+  const taught = (await listSections(null)).filter(section => section.students > 0)
+  expect(taught).toHaveLength(3)
+  for (const section of taught) {
     const floor = await listFloor(section.id)
     expect(floor).toHaveLength(12)
     expect(floor.every(student => student.last !== null)).toBe(true)

@@ -1,13 +1,14 @@
 import { describe, expect, it } from 'vitest'
 import { shippedBook } from '~~/core/qualification'
 import type { KeptUse, TestBay, TestSummary } from '~~/contract/welderTests'
-import { continuityRows } from './continuityRows'
+import { continuityRows, rowsOfThoseHere } from './continuityRows'
 import { isOpen, STATE_WORDS, urgencyOf } from './testHeading'
 
 const test = (id: string, student: string, testDay: string, more: Partial<TestSummary> = {}): TestSummary => ({
   id,
   studentId: student.toLowerCase(),
   student,
+  here: true,
   book: { id: 'structural', version: 0 },
   pieceName: '3G plate',
   position: '3G',
@@ -36,6 +37,12 @@ const rows = (bay: TestBay, today = '2026-11-25') =>
   )
 
 describe('how the school’s students stand', () => {
+  it('reminds nobody of those who have left', () => {
+    const tests = [test('a', 'Runa', '2026-09-01'), test('b', 'Oskar', '2026-09-01', { here: false })]
+    const all = continuityRows({ tests, uses: [] }, ref => shippedBook(ref.id), '2026-11-25')
+    expect(all.map(row => row.student)).toEqual(['Runa', 'Oskar'])
+    expect(rowsOfThoseHere(all, { tests }).map(row => row.student)).toEqual(['Runa'])
+  })
   it('what ends soonest first, what has lapsed last, newest lapse first', () => {
     expect(
       rows({

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { lapsing } from '~~/core/welderTest'
-import { continuityRows } from '~/components/testBay/continuityRows'
+import { continuityRows, rowsOfThoseHere } from '~/components/testBay/continuityRows'
 import { lapsesIcs, type Lapse } from '~/papers/lapsesIcs'
 import { today } from '~/composables/shopClock'
 import { useLoader } from '~/composables/loader'
@@ -20,7 +20,10 @@ onMounted(load)
 
 const DAYS = 60
 const noting = shallowRef<Lapse | null>(null)
-const rows = computed(() => (tests.bay ? continuityRows(tests.bay, books.bookOf, today()) : []))
+const all = computed(() => (tests.bay ? continuityRows(tests.bay, books.bookOf, today()) : []))
+/** Nobody is reminded of those who have left: theirs stands on their Record. */
+const rows = computed(() => (tests.bay ? rowsOfThoseHere(all.value, tests.bay) : []))
+const left = computed(() => all.value.length - rows.value.length)
 const soon = computed(() => lapsing(rows.value, today(), DAYS) as Lapse[])
 const standing = computed(() => rows.value.filter(row => row.lapsedOn === null && !soon.value.includes(row)))
 const lapsed = computed(() => rows.value.filter(row => row.lapsedOn !== null))
@@ -45,7 +48,7 @@ function calendar() {
     </header>
     <PageState v-if="problem || (loading && !tests.bay)" :problem="problem" :loading="loading" @again="load" />
     <PageState
-      v-else-if="rows.length === 0"
+      v-else-if="all.length === 0"
       empty="Nobody has passed a test yet: from the first on, its dates are watched here."
     />
     <div v-else class="lists">
@@ -65,6 +68,9 @@ function calendar() {
         <p v-if="list.length === 0" class="quiet">None.</p>
         <ContinuityTable v-else :rows="list" :today="today()" can-note named @use="noting = $event" />
       </section>
+      <p v-if="left > 0" class="quiet">
+        Of students who have left there {{ left === 1 ? 'is one more' : `are ${left} more` }}, on their Records.
+      </p>
       <p class="quiet">
         A school’s record, by each book from memory. Whether and how a qualification stands is for the employer, the
         code in force and the qualified inspector.

@@ -2,7 +2,8 @@
 import { sayOdds } from '~~/core/readiness'
 import type { TestSummary } from '~~/contract/welderTests'
 import { isOpen, STATE_WORDS, urgencyOf } from '~/components/testBay/testHeading'
-import { spokenDay } from '~~/core/calendar'
+import { longDay, spokenDay } from '~~/core/calendar'
+import { today } from '~/composables/shopClock'
 import { useLoader } from '~/composables/loader'
 import { usePageKeys } from '~/composables/pageKeys'
 import { TESTS_KEYS } from '~/keys/roomKeys'
@@ -32,6 +33,8 @@ const open = computed(() =>
     .sort((a, b) => urgencyOf(a.state) - urgencyOf(b.state) || a.testDay.localeCompare(b.testDay)),
 )
 const done = computed(() => all.value.filter(test => !isOpen(test.state)))
+/** Of another year it is said which. */
+const dayShown = (day: string) => (day.slice(0, 4) === today().slice(0, 4) ? spokenDay(day) : longDay(day))
 const bookOf = (test: TestSummary) => books.bookOf(test.book).name
 usePageKeys(TESTS_KEYS, { plan: () => navigateTo('/test-bay/plan') })
 </script>
@@ -90,7 +93,7 @@ usePageKeys(TESTS_KEYS, { plan: () => navigateTo('/test-bay/plan') })
               <span class="quiet book">{{ bookOf(test) }}</span><span class="quiet odds">{{
                 test.odds === null ? '' : `said ${sayOdds(test.odds)}`
               }}</span
-              ><span class="num day">{{ spokenDay(test.testDay) }}</span>
+              ><span class="num day">{{ dayShown(test.testDay) }}</span>
             </NuxtLink>
           </li>
         </ul>
@@ -122,7 +125,7 @@ usePageKeys(TESTS_KEYS, { plan: () => navigateTo('/test-bay/plan') })
 }
 li a {
   display: grid;
-  grid-template-columns: 22px 92px minmax(120px, 1.1fr) minmax(150px, 1.6fr) 92px 140px 96px;
+  grid-template-columns: 22px 92px minmax(120px, 1.1fr) minmax(150px, 1.6fr) 92px 140px 128px;
   gap: 12px;
   align-items: center;
   min-height: 46px;
