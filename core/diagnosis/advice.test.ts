@@ -198,6 +198,13 @@ describe('the run that shows it', () => {
       'Nothing is singled out. Same settings; see whether it comes again: undercut on both toes',
     )
     expect(questionFor(one, rules, found)!.ask).toBe(signOf('narrow').ask)
+    const slag = (coupon: CouponDocument) =>
+      putMark(coupon, aFlaw({ flaw: 'slag', side: null, beadId: coupon.beads.at(-1)!.id }))
+    expect(advice(slag(aCoupon()))).toBe(
+      'Nothing is singled out. Same settings; see whether it comes again: slag left between beads.' +
+        ' If it does, chip and brush every bead and every crater',
+    )
+    expect(advice(slag(aJoint()))).toMatch(/ If it does, pass 4, cap: chip and brush every bead and every crater$/)
     const crooked = (position: '1G' | '2G') => along(aCoupon({ ticket: { position } }), 2, 'crooked')
     const asks = (coupon: CouponDocument) => questionFor(coupon, rules, diagnose(coupon, rules))?.sign
     expect([asks(crooked('2G')), asks(crooked('1G'))]).toEqual(['runs off level', undefined])

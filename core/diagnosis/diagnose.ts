@@ -47,6 +47,8 @@ export interface Diagnosis {
 const CLEAR = { odds: 0.5, times: 1.5 } as const
 /** Under this no cause is singled out: nothing is changed for it. Common practice. */
 const SINGLED_OUT = 0.15
+/** Of several causes, none that is less likely than this is worth a word for when it comes again. Common practice. */
+const WORTH_A_WORD = 0.05
 /** A cause that mostly shows a sign: its absence speaks against it. */
 const MOSTLY = 0.4
 /** Beads of a pad that may be crooked or unlapped before nothing else can be read off it. */
@@ -91,15 +93,8 @@ export function diagnoseSigns(
   const causes = rank(seen, odds)
   const [first, second] = causes
   if (!first) return { ...nothing, clear: false, nextRun: 'Same settings; watch the puddle and run one more' }
-  if (first.odds < SINGLED_OUT) {
-    const watched = [...seen.signs].sort((a, b) => b.share * signOf(b.id).weight - a.share * signOf(a.id).weight)[0]!
-    return {
-      ...nothing,
-      causes,
-      clear: false,
-      nextRun: `Nothing is singled out. Same settings; see whether it comes again: ${signOf(watched.id).says}`,
-    }
-  }
+  if (first.odds < SINGLED_OUT)
+    return { ...nothing, causes, clear: false, nextRun: onceMore(document, rules, seen, causes) }
   const clear = first.odds >= CLEAR.odds && first.odds >= CLEAR.times * (second?.odds ?? 0)
   // What is wrong with the machine or the rod is put right before anything else is judged.
   const change =
@@ -158,6 +153,26 @@ function whyNot(
   const [chosen, likelier] = [change, first].map(row => CAUSES.indexOf(row.cause)) as [number, number]
   const more = takenAwayMore(seen, odds, { chosen, likelier })
   return `${likeliest}, but this takes away more of ${more.map(id => signOf(id).says).join(' and ')}`
+}
+
+/**
+ * Too little to change anything for: the settings stay, and what to look at next is said; and what to do if it comes
+ * again, where one cause of it stands before the others.
+ */
+function onceMore(
+  document: CouponDocument,
+  rules: HouseRules,
+  { signs }: SeenSigns,
+  [first, second]: readonly RankedCause[],
+): string {
+  const watched = [...signs].sort((a, b) => b.share * signOf(b.id).weight - a.share * signOf(a.id).weight)[0]!
+  const says = `Nothing is singled out. Same settings; see whether it comes again: ${signOf(watched.id).says}`
+  const stands = !second || (first!.odds >= WORTH_A_WORD && first!.odds >= CLEAR.times * second.odds)
+  if (!stands || !first!.speaksFor.some(sign => sign.id === watched.id)) return says
+  // The next pad is another: which bead it was on says nothing of where it may come again.
+  const markIds = isPlate(document.piece) ? [] : first!.speaksFor.flatMap(sign => sign.markIds)
+  const change = changeFor({ cause: first!.cause, document, markIds, strong: false }, rules)
+  return `${says}. If it does, ${change[0]!.toLowerCase()}${change.slice(1)}`
 }
 
 /** A sound coupon is run again as it was; one that fails for something no cause is known of says what failed. */

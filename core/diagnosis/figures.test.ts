@@ -68,6 +68,21 @@ describe('when something is said', () => {
       if (causes.length > 0) expect(change === null).toBe(causes[0]!.odds < 0.15)
     }
   })
+  it('of what is not singled out it is said what to do if it comes again, where one in 20 stands before the next', () => {
+    const said = { 'if it does': 0, 'no more': 0 }
+    for (const { id } of SIGNS.filter(sign => sign.lookedFor === 'always')) {
+      const { causes, change, nextRun } = diagnoseSigns(at(130), rules, {
+        signs: [{ id, markIds: [], share: 0.1 }],
+        absent: [],
+      })
+      if (causes.length === 0 || change !== null) continue
+      const [first, second] = causes
+      const stands = !second || (first!.odds >= 0.05 && first!.odds >= 1.5 * second.odds)
+      expect(nextRun.includes('. If it does, '), id).toBe(stands)
+      said[stands ? 'if it does' : 'no more'] += 1
+    }
+    expect(Math.min(...Object.values(said))).toBeGreaterThan(0)
+  })
 })
 
 describe('how a finding weighs', () => {
