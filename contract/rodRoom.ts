@@ -33,6 +33,13 @@ export const rodLotSchema = object({
   makersLot: label(40),
   resistant: boolean().strict().required('${path} is missing'),
   receivedOn: day().required('${path} is missing'),
+  openedOn: day()
+    .nullable()
+    .defined('${path} is missing')
+    .test('after', 'A lot is opened on the day it came, or later', function (openedOn) {
+      const { receivedOn } = (this.parent ?? {}) as Partial<RodLotSave>
+      return !openedOn || !receivedOn || openedOn >= receivedOn
+    }),
   rodsInBox: wholeNumber('how many rods a box holds', 1, MOST_IN_BOX).required('${path} is missing'),
   boxPriceCents: wholeNumber('what a box costs, in hundredths', 0, MOST_CENTS).nullable().defined('${path} is missing'),
   place: label(60),
@@ -41,7 +48,7 @@ export const rodLotSchema = object({
 /** Most lots that come in at a time. */
 const MOST_LOTS = 500
 
-/** The body of `POST /api/rod-lots/import`: all of them come in, or none. */
+/** The body of `POST /api/rod-lots/import`: lots with what lies there, all of them or none. */
 export interface RodLotsImport {
   readonly lots: readonly {
     readonly id: string
@@ -49,6 +56,8 @@ export interface RodLotsImport {
     readonly lineId: string
     readonly lot: RodLotSave
     readonly rods: number
+    /** The lot is kept already: the list says how many of it were counted. */
+    readonly counted: boolean
   }[]
 }
 
@@ -59,6 +68,7 @@ export const rodLotsImportSchema = object({
       lineId: uuid().required('${path} is missing'),
       lot: rodLotSchema.required('${path} is missing'),
       rods: wholeNumber('how many rods lie there', 0, MOST_RODS).required('${path} is missing'),
+      counted: boolean().strict().required('${path} is missing'),
     })
       .exact()
       .required('${path} is missing'),

@@ -5,6 +5,7 @@ export const LOT_COLUMNS = {
   makersLot: ['maker’s lot', 'lot', 'lot number', 'lot no', 'batch', 'heat'],
   resistant: ['R on it', 'R', 'moisture resistant'],
   receivedOn: ['received', 'received on', 'date', 'delivered'],
+  openedOn: ['opened', 'opened on', 'first opened'],
   rodsInBox: ['rods in a box', 'in a box', 'per box', 'box'],
   price: ['price of a box', 'price', 'box price', 'cost'],
   place: ['where', 'place', 'location', 'shelf'],

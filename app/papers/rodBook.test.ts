@@ -12,6 +12,7 @@ const ROOM: RodRoom = {
       makersLot: 'B, 2291',
       resistant: true,
       receivedOn: '2026-09-01',
+      openedOn: null,
       rodsInBox: 100,
       boxPriceCents: 3205,
       place: 'oven 1',
@@ -48,8 +49,8 @@ const ROOM: RodRoom = {
 
 it('lots and the book go out as spreadsheets take them', () => {
   expect(lotsCsv(ROOM)).toBe(
-    'rod,size,maker’s lot,R on it,received,rods in a box,price of a box,where,rods there\r\n' +
-      'E7018,1/8 in,"B, 2291",yes,2026-09-01,100,32.05,oven 1,-3',
+    'rod,size,maker’s lot,R on it,received,opened,rods in a box,price of a box,where,rods there\r\n' +
+      'E7018,1/8 in,"B, 2291",yes,2026-09-01,,100,32.05,oven 1,-3',
   )
   const [head, drawn, back] = bookCsv(ROOM).split('\r\n')
   expect(head).toContain('stubs up to 2 in')

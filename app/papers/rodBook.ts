@@ -14,6 +14,7 @@ export const lotsCsv = ({ lots, stock }: RodRoom): string =>
         makersLot: lot.makersLot,
         resistant: lot.resistant ? 'yes' : 'no',
         receivedOn: lot.receivedOn,
+        openedOn: lot.openedOn ?? '',
         rodsInBox: lot.rodsInBox,
         price: lot.boxPriceCents === null ? '' : (lot.boxPriceCents / 100).toFixed(2),
         place: lot.place,

@@ -1,4 +1,5 @@
-import { handfulsOf, stockOf, type MovementKind, type RodMovement, type Stubs } from './movements'
+import { handfulsOf, stockOf, type MovementKind, type RodMovement } from './movements'
+import type { Stubs } from './stubs'
 
 /** What a person says happened to rods. */
 export interface SaidOfRods {

@@ -9,6 +9,7 @@ export const aLot = (change: Partial<RodLot> = {}): RodLot => ({
   makersLot: '4711',
   resistant: false,
   receivedOn: '2026-09-01',
+  openedOn: '2026-09-02',
   rodsInBox: 100,
   boxPriceCents: 3000,
   place: 'oven 1',

@@ -4,6 +4,7 @@
 export * from './lot'
 export * from './exposure'
 export * from './sayExposure'
+export * from './stubs'
 export * from './movements'
 export * from './bookLine'
 export * from './movementFault'

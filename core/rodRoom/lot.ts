@@ -11,6 +11,8 @@ export interface RodLot {
   readonly resistant: boolean
   /** Local day, ISO 8601. */
   readonly receivedOn: string
+  /** The day on which its first box was opened, ISO 8601; null while all of them are sealed. */
+  readonly openedOn: string | null
   readonly rodsInBox: number
   readonly boxPriceCents: number | null
   readonly place: string
@@ -56,15 +58,19 @@ function codeHours(classification: string, resistant: boolean): number {
 }
 
 const STORES: Readonly<Record<RodFamily, string>> = {
-  'low hydrogen': 'sealed, or in the holding oven at 250 °F (120 °C) or more',
+  'low hydrogen': 'in the holding oven at 250 °F (120 °C) or more',
   'cellulosic': 'on a dry shelf, never in an oven: the covering needs its moisture',
   'rutile': 'dry and warm; discoloured or flaking rods are binned',
   'high deposition': 'dry and warm; discoloured or flaking rods are binned',
   'GTAW wire': 'dry and clean, in its tube',
 }
 
+/** Low hydrogen in a box that is still sealed. */
+const SEALED = 'dry in sealed boxes; once one is opened, in the holding oven'
+
 /** Where rods of a class lie, in words. Source: AWS D1.1 and makers' handbooks, from memory. */
-export const storedHow = (lot: Pick<RodLot, 'classification'>) => STORES[familyOf(lot)]
+export const storedHow = (lot: Pick<RodLot, 'classification' | 'openedOn'>) =>
+  hasClock(lot) && lot.openedOn === null ? SEALED : STORES[familyOf(lot)]
 
 /** `E7018 1/8 in, lot 4711`. */
 export const lotName = ({ classification, diameterMm, makersLot }: Omit<RodLot, 'id'>) =>

@@ -1,18 +1,9 @@
 import type { HandfulEvent } from './exposure'
+import type { Stubs } from './stubs'
 
 /** What happens to rods of a lot. Each is a line of its own: two tablets at once lose nothing. */
 export const MOVEMENT_KINDS = ['received', 'issued', 'returned', 're-dried', 'binned', 'counted'] as const
 export type MovementKind = (typeof MOVEMENT_KINDS)[number]
-
-/** Classes of what is left of a rod, in. Under 2 in it is burnt as far as it goes; the longest wait for a stub day. */
-export const STUB_CLASSES = [
-  { id: 'to 2', name: 'up to 2 in', meanIn: 1.75, keeps: false },
-  { id: '2 to 4', name: '2 to 4 in', meanIn: 3, keeps: false },
-  { id: '4 to 6', name: '4 to 6 in', meanIn: 5, keeps: true },
-  { id: 'over 6', name: 'over 6 in', meanIn: 8, keeps: true },
-] as const
-export type StubClass = (typeof STUB_CLASSES)[number]['id']
-export type Stubs = Partial<Readonly<Record<StubClass, number>>>
 
 /** A line of the rod room's book. */
 export interface RodMovement {

@@ -196,6 +196,7 @@ describe('stubs', () => {
 
 it('a lot is called by its class, size and number, and where it lies is said', () => {
   expect(lotName(LOT)).toBe('E7018 1/8 in, lot 4711')
-  expect(storedHow(LOT)).toContain('250 °F')
-  expect(storedHow({ classification: 'E6010' })).toContain('never in an oven')
+  expect(storedHow(LOT)).toBe('in the holding oven at 250 °F (120 °C) or more')
+  expect(storedHow({ ...LOT, openedOn: null })).toBe('dry in sealed boxes; once one is opened, in the holding oven')
+  expect(storedHow({ classification: 'E6010', openedOn: null })).toContain('never in an oven')
 })

@@ -2,7 +2,8 @@ import { mean, sampleSd } from '../statistics'
 import { rodSizeOf } from '../trade'
 import { inches } from '../units'
 import type { RodLot } from './lot'
-import { STUB_CLASSES, type RodMovement, type StubClass } from './movements'
+import type { RodMovement } from './movements'
+import { STUB_CLASSES, type StubClass } from './stubs'
 
 /** Rods of one class and size, whatever the lot: what a school buys and burns. */
 export const kindOf = ({ classification, diameterMm }: Pick<RodLot, 'classification' | 'diameterMm'>) =>

@@ -1,3 +1,4 @@
+import type { ClassDay } from '../../core/calendar'
 import {
   bookLine,
   exposureOf,
@@ -23,6 +24,7 @@ import { database, fromJson, inTransaction, rows, run, toDateTime, toIso, type Q
 import { noteEverySection } from './floorSerial'
 import { takeGuard } from './guard'
 import { currentRules } from './houseRules'
+import { schoolDay } from './school'
 
 /** Who writes into the book, and when. */
 interface Doer {
@@ -37,6 +39,7 @@ interface LotRow {
   makers_lot: string
   resistant: number
   received_on: string
+  opened_on: string | null
   rods_in_box: number
   box_price_cents: number | null
   place: string
@@ -49,6 +52,7 @@ const toLot = (row: LotRow): RodLot => ({
   makersLot: row.makers_lot,
   resistant: row.resistant === 1,
   receivedOn: row.received_on,
+  openedOn: row.opened_on,
   rodsInBox: row.rods_in_box,
   boxPriceCents: row.box_price_cents,
   place: row.place,
@@ -85,7 +89,8 @@ const toLine = (row: LineRow): RodMovement => ({
 /** Rods drawn longer ago and never brought back are forgotten in a corner: no booth is told of them for ever. */
 const DRAWN_DAYS = 2
 
-const LOT = `id, classification, diameter_mm, makers_lot, resistant, received_on, rods_in_box, box_price_cents, place`
+const LOT = `id, classification, diameter_mm, makers_lot, resistant, received_on, opened_on, rods_in_box,
+  box_price_cents, place`
 const LINE = `id, lot_id, kind, rods, handful_id, student_id, booth, stubs, why, noted_by, noted_at`
 
 /** What lies in the store, by class and size of rod. */
@@ -163,10 +168,10 @@ export const keepLot = (id: string, lot: RodLotSave, by: Doer): Promise<void> =>
 async function writeLot(on: Queries, id: string, lot: RodLotSave, by: Doer): Promise<void> {
   await run(
     on,
-    `INSERT INTO rod_lot (${LOT}, saved_by, saved_at) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+    `INSERT INTO rod_lot (${LOT}, saved_by, saved_at) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
     ON DUPLICATE KEY UPDATE classification = VALUES(classification), diameter_mm = VALUES(diameter_mm),
       makers_lot = VALUES(makers_lot), resistant = VALUES(resistant), received_on = VALUES(received_on),
-      rods_in_box = VALUES(rods_in_box), box_price_cents = VALUES(box_price_cents), place = VALUES(place),
+      opened_on = VALUES(opened_on), rods_in_box = VALUES(rods_in_box), box_price_cents = VALUES(box_price_cents), place = VALUES(place),
       saved_by = VALUES(saved_by), saved_at = VALUES(saved_at)`,
     [
       id,
@@ -175,6 +180,7 @@ async function writeLot(on: Queries, id: string, lot: RodLotSave, by: Doer): Pro
       lot.makersLot,
       lot.resistant,
       lot.receivedOn,
+      lot.openedOn,
       lot.rodsInBox,
       lot.boxPriceCents,
       lot.place,
@@ -184,23 +190,30 @@ async function writeLot(on: Queries, id: string, lot: RodLotSave, by: Doer): Pro
   )
 }
 
-/** Takes in lots with the rods that lie there, all of them or none. The same again is the same lots. */
+/**
+ * Takes in lots with the rods that lie there, all of them or none: new ones as they came, those that are kept already
+ * as they were counted. The same again is the same lots and counts.
+ */
 export async function importLots({ lots }: RodLotsImport, by: Doer): Promise<void> {
   await inTransaction(database(), async on => {
-    for (const { id, lineId, lot, rods: count } of lots) {
+    for (const { id, lineId, lot, rods: count, counted } of lots) {
       await writeLot(on, id, lot, by)
+      if (counted) await takeGuard(on, `lot ${id}`)
       const [known] = await rows(on, 'SELECT 1 FROM rod_movement WHERE id = ? FOR UPDATE', [lineId])
-      const said = { lotId: id, kind: 'received', count, handfulId: null, studentId: null, booth: null } as const
-      if (!known && count > 0)
-        await insertLine(
-          on,
-          bookLine(lineId, { ...said, stubs: null, why: 'from a list' }, [], { by: by.name, now: by.now }),
-          by,
-        )
+      if (known) continue
+      const book = counted ? await bookOf(on, id) : []
+      const nobody = { handfulId: null, studentId: null, booth: null, stubs: null }
+      const said = { ...nobody, lotId: id, kind: counted ? 'counted' : 'received', count, why: 'from a list' } as const
+      const line = bookLine(lineId, said, book, { by: by.name, now: by.now })
+      if (line.rods !== 0) await insertLine(on, line, by)
     }
     await noteEverySection(on)
   })
 }
+
+/** All lines of a lot. */
+const bookOf = async (on: Queries, lotId: string): Promise<RodMovement[]> =>
+  (await rows<LineRow>(on, `SELECT ${LINE} FROM rod_movement WHERE lot_id = ?`, [lotId])).map(toLine)
 
 /** What came of a line: it stands, or why it cannot. */
 export type Written =
@@ -212,23 +225,27 @@ export type Written =
  * @returns null where there is no such lot
  */
 export async function writeMovement(id: string, save: SaidOfRods, by: Doer): Promise<Written | null> {
-  const { rules } = await currentRules()
+  const [{ rules }, day] = await Promise.all([currentRules(), schoolDay(by.now)])
   return inTransaction(database(), async on => {
     const [row] = await rows<LotRow>(on, `SELECT ${LOT} FROM rod_lot WHERE id = ?`, [save.lotId])
     if (!row) return null
     await takeGuard(on, `lot ${save.lotId}`)
-    const found = await rows<LineRow>(on, `SELECT ${LINE} FROM rod_movement WHERE lot_id = ?`, [save.lotId])
-    const book = found.map(toLine)
+    const book = await bookOf(on, save.lotId)
     const stock = book.reduce((sum, line) => sum + line.rods, 0)
     if (book.some(line => line.id === id)) return { is: 'written', stock }
     const line = bookLine(id, save, book, { by: by.name, now: by.now })
     const why = movementFault(line, toLot(row), book, { houseHours: rules.exposureHours, now: by.now })
     if (why) return { is: 'refused', why }
     await insertLine(on, line, by)
+    if (line.kind === 'issued' && row.opened_on === null) await openLot(on, save.lotId, day)
     await noteEverySection(on)
     return { is: 'written', stock: stock + line.rods }
   })
 }
+
+/** Whoever draws from a lot whose boxes are all sealed opens the first of them. */
+const openLot = (on: Queries, id: string, day: ClassDay) =>
+  run(on, 'UPDATE rod_lot SET opened_on = GREATEST(received_on, ?) WHERE id = ? AND opened_on IS NULL', [day, id])
 
 async function insertLine(on: Queries, line: RodMovement, by: Doer): Promise<void> {
   await run(on, `INSERT INTO rod_movement (${LINE}) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`, [

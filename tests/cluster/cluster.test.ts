@@ -135,7 +135,7 @@ describe('two servers over two nodes', () => {
   it('take one handful of rods back once', async () => {
     const lotId = uuid()
     const lot = { classification: 'E7018', diameterMm: 3.175, makersLot: 'C 1', resistant: false, place: 'oven' }
-    const more = { receivedOn: '2026-09-01', rodsInBox: 100, boxPriceCents: null }
+    const more = { receivedOn: '2026-09-01', openedOn: null, rodsInBox: 100, boxPriceCents: null }
     await at[0].ask('PUT', `/api/rod-lots/${lotId}`, { ...lot, ...more })
     const line = (kind: string, fields: object) => ({
       ...{ lotId, kind, count: 0, handfulId: null, studentId: null, booth: null, stubs: null, why: '' },

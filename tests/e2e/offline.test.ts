@@ -59,7 +59,7 @@ beforeAll(async () => {
   ;({ section, student } = await addClass(school, 'Evening W steel walls', 'Loveday Penrose'))
   const lot = { classification: 'E7018', diameterMm: 3.175, makersLot: 'W 77', resistant: false, place: 'oven 1' }
   const lotId = uuid()
-  const more = { receivedOn: '2026-09-01', rodsInBox: 100, boxPriceCents: null }
+  const more = { receivedOn: '2026-09-01', openedOn: null, rodsInBox: 100, boxPriceCents: null }
   await school.lead.ask('PUT', `/api/rod-lots/${lotId}`, { ...lot, ...more })
   const came = { lotId, kind: 'received', count: 100, handfulId: null, studentId: null, booth: null, stubs: null }
   await school.lead.ask('PUT', `/api/rod-movements/${uuid()}`, { ...came, why: '' })

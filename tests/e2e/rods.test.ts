@@ -58,6 +58,11 @@ it('a lot is written down, rods are drawn and brought back with their stubs, and
   await page.getByLabel('up to 2 in').fill('6')
   await page.getByRole('button', { name: 'They are back' }).click()
   await page.getByText('9 are more than the 8 that were drawn.').waitFor()
+  // Half an ounce of stubs is some four of them.
+  await page.getByRole('button', { name: 'weighed, oz' }).click()
+  await page.getByLabel('up to 2 in').fill('0.5')
+  await page.getByText('about 4 stubs').waitFor()
+  await page.getByRole('button', { name: 'counted', exact: true }).click()
   await page.getByLabel('up to 2 in').fill('4')
   await page.getByLabel('4 to 6 in').fill('1')
   await page.getByRole('button', { name: 'They are back' }).click()
@@ -166,5 +171,14 @@ it('lots come in from a list: what is wrong is said line by line, and then all c
   const { lots, stock } = await room()
   const kept = lots.find(lot => lot.makersLot === 'L 88')!
   expect([kept.classification, stock[kept.id]]).toEqual(['E6010', 75])
+  // The same list again is a count.
+  await page.getByRole('button', { name: 'Lots from a list' }).click()
+  const counted = 'Rod,Size,Lot,Stock\nE6010,1/8,L 88,71\n'
+  const file = { name: 'count.csv', mimeType: 'text/csv', buffer: Buffer.from(counted) }
+  await dialog.getByLabel('A CSV file').setInputFiles(file)
+  await dialog.getByText('counted 71, 4 fewer than the book says').waitFor()
+  await dialog.getByRole('button', { name: 'Take in 1 lot' }).click()
+  await expect.poll(() => dialog.count()).toBe(0)
+  expect((await room()).stock[kept.id]).toBe(71)
   await page.context().close()
 })

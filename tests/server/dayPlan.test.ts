@@ -74,6 +74,7 @@ describe('the plan of a day', () => {
       makersLot,
       resistant: false,
       receivedOn: '2026-09-01',
+      openedOn: null,
       rodsInBox: 100,
       boxPriceCents: null,
       place: 'shelf',

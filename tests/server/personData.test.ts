@@ -65,7 +65,7 @@ beforeAll(async () => {
   await own.ask('GET', `/api/students/${student.id}/record`)
   const lotId = uuid()
   const lot = { classification: 'E7018', diameterMm: 3.175, makersLot: '4711', resistant: false, place: 'oven' }
-  const rest = { receivedOn: '2026-09-01', rodsInBox: 100, boxPriceCents: null }
+  const rest = { receivedOn: '2026-09-01', openedOn: null, rodsInBox: 100, boxPriceCents: null }
   expect((await school.instructor.ask('PUT', `/api/rod-lots/${lotId}`, { ...lot, ...rest })).status).toBe(204)
   const drawn = { lotId, kind: 'issued', count: 8, handfulId: null, booth: null, stubs: null }
   await school.instructor.ask('PUT', `/api/rod-movements/${uuid()}`, { ...drawn, studentId: student.id, why: SECRET })

@@ -4,6 +4,7 @@ import type { Problem } from '../../contract/problem'
 import type { RodLotSave, RodRoom } from '../../contract/rodRoom'
 import type { FloorBooths } from '../../contract/shop'
 import { WAITED } from '../../contract/waited'
+import { classDayAt } from '../../core/calendar'
 import { usualPiece, type CouponDocument } from '../../core/coupon'
 import { aCoupon, aJoint } from '../../core/coupon/example'
 import type { CouponsRun, SaidOfRods } from '../../core/rodRoom'
@@ -24,6 +25,7 @@ const LOT: RodLotSave = {
   makersLot: 'B-2291',
   resistant: false,
   receivedOn: '2026-09-01',
+  openedOn: null,
   rodsInBox: 100,
   boxPriceCents: 3200,
   place: 'oven 1',
@@ -285,12 +287,33 @@ describe('ovens', () => {
   })
 })
 
+describe('a lot', () => {
+  it('is opened by whoever draws from it first, and not on a day before it came', async () => {
+    const opened = async (id: string) => (await rods()).lots.find(one => one.id === id)?.openedOn
+    const [id, later] = [await aLot({ makersLot: 'O-1' }), await aLot({ makersLot: 'O-2', receivedOn: '2099-01-01' })]
+    await write(id, { kind: 'received', count: 100 })
+    expect(await opened(id)).toBeNull()
+    await write(id, { count: 5, studentId: school.mine.id })
+    expect(await opened(id)).toBe(classDayAt(new Date(), { zone: 'UTC', turnsAt: 0 }))
+    await write(later, { kind: 'received', count: 100 })
+    await write(later, { count: 5, booth: 2 })
+    expect(await opened(later)).toBe('2099-01-01')
+    const said = await aLot({ makersLot: 'O-3', openedOn: '2026-09-03' })
+    await write(said, { kind: 'received', count: 100 })
+    await write(said, { count: 5, booth: 2 })
+    expect(await opened(said)).toBe('2026-09-03')
+    const early = { ...LOT, openedOn: '2026-08-31' }
+    expect(wrongFields(await school.instructor.ask('PUT', `/api/rod-lots/${uuid()}`, early))).toEqual(['openedOn'])
+  })
+})
+
 describe('lots from a list', () => {
   const line = (more: Partial<RodLotSave> = {}, rods = 140) => ({
     id: uuid(),
     lineId: uuid(),
     lot: { ...LOT, ...more },
     rods,
+    counted: false,
   })
   const bring = (lots: readonly unknown[]) => school.instructor.ask<Problem>('POST', '/api/rod-lots/import', { lots })
 
@@ -306,6 +329,22 @@ describe('lots from a list', () => {
     await write(lots[0]!.id, { count: 10 })
     await bring(lots)
     expect((await rods()).stock[lots[0]!.id]).toBe(130)
+  })
+  it('of a lot that is kept is a count of it, once; its line says by how much, and that it is from a list', async () => {
+    const kept = line({ makersLot: 'L-4' }, 140)
+    await bring([kept])
+    await write(kept.id, { count: 10 })
+    const counted = { ...kept, lineId: uuid(), rods: 125, counted: true, lot: { ...kept.lot, place: 'oven 2' } }
+    for (let n = 0; n < 2; n++) expect((await bring([counted])).status).toBe(204)
+    const { lots, stock, movements } = await rods()
+    expect([stock[kept.id], lots.find(one => one.id === kept.id)?.place]).toEqual([125, 'oven 2'])
+    const own = movements.filter(one => one.lotId === kept.id)
+    expect(own.at(-1)).toMatchObject({ id: counted.lineId, kind: 'counted', rods: -5, why: 'from a list' })
+    // What is as the book says is no line of it.
+    await bring([{ ...counted, lineId: uuid() }])
+    expect((await rods()).movements.filter(one => one.lotId === kept.id)).toHaveLength(own.length)
+    const { counted: _, ...unsaid } = counted
+    expect(wrongFields(await bring([unsaid]))).toEqual(['lots[0].counted'])
   })
   it('all of them or none', async () => {
     const good = line({ makersLot: 'L-3' })

@@ -45,7 +45,7 @@ beforeAll(async () => {
   await school.lead.ask('POST', '/api/students/import', { sectionId: section.id, students: roster })
   students = (await school.lead.ask<Student[]>('GET', `/api/sections/${section.id}/students`)).body
   const lot = { classification: 'E7018', diameterMm: 3.175, makersLot: 'T 3', resistant: false, place: 'oven' }
-  const more = { receivedOn: '2026-09-01', rodsInBox: 100, boxPriceCents: null }
+  const more = { receivedOn: '2026-09-01', openedOn: null, rodsInBox: 100, boxPriceCents: null }
   await school.lead.ask('PUT', `/api/rod-lots/${lotId}`, { ...lot, ...more })
 })
 afterAll(closeDatabase)

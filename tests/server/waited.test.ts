@@ -17,6 +17,7 @@ const LOT = {
   makersLot: 'W 1',
   resistant: false,
   receivedOn: '2026-09-01',
+  openedOn: null,
   rodsInBox: 100,
   boxPriceCents: null,
   place: 'oven',

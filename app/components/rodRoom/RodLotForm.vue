@@ -21,6 +21,7 @@ const form = reactive({
   makersLot: props.lot?.makersLot ?? '',
   resistant: props.lot?.resistant ?? false,
   receivedOn: props.lot?.receivedOn ?? today(),
+  openedOn: props.lot?.openedOn ?? '',
   rodsInBox: String(props.lot?.rodsInBox ?? USUAL_BOX),
   price: props.lot?.boxPriceCents == null ? '' : (props.lot.boxPriceCents / 100).toFixed(2),
   place: props.lot?.place ?? '',
@@ -29,6 +30,7 @@ async function save() {
   const { price, ...rest } = form
   const lot: RodLotSave = {
     ...rest,
+    openedOn: rest.openedOn || null,
     resistant: rest.resistant && hasClock(form),
     rodsInBox: Number(form.rodsInBox),
     boxPriceCents: price.trim() === '' ? null : Math.round(Number(price.replace(',', '.')) * 100),
@@ -63,6 +65,13 @@ async function save() {
       />
       <v-text-field v-model="form.receivedOn" type="date" label="Received" :error-messages="errors.receivedOn" />
       <v-text-field
+        v-model="form.openedOn"
+        type="date"
+        label="First box opened"
+        clearable
+        :error-messages="errors.openedOn"
+      />
+      <v-text-field
         v-model="form.rodsInBox"
         label="Rods in a box"
         inputmode="numeric"
@@ -80,7 +89,7 @@ async function save() {
       v-model="form.place"
       label="Where they lie"
       maxlength="60"
-      :hint="storedHow(form)"
+      :hint="storedHow({ ...form, openedOn: form.openedOn || null })"
       persistent-hint
       :error-messages="errors.place"
     />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { spokenDay } from '~~/core/calendar'
 import { lotName, storedHow, type RodLot } from '~~/core/rodRoom'
 import { useRods } from '~/stores/rods'
 
@@ -8,6 +9,7 @@ type Form = { is: 'change' | 'bin' | 'received' | 'counted'; lot: RodLot } | nul
 const form = shallowRef<Form>(null)
 const there = (lot: RodLot) => rods.room.stock[lot.id] ?? 0
 const boxes = (lot: RodLot) => Math.round((10 * there(lot)) / lot.rodsInBox) / 10
+const openedSaid = ({ openedOn }: RodLot) => (openedOn ? ` · opened ${spokenDay(openedOn)}` : '')
 const done = () => {
   form.value = null
 }
@@ -20,7 +22,7 @@ const done = () => {
       <li v-for="lot in rods.room.lots" :key="lot.id">
         <div class="what">
           <b>{{ lotName(lot) }}</b>
-          <small class="quiet">{{ lot.place }} · {{ storedHow(lot) }}</small>
+          <small class="quiet">{{ lot.place }}{{ openedSaid(lot) }} · {{ storedHow(lot) }}</small>
         </div>
         <p class="num" :class="{ under: there(lot) < 0 }">
           <b>{{ there(lot) }}</b> rods

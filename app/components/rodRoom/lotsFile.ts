@@ -1,12 +1,15 @@
 import Papa from 'papaparse'
 import { ValidationError } from 'yup'
-import { rodLotsImportSchema, type RodLotSave } from '~~/contract/rodRoom'
+import { rodLotsImportSchema, type RodLotSave, type RodRoom } from '~~/contract/rodRoom'
+import type { RodLot } from '~~/core/rodRoom'
 import { ELECTRODES, ROD_SIZES } from '~~/core/trade'
 import { plainHeading } from '~/composables/listFile'
 import { LOT_COLUMNS, type LotColumn } from '~/papers/lotColumns'
 
 /** A line of a list of lots: what it says, how many rods lie there, and what is wrong with it. */
 export interface LotLine {
+  /** The lot that is kept already and meant by it; null for a new one. */
+  readonly keptAs: string | null
   readonly lot: RodLotSave
   readonly rods: number
   readonly errors: readonly string[]
@@ -30,6 +33,20 @@ function diameterOf(written: string): number {
   return found?.diameterMm ?? NO_SIZE
 }
 
+/** What a list leaves empty stays as it is kept, and the maker's lot as it was typed first. */
+function withKept(
+  written: RodLotSave,
+  { id: _, ...kept }: RodLot,
+  isEmpty: (column: LotColumn) => boolean,
+): RodLotSave {
+  const stays = (Object.keys(kept) as (keyof RodLotSave)[]).filter(field => isEmpty(columnOf(field)))
+  return { ...written, ...Object.fromEntries(stays.map(field => [field, kept[field]])), makersLot: kept.makersLot }
+}
+
+/** Fields of a lot that are written otherwise in a list than they are kept. */
+const COLUMN_OF: Readonly<Partial<Record<string, LotColumn>>> = { diameterMm: 'size', boxPriceCents: 'price' }
+const columnOf = (field: string) => COLUMN_OF[field] ?? (field as LotColumn)
+
 const wholeOf = (written: string, none: number) => (written === '' ? none : Number(written))
 const centsOf = (written: string) =>
   written === '' ? null : Math.round(100 * Number(written.replace(/[^\d.,-]/g, '').replace(',', '.')))
@@ -40,14 +57,12 @@ const SAID_YES = /^(yes|y|true|1|r|x)$/i
 const ANY_ID = '01900000-0000-7000-8000-000000000000'
 
 /** A field as its column is called. */
-function saidAs(field: string): string {
-  const column = { diameterMm: 'size', boxPriceCents: 'price' }[field] ?? field
-  return LOT_COLUMNS[column as LotColumn]?.[0] ?? field
-}
+const saidAs = (field: string): string => LOT_COLUMNS[columnOf(field)]?.[0] ?? field
 
 function errorsOf(lot: RodLotSave, rods: number): string[] {
   try {
-    rodLotsImportSchema.validateSync({ lots: [{ id: ANY_ID, lineId: ANY_ID, lot, rods }] }, { abortEarly: false })
+    const line = { id: ANY_ID, lineId: ANY_ID, lot, rods, counted: false }
+    rodLotsImportSchema.validateSync({ lots: [line] }, { abortEarly: false })
     return []
   } catch (error) {
     if (!ValidationError.isError(error)) throw error
@@ -57,8 +72,21 @@ function errorsOf(lot: RodLotSave, rods: number): string[] {
   }
 }
 
-/** A list of lots as our own goes out, or as a spreadsheet has it. Null where its first line names no column of one. */
-export function readLots(text: string): LotLine[] | null {
+/** What is kept already: a list of what was counted names the lot, and says the rest only where it has changed. */
+type LotsKept = Pick<RodRoom, 'lots' | 'stock'>
+const NONE_KEPT: LotsKept = { lots: [], stock: {} }
+
+const isCalled = (lot: RodLot, { classification, diameterMm, makersLot }: Omit<RodLotSave, 'place'>) =>
+  lot.classification === classification &&
+  Math.abs(lot.diameterMm - diameterMm) < SAME_SIZE_MM &&
+  lot.makersLot.toLowerCase() === makersLot.toLowerCase()
+const SAME_SIZE_MM = 0.01
+
+/**
+ * A list of lots as our own goes out, or as a spreadsheet has it. Null where its first line names no column of one.
+ * @param kept what the rod room has: a line that names one of its lots is a count of it
+ */
+export function readLots(text: string, { lots, stock }: LotsKept = NONE_KEPT): LotLine[] | null {
   const { data, meta } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, '').trim(), {
     header: true,
     skipEmptyLines: 'greedy',
@@ -70,17 +98,20 @@ export function readLots(text: string): LotLine[] | null {
       const heading = columns.find(([, column]) => column === wanted)?.[0]
       return (heading === undefined ? '' : (row[heading] ?? '')).trim()
     }
-    const lot: RodLotSave = {
+    const written: RodLotSave = {
       classification: classOf(of('classification')),
       diameterMm: diameterOf(of('size')),
       makersLot: of('makersLot'),
       resistant: SAID_YES.test(of('resistant')),
       receivedOn: of('receivedOn'),
+      openedOn: of('openedOn') || null,
       rodsInBox: wholeOf(of('rodsInBox'), Number.NaN),
       boxPriceCents: centsOf(of('price')),
       place: of('place'),
     }
-    const rods = wholeOf(of('rods'), 0)
-    return { lot, rods, errors: errorsOf(lot, rods) }
+    const kept = lots.find(one => isCalled(one, written))
+    const lot = kept ? withKept(written, kept, column => of(column) === '') : written
+    const rods = wholeOf(of('rods'), kept ? (stock[kept.id] ?? 0) : 0)
+    return { keptAs: kept?.id ?? null, lot, rods, errors: errorsOf(lot, rods) }
   })
 }
