@@ -11,6 +11,7 @@ await main(() =>
     await runTask('benchDiagnosis', [], { show: true })
     await runTask('benchProgress', [], { show: true })
     await runTask('benchReadiness', [], { show: true })
+    await runTask('benchRodUse', [], { show: true })
     await runTask('benchStore', process.argv.slice(2), { env, show: true })
     await runTask('benchCluster', [], { show: true })
     const server = await serveDemo()

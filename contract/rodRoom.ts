@@ -2,6 +2,7 @@ import { boolean, number, object } from 'yup'
 import {
   MOVEMENT_KINDS,
   STUB_CLASSES,
+  type ComingUse,
   type MovementKind,
   type RodLot,
   type RodMovement,
@@ -156,6 +157,9 @@ export interface RodRoom {
   /** The newest reading of each oven. */
   readonly ovens: readonly OvenReading[]
 }
+
+/** What `GET /api/rods/ahead` answers: what the school will use of each kind, for as long as its rods are to last. */
+export type RodsAhead = readonly ({ readonly kind: string } & ComingUse)[]
 
 /** Weeks of the book that a screen is given. */
 export const BOOK_WEEKS = 10

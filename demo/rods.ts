@@ -81,11 +81,14 @@ export function demoDays(coupons: readonly DemoCoupon[]): DemoDay[] {
   const kinds = DEMO_LOTS.map(kindOf)
   const days = new Map<string, DemoDay>()
   for (const { document, savedAt } of coupons) {
-    const lot = kinds.indexOf(kindOf(document.ticket))
-    if (lot < 0) continue
-    const key = `${document.classDay} ${lot}`
-    const before = days.get(key) ?? { at: new Date(savedAt), lot, coupons: 0 }
-    days.set(key, { ...before, coupons: before.coupons + 1 })
+    if (document.ticket.rods === 'stubs') continue
+    for (const kind of new Set((document.passes ?? [document.ticket]).map(kindOf))) {
+      const lot = kinds.indexOf(kind)
+      if (lot < 0) continue
+      const key = `${document.classDay} ${lot}`
+      const before = days.get(key) ?? { at: new Date(savedAt), lot, coupons: 0 }
+      days.set(key, { ...before, coupons: before.coupons + 1 })
+    }
   }
   return [...days.values()]
 }

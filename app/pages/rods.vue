@@ -66,7 +66,7 @@ const form = ref<'lot' | 'list' | null>(null)
       <div class="store">
         <RodStore />
         <OvenPanel :now="now" />
-        <RodUse :now="now" />
+        <RodUse />
       </div>
     </div>
     <LotsImport v-if="form === 'list'" @done="form = null" @close="form = null" />

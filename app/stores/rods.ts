@@ -15,7 +15,7 @@ import {
   type SaidOfRods,
 } from '~~/core/rodRoom'
 import type { Ticket } from '~~/core/coupon'
-import type { OvenReadingSave, RodLotSave, RodLotsImport, RodRoom } from '~~/contract/rodRoom'
+import type { OvenReadingSave, RodLotSave, RodLotsImport, RodRoom, RodsAhead } from '~~/contract/rodRoom'
 import { useHouseRules } from './houseRules'
 import type { Intent } from '~/sync/intents'
 import { reach } from '~/sync/reach'
@@ -95,6 +95,9 @@ export const useRods = defineStore('rods', () => {
 
   /** The coupons of the last weeks, by the rods they were run with. */
   const couponsRun = () => request<CouponsRun[]>('GET', '/api/rods/coupons')
+
+  /** What the school will use of each kind, for as long as its rods are to last. */
+  const ahead = () => request<RodsAhead>('GET', '/api/rods/ahead')
 
   /** @throws RequestFailure with the field that is wrong */
   async function keepLot(id: string | null, lot: RodLotSave): Promise<void> {
@@ -184,5 +187,5 @@ export const useRods = defineStore('rods', () => {
     return late ? `${lotName(late.lot)} is past its hours: draw fresh rods first` : ''
   }
 
-  return { room, loaded, load, couponsRun, keepLot, importLots, write, noteOven, drawnAt, inHand, outOfDate }
+  return { room, loaded, load, couponsRun, ahead, keepLot, importLots, write, noteOven, drawnAt, inHand, outOfDate }
 })

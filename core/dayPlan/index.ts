@@ -3,6 +3,7 @@
  * and pieces allow, a plan as it is made by hand and the best one by an integer program.
  */
 export * from './planCase'
+export * from './rungNeeds'
 export * from './wantedCoupons'
 export * from './planConflicts'
 export * from './planUse'

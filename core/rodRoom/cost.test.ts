@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { couponCosts, type CouponsRun, type RodLot, type RodMovement } from '.'
+import { couponCosts, sharedOut, type CouponsRun, type RodLot, type RodMovement } from '.'
 import { aLot } from './example'
 
 const lot = (id: string, change: Partial<RodLot> = {}) => aLot({ id, ...change })
@@ -71,6 +71,16 @@ describe('what coupons cost in rods', () => {
       cents: 230,
     })
     expect(costs([fill], [joint]).all).toEqual({ coupons: 0, rods: 0, priced: 0, cents: 0 })
+  })
+  it('says of a joint with one rod in the book what it took of that, and that it is not all', () => {
+    const joint = run({ coupons: 2, kinds: ['E6010 1/8 in', 'E7018 1/8 in'] })
+    const book = [line('basic', 'issued', -6)]
+    expect(sharedOut(book, LOTS, [joint], dayOf)).toEqual([
+      { run: joint, whole: false, shares: [{ kind: 'E7018 1/8 in', rods: 6, cents: 180 }] },
+    ])
+    const [both] = sharedOut([...book, line('root', 'issued', -2)], LOTS, [joint], dayOf)
+    expect([both!.whole, both!.shares.length]).toEqual([true, 2])
+    expect(sharedOut([], LOTS, [joint], dayOf)).toEqual([])
   })
   it('says the money of those whose boxes have a price, and of how many that is', () => {
     const book = [line('basic', 'issued', -4), line('gift', 'issued', -6, { studentId: 'oskar' })]

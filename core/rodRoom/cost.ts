@@ -54,24 +54,16 @@ export function couponCosts(
   runs: readonly CouponsRun[],
   dayOf: (moment: string) => ClassDay,
 ): CouponCosts {
-  const burnt = burntByDay(movements, lots, dayOf)
-  const sharing = new Map<string, number>()
-  const each = (run: CouponsRun) => run.kinds.map(kind => keyOf(run.studentId, run.classDay, kind))
-  for (const run of runs) for (const key of each(run)) sharing.set(key, (sharing.get(key) ?? 0) + run.coupons)
-  const taken = runs.flatMap(run => {
-    const keys = each(run)
-    if (keys.length === 0 || keys.some(key => !((burnt.get(key)?.rods ?? 0) > 0))) return []
-    const shares = keys.map(key => ({ of: burnt.get(key)!, share: run.coupons / sharing.get(key)! }))
-    const hasPrice = shares.every(({ of }) => of.cents !== null)
-    return [
-      {
-        run,
-        coupons: run.coupons,
-        rods: shares.reduce((sum, { of, share }) => sum + of.rods * share, 0),
-        priced: hasPrice ? run.coupons : 0,
-        cents: hasPrice ? shares.reduce((sum, { of, share }) => sum + of.cents! * share, 0) : 0,
-      },
-    ]
+  const whole = sharedOut(movements, lots, runs, dayOf).filter(one => one.whole)
+  const taken = whole.map(({ run, shares }) => {
+    const hasPrice = shares.every(({ cents }) => cents !== null)
+    return {
+      run,
+      coupons: run.coupons,
+      rods: shares.reduce((sum, { rods }) => sum + rods, 0),
+      priced: hasPrice ? run.coupons : 0,
+      cents: hasPrice ? shares.reduce((sum, { cents }) => sum + cents!, 0) : 0,
+    }
   })
   const groups = (name: (run: CouponsRun) => string) =>
     [...new Set(taken.map(one => name(one.run)))]
@@ -83,6 +75,40 @@ export function couponCosts(
     byRung: groups(run => run.rung).map(({ key: rung, ...row }) => ({ rung, ...row })),
     byStudent: groups(run => run.studentId).map(({ key: studentId, ...row }) => ({ studentId, ...row })),
   }
+}
+
+/** Coupons with what they took of each kind of rod. */
+export interface RunWithRods {
+  readonly run: CouponsRun
+  /** All of their rods are in the book. */
+  readonly whole: boolean
+  readonly shares: readonly { readonly kind: string; readonly rods: number; readonly cents: number | null }[]
+}
+
+/**
+ * What each run of coupons took of what was drawn that day: by how many coupons were run with the same kind. Runs of
+ * which no rod is in the book are left out.
+ * @param dayOf the class day of a moment
+ */
+export function sharedOut(
+  movements: readonly RodMovement[],
+  lots: readonly RodLot[],
+  runs: readonly CouponsRun[],
+  dayOf: (moment: string) => ClassDay,
+): RunWithRods[] {
+  const burnt = burntByDay(movements, lots, dayOf)
+  const sharing = new Map<string, number>()
+  const each = (run: CouponsRun) => run.kinds.map(kind => ({ kind, key: keyOf(run.studentId, run.classDay, kind) }))
+  for (const run of runs) for (const { key } of each(run)) sharing.set(key, (sharing.get(key) ?? 0) + run.coupons)
+  return runs.flatMap(run => {
+    const kinds = each(run)
+    const shares = kinds.flatMap(({ kind, key }) => {
+      const { rods, cents } = burnt.get(key) ?? { rods: 0, cents: null }
+      const share = run.coupons / sharing.get(key)!
+      return rods > 0 ? [{ kind, rods: rods * share, cents: cents === null ? null : cents * share }] : []
+    })
+    return shares.length > 0 ? [{ run, shares, whole: shares.length === kinds.length }] : []
+  })
 }
 
 function summed(taken: readonly RodsTaken[]): RodsTaken {

@@ -166,10 +166,10 @@ describe('use', () => {
   })
 
   it('what to buy is by whole boxes, up to the most that is likely used', () => {
-    const weeks = new Map([['E7018 1/8 in', Array.from({ length: 8 }, () => 100)]])
-    expect(buyList(new Map([['lot', 150]]), [LOT], weeks, 4)).toMatchObject([{ inStore: 150, boxes: 3, cents: 9000 }])
-    expect(buyList(new Map([['lot', 436]]), [LOT], weeks, 4)).toEqual([])
-    expect(buyList(new Map([['lot', -10]]), [{ ...LOT, boxPriceCents: null }], weeks, 4)).toMatchObject([
+    const coming = new Map([['E7018 1/8 in', { low: 364, likely: 400, high: 436 }]])
+    expect(buyList(new Map([['lot', 150]]), [LOT], coming)).toMatchObject([{ inStore: 150, boxes: 3, cents: 9000 }])
+    expect(buyList(new Map([['lot', 436]]), [LOT], coming)).toEqual([])
+    expect(buyList(new Map([['lot', -10]]), [{ ...LOT, boxPriceCents: null }], coming)).toMatchObject([
       { inStore: -10, boxes: 5, cents: null },
     ])
   })

@@ -76,18 +76,19 @@ export interface ToBuy {
   readonly cents: number | null
 }
 
-/** What to buy for the coming weeks, by box: nothing of a kind that the store still holds enough of. */
+/**
+ * What to buy for the coming weeks, by box: nothing of a kind that the store still holds enough of.
+ * @param coming what each kind will be used of
+ */
 export function buyList(
   stock: ReadonlyMap<string, number>,
   lots: readonly RodLot[],
-  used: ReadonlyMap<string, readonly number[]>,
-  weeksAhead: number,
+  coming: ReadonlyMap<string, ComingUse>,
 ): ToBuy[] {
-  return [...used].flatMap(([kind, weeks]) => {
+  return [...coming].flatMap(([kind, use]) => {
     const own = lots.filter(lot => kindOf(lot) === kind)
     const newest = [...own].sort((a, b) => b.receivedOn.localeCompare(a.receivedOn))[0]
-    const use = comingUse(weeks, weeksAhead)
-    if (!use || !newest) return []
+    if (!newest) return []
     const inStore = own.reduce((sum, lot) => sum + (stock.get(lot.id) ?? 0), 0)
     const boxes = Math.max(0, Math.ceil((use.high - inStore) / newest.rodsInBox))
     const cents = newest.boxPriceCents === null ? null : boxes * newest.boxPriceCents

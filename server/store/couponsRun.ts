@@ -11,6 +11,7 @@ interface RunRow {
   mock: number
   classification: string
   diameter_mm: string
+  rods: string
   passes: unknown
   coupons: number
 }
@@ -28,11 +29,12 @@ export async function couponsRun(taught: readonly string[] | null): Promise<Coup
     database(),
     `SELECT student_id, class_day, JSON_VALUE(document, '$.ticket.rung') AS rung,
       JSON_VALUE(document, '$.mock') AS mock, JSON_VALUE(document, '$.ticket.classification') AS classification,
-      JSON_VALUE(document, '$.ticket.diameterMm') AS diameter_mm, JSON_EXTRACT(document, '$.passes') AS passes,
+      JSON_VALUE(document, '$.ticket.diameterMm') AS diameter_mm, JSON_VALUE(document, '$.ticket.rods') AS rods,
+      JSON_EXTRACT(document, '$.passes') AS passes,
       COUNT(*) AS coupons
     FROM coupon JOIN student ON student.id = student_id
     WHERE class_day > UTC_DATE() - INTERVAL ${BOOK_WEEKS} WEEK AND ${own.sql}
-    GROUP BY student_id, class_day, rung, mock, classification, diameter_mm, passes`,
+    GROUP BY student_id, class_day, rung, mock, classification, diameter_mm, rods, passes`,
     own.values,
   )
   return found.map(row => ({
@@ -45,8 +47,9 @@ export async function couponsRun(taught: readonly string[] | null): Promise<Coup
   }))
 }
 
-/** The rods of each pass of a joint; on a pad, those of the ticket. */
-function kindsOf({ passes, classification, diameter_mm }: RunRow): string[] {
+/** The rods of each pass of a joint; on a pad, those of the ticket; on a stub day, none that are drawn. */
+function kindsOf({ passes, classification, diameter_mm, rods }: RunRow): string[] {
+  if (rods === 'stubs') return []
   const drawn =
     passes === null ? [{ classification, diameterMm: Number(diameter_mm) }] : fromJson<Pass[]>(passes).filter(isDrawn)
   return [...new Set(drawn.map(kindOf))]

@@ -1,4 +1,4 @@
-import { climb, rungFinder, type ClimbCoupon } from '../../core/ladder'
+import { climb, rungFinder, type ClimbCoupon, type RungState } from '../../core/ladder'
 import { standingOf, withHistory, type Standing } from '../../core/progress'
 import { mean } from '../../core/statistics'
 import type { Student } from '../../contract/people'
@@ -153,6 +153,21 @@ export async function progressOfAll(students: readonly Student[]): Promise<Stude
       pin: pins.get(student.id) ?? null,
     }
   })
+}
+
+/** Where students stand on the rungs of the ladder. */
+export async function climbsOf(studentIds: readonly string[]): Promise<Map<string, RungState[]>> {
+  const basis = await basisNow()
+  const [{ ladder }, former, kept, signOffs] = await Promise.all([
+    currentLadder(),
+    formerLadders(),
+    keptOf(studentIds, basis),
+    signOffsOf(studentIds),
+  ])
+  const { goodInARow } = basis.rules.rules
+  return new Map(
+    studentIds.map(id => [id, climb(ladder, kept.get(id)!.coupons, signOffs.get(id)!, goodInARow, former)]),
+  )
 }
 
 const LATE_DAYS = 8

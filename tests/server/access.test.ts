@@ -62,6 +62,7 @@ const ROUTES: Readonly<Record<string, Who>> = {
   'PUT /api/school': 'lead',
   'PUT /api/school/idle': 'lead',
   'GET /api/rods': 'staff',
+  'GET /api/rods/ahead': 'staff',
   'GET /api/rods/coupons': 'staff',
   'PUT /api/rod-lots/[id]': 'staff',
   'POST /api/rod-lots/import': 'staff',

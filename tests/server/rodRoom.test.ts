@@ -1,10 +1,10 @@
 import { beforeAll, describe, expect, it } from 'vitest'
 import { v7 as uuid } from 'uuid'
 import type { Problem } from '../../contract/problem'
-import type { RodLotSave, RodRoom } from '../../contract/rodRoom'
+import type { RodLotSave, RodRoom, RodsAhead } from '../../contract/rodRoom'
 import type { FloorBooths } from '../../contract/shop'
 import { WAITED } from '../../contract/waited'
-import { classDayAt } from '../../core/calendar'
+import { classDayAt, daysAfter } from '../../core/calendar'
 import { usualPiece, type CouponDocument } from '../../core/coupon'
 import { aCoupon, aJoint } from '../../core/coupon/example'
 import type { CouponsRun, SaidOfRods } from '../../core/rodRoom'
@@ -242,6 +242,8 @@ describe('coupons by the rods they were run with', () => {
     await save(pad)
     await save(pad)
     await save({ ...pad, mock: true })
+    // Nobody draws rods for a stub day.
+    await save({ ...pad, ticket: { ...pad.ticket, rods: 'stubs' } })
     // Long before the book that a screen is given.
     await save({ ...pad, classDay: '2024-10-05' })
     const root = usualPiece('plate groove', true)
@@ -250,11 +252,12 @@ describe('coupons by the rods they were run with', () => {
     await save({ ...joint, passes: [{ ...first!, classification: 'E6010', polarity: 'DCEP' }, ...fill] })
     const own = (await runs()).filter(row => row.studentId === student.id)
     const said = own.map(({ mock, kinds, coupons, classDay }) => [mock, kinds, coupons, classDay])
-    expect(said).toHaveLength(3)
+    expect(said).toHaveLength(4)
     expect(said).toEqual(
       expect.arrayContaining([
         [false, ['E7018 1/8 in'], 2, today],
         [true, ['E7018 1/8 in'], 1, today],
+        [false, [], 1, today],
         [false, ['E6010 1/8 in', 'E7018 1/8 in'], 1, today],
       ]),
     )
@@ -268,6 +271,27 @@ describe('coupons by the rods they were run with', () => {
     await save({ ...pad, studentId: other.student.id })
     expect(new Set((await runs(keeper)).map(row => row.studentId))).toEqual(new Set([student.id]))
     expect((await runs(school.lead)).some(row => row.studentId === other.student.id)).toBe(true)
+  })
+
+  it('are told for the coming weeks by what students are on, of the whole school, and nobody is named', async () => {
+    const { section, student } = await addClass(school, 'Ahead Z', 'Wenna Pell')
+    const { name, meetings, termFrom } = section
+    const goesOn = { name, meetings, termFrom, termTo: daysAfter(today, 60) }
+    expect((await school.lead.ask('PUT', `/api/sections/${section.id}`, goesOn)).status).toBe(200)
+    const lotId = await aLot({ makersLot: 'AH-1', classification: 'E7024', diameterMm: 3.96875 })
+    await write(lotId, { kind: 'received', count: 500 })
+    const pad = { ...aCoupon({ studentId: student.id }), classDay: today }
+    const ticket = { ...pad.ticket, classification: 'E7024', diameterMm: 3.96875, currentA: 190 }
+    for (let n = 0; n < 3; n++) await save({ ...pad, ticket })
+    await write(lotId, { count: 12, studentId: student.id })
+    const ahead = await school.instructor.ask<RodsAhead>('GET', '/api/rods/ahead')
+    const own = ahead.body.find(row => row.kind === 'E7024 5/32 in')!
+    // Four rods a coupon, three coupons a week: at most so many in the four weeks that rods are to last, for most of
+    // them are of the next rungs.
+    expect(own.likely).toBeGreaterThan(0)
+    expect(own.likely).toBeLessThan(4 * 3 * 4 + 12)
+    expect([own.low <= own.likely, own.high >= own.likely]).toEqual([true, true])
+    expect(JSON.stringify(ahead.body)).not.toContain(student.id)
   })
 })
 

@@ -1,18 +1,18 @@
 <script setup lang="ts">
-import { BOOK_WEEKS } from '~~/contract/rodRoom'
-import { buyList, comingUse, stubLoss, weeklyUse } from '~~/core/rodRoom'
+import type { RodsAhead } from '~~/contract/rodRoom'
+import { buyList, kindOf, stubLoss } from '~~/core/rodRoom'
 import { bookCsv, lotsCsv } from '~/papers/rodBook'
+import { useLoader } from '~/composables/loader'
 import { saveFile } from '~/composables/saveFile'
 import { today } from '~/composables/shopClock'
 import { useHouseRules } from '~/stores/houseRules'
+import { reach } from '~/sync/reach'
 import { useRods } from '~/stores/rods'
 
 /** What the coming weeks will use, what to buy, and what went into the bin as stubs. */
-const props = defineProps<{ now: Date }>()
 const rods = useRods()
 const houseRules = useHouseRules()
-/** How long the house wants its rods to last, weeks. */
-const weeksAhead = computed(() => houseRules.current.rules.rodsLastDays / 7)
+/** How long the house wants its rods to last. */
 const ahead = computed(() => {
   const { rodsLastDays: days } = houseRules.current.rules
   return days % 7 === 0 ? `${days / 7} ${days === 7 ? 'week' : 'weeks'}` : `${days} days`
@@ -20,21 +20,24 @@ const ahead = computed(() => {
 const LOSS_SHOWN = 5
 
 const stock = computed(() => new Map(Object.entries(rods.room.stock)))
-/** Weeks that the book goes back: a school that began three weeks ago has no ten. */
-const weeks = computed(() => {
-  const first = rods.room.movements[0]?.at
-  const MS_A_WEEK = 7 * 24 * 3_600_000
-  return first ? Math.min(BOOK_WEEKS, Math.floor((props.now.getTime() - Date.parse(first)) / MS_A_WEEK)) : 0
+/** Asked for when it is looked at: weeks of coupons of the whole school are gone through for it. */
+const coming = shallowRef<RodsAhead>([])
+const { loading, problem, load } = useLoader(async () => {
+  coming.value = await rods.ahead()
 })
-const used = computed(() => weeklyUse(rods.room.movements, rods.room.lots, { weeks: weeks.value, now: props.now }))
-const coming = computed(() =>
-  [...used.value].flatMap(([kind, row]) => {
-    const use = comingUse(row, weeksAhead.value)
-    return use ? [{ kind, use }] : []
-  }),
+onMounted(load)
+watch(
+  () => reach.away,
+  away => {
+    if (away === null && problem.value) void load()
+  },
 )
-const toBuy = computed(() => buyList(stock.value, rods.room.lots, used.value, weeksAhead.value))
+const toBuy = computed(() =>
+  buyList(stock.value, rods.room.lots, new Map(coming.value.map(({ kind, ...use }) => [kind, use]))),
+)
 const buyOf = (kind: string) => toBuy.value.find(one => one.kind === kind)
+/** Of what the store has never had nothing can be bought by its box. */
+const hasLot = (kind: string) => rods.room.lots.some(lot => kindOf(lot) === kind)
 const loss = computed(() => stubLoss(rods.room.movements, rods.room.lots))
 const byStudent = computed(() =>
   Object.entries(rods.room.names)
@@ -56,17 +59,25 @@ const save = (text: string, name: string) => saveFile(new Blob([text], { type: '
 <template>
   <section class="panel use" aria-label="Use">
     <h2>The next {{ ahead }}</h2>
-    <p v-if="coming.length === 0" class="quiet">Said once three weeks of rods are in the book.</p>
+    <p v-if="problem && reach.away" class="quiet">
+      Reckoned from weeks of coupons: said once there is a network again.
+    </p>
+    <PageState v-else-if="problem || loading" :problem="problem" :loading="loading" @again="load" />
+    <p v-else-if="coming.length === 0" class="quiet">
+      Said once coupons are read of students whose rods are written down, or three weeks of rods are in the book.
+    </p>
     <ul v-else>
-      <li v-for="{ kind, use } in coming" :key="kind" class="num">
-        <b>{{ kind }}</b> about {{ use.likely }} rods, most likely {{ use.low }} to {{ use.high }}
-        <b v-if="buyOf(kind)" class="buy"
-          >buy {{ buyOf(kind)!.boxes }} {{ buyOf(kind)!.boxes === 1 ? 'box' : 'boxes'
-          }}{{ buyOf(kind)!.cents === null ? '' : `, ${money(buyOf(kind)!.cents!)}` }}</b
+      <li v-for="use in coming" :key="use.kind" class="num">
+        <b>{{ use.kind }}</b> about {{ use.likely }} rods, most likely {{ use.low }} to {{ use.high }}
+        <b v-if="buyOf(use.kind)" class="buy"
+          >buy {{ buyOf(use.kind)!.boxes }} {{ buyOf(use.kind)!.boxes === 1 ? 'box' : 'boxes'
+          }}{{ buyOf(use.kind)!.cents === null ? '' : `, ${money(buyOf(use.kind)!.cents!)}` }}</b
         >
-        <span v-else class="quiet">enough there; buy under {{ use.high }}</span>
+        <span v-else-if="hasLot(use.kind)" class="quiet">enough there; buy under {{ use.high }}</span>
+        <span v-else class="quiet">no lot of it is kept</span>
       </li>
     </ul>
+    <p v-if="coming.length > 0" class="quiet">By where each student is on the ladder, and what their coupons took.</p>
     <h2>Stubs</h2>
     <p v-if="!loss" class="quiet">Said once stubs are counted as rods come back.</p>
     <template v-else>

@@ -1,0 +1,16 @@
+import { tryRodUse, type RodUseScore } from '../../demo/rodUseTrial'
+
+/** What coming weeks use of rods, in terms of made-up schools: how often the range that was said holds it. */
+const SEEDS = [31, 32, 33, 34, 35, 36, 37, 38]
+const ASKED = [
+  [4, 2],
+  [6, 2],
+  [8, 2],
+  [6, 4],
+] as const
+
+const { byLadder, byBook } = tryRodUse({ seeds: SEEDS, asked: ASKED })
+const said = ({ held, off }: RodUseScore) => `held ${held.toFixed(2)}, off by ${(100 * off).toFixed(0)} %`
+console.log(
+  `rods of coming weeks, ${byLadder.said} ranges (aim: held 0.80): ${said(byLadder)}; by the book alone ${said(byBook)}`,
+)

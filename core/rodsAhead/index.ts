@@ -1,0 +1,3 @@
+/** What rods the coming weeks will use, by where each student is on the ladder. */
+export * from './walk'
+export * from './rodsAhead'
