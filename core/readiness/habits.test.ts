@@ -2,7 +2,17 @@ import { describe, expect, it } from 'vitest'
 import { BURIED, NOTHING_WRONG, wrongOf, type Tried, type Wrong } from '../progress'
 import { logistic, logit } from '../statistics'
 import type { Work } from '../trade'
-import { habitsOf, recalibrate, rejectedOf, sayBefore, saySure, shiftOf, straysOfSchool, type ToldOutcome } from '.'
+import {
+  habitsOf,
+  recalibrate,
+  rejectedOf,
+  sayBefore,
+  saySure,
+  sayToStudent,
+  shiftOf,
+  straysOfSchool,
+  type ToldOutcome,
+} from '.'
 
 const NONE = { bent: 0, opened: 0 }
 const SET = 'd1.1 welder'
@@ -167,4 +177,31 @@ describe('how sure, in words', () => {
   )
   it('certain odds have their band too', () =>
     expect(sayBefore([{ low: 0.8, high: 1, count: 3, passed: 3 }], 1)).toMatch(/all passed/))
+})
+
+describe('what a student is told of the own odds', () => {
+  it.each([
+    [0.95, 'nearly all of the time', 'A mock test'],
+    [0.8, 'nearly all of the time', 'A mock test'],
+    [0.79, 'Most of your work', 'Restart: nothing would help more'],
+    [0.5, 'Most of your work', 'Restart: nothing would help more'],
+    [0.49, 'A good part of your work', 'Restart: nothing would help more'],
+    [0.2, 'A good part of your work', 'Restart: nothing would help more'],
+    [0.19, 'asks for more than your coupons show yet', 'Restart: nothing would help more'],
+    [0, 'asks for more than your coupons show yet', 'Restart: nothing would help more'],
+  ])('at %f is what is there and what next', (odds, says, then) => {
+    const told = sayToStudent(odds, 40, 'Restart')
+    expect(told.says).toContain(says)
+    expect(told.then).toContain(then)
+    // No verdict: no count of tests, nothing of passing.
+    expect(`${told.says} ${told.then}`).not.toMatch(/\d|pass|fail|odds|chance/i)
+  })
+  it('is what to run where there is too little to say, or nothing stands out', () => {
+    expect(sayToStudent(0.9, 5, 'Restart')).toEqual({
+      says: 'A few more coupons, and this says how far along you are.',
+      then: 'Run what stands under Next coupon.',
+    })
+    expect(sayToStudent(0.9, 6, 'Restart').says).toContain('nearly all')
+    expect(sayToStudent(0.4, 40, null).then).toBe('Run what stands under Next coupon.')
+  })
 })

@@ -43,3 +43,36 @@ export function sayBefore(before: readonly SaidBefore[], odds: number): string {
     ? `The one test that was said as much ${alike.passed === 1 ? 'passed' : 'did not pass'}.`
     : `Of ${alike.count} tests that were said as much, ${passed} passed.`
 }
+
+/** How far along a student is, as the student is told it: what is there already, and what to do next. */
+export interface ToldToStudent {
+  readonly says: string
+  readonly then: string
+}
+
+/** What a student is told from so good odds on. Common practice: a count of tests is read as a verdict, a way is not. */
+const ALONG: readonly (readonly [from: number, says: string])[] = [
+  [0.8, 'Your work is where this test asks for it, nearly all of the time.'],
+  [0.5, 'Most of your work is where this test asks for it.'],
+  [0.2, 'A good part of your work is where this test asks for it already.'],
+  [0, 'This test asks for more than your coupons show yet, and what it takes is known.'],
+]
+
+/**
+ * Odds in words that help whoever they are of: no figure of passing or failing, what is there, and the one thing that
+ * would help most.
+ * @param coupons of this student
+ * @param most what would help most, by its name; null where nothing stands out
+ * @example sayToStudent(0.6, 40, 'Restart').says // 'Most of your work is where this test asks for it.'
+ */
+export function sayToStudent(odds: number, coupons: number, most: string | null): ToldToStudent {
+  if (coupons < FEWEST_COUPONS)
+    return {
+      says: 'A few more coupons, and this says how far along you are.',
+      then: 'Run what stands under Next coupon.',
+    }
+  const [from, says] = ALONG.find(([least]) => odds >= least)!
+  if (from === ALONG[0]![0])
+    return { says, then: 'A mock test under test terms shows whether it holds: ask your instructor for one.' }
+  return { says, then: most ? `${most}: nothing would help more. Begin there.` : 'Run what stands under Next coupon.' }
+}

@@ -149,14 +149,21 @@ const pin = (rungId: string | null, over: string) =>
             <p v-if="stopped" role="alert" class="alert">{{ stopped }}</p>
             <p v-if="!plan" class="quiet">{{ book.book.name }} has no test on this piece.</p>
             <template v-else-if="result">
+              <OwnOutlook
+                v-if="!session.isStaff"
+                :odds="result.outlook.odds"
+                :coupons="progress.standing.coupons"
+                :helps="result.helps"
+              />
               <OddsTen
+                v-else
                 :odds="result.outlook.odds"
                 :low="result.outlook.low"
                 :high="result.outlook.high"
                 :coupons="progress.standing.coupons"
                 :before="progress.school.before"
               />
-              <p class="quiet">{{ stages }}</p>
+              <p v-if="session.isStaff" class="quiet">{{ stages }}</p>
               <UntilTarget :forecast="result.forecast" :progress="progress" />
             </template>
           </section>
