@@ -50,7 +50,7 @@ export interface ToldToStudent {
   readonly then: string
 }
 
-/** What a student is told from so good odds on. Common practice: a count of tests is read as a verdict, a way is not. */
+/** What is told from so good odds on. Common practice: a count of tests is read as a verdict, a way is not. */
 const ALONG: readonly (readonly [from: number, says: string])[] = [
   [0.8, 'Your work is where this test asks for it, nearly all of the time.'],
   [0.5, 'Most of your work is where this test asks for it.'],
