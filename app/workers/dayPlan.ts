@@ -2,6 +2,7 @@ import {
   bestPlan,
   GAP,
   greedyPlan,
+  ownPace,
   planScore,
   wantedCoupons,
   type BestPlan,
@@ -73,7 +74,8 @@ function serves(student: StudentToPlan, asked: Extract<DayPlanAsked, { ask: 'cou
     sameDrillDays: rules.sameDrillDays,
   })
   const pinned = ladder.ladder.rungs.find(rung => rung.id === student.pin?.rungId) ?? null
-  return wantedCoupons({ proposals: proposed, pinned, hand: student.student.hand, minutes, rules })
+  const pace = ownPace(student.lately, ladder.ladder, minutes)
+  return wantedCoupons({ proposals: proposed, pinned, hand: student.student.hand, minutes, pace, rules })
 }
 
 /** Whoever has welded nothing yet has nothing to better: the ladder says what comes first. */

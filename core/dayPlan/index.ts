@@ -4,6 +4,7 @@
  */
 export * from './planCase'
 export * from './rungNeeds'
+export * from './ownPace'
 export * from './wantedCoupons'
 export * from './planConflicts'
 export * from './planUse'

@@ -2,12 +2,12 @@ import { describe, expect, it } from 'vitest'
 import { DEFAULT_HOUSE_RULES } from '../house'
 import { FULL_LADDER, rungNamed } from '../ladder'
 import { rungNeeds } from './rungNeeds'
-import { wantedCoupons, worthOf } from '.'
+import { ownPace, wantedCoupons, worthOf } from '.'
 
 const rules = DEFAULT_HOUSE_RULES
 const rung = (name: string) => rungNamed(FULL_LADDER, name)!
 const proposed = (...names: string[]) => names.map(name => ({ rung: rung(name), gainPerHour: 0, why: '' }))
-const from = { pinned: null, hand: 'right', minutes: 180, rules } as const
+const from = { pinned: null, hand: 'right', minutes: 180, pace: 1, rules } as const
 
 describe('what would serve a student', () => {
   it('is what is proposed, best first, and again until there is more than the class has time for', () => {
@@ -21,6 +21,10 @@ describe('what would serve a student', () => {
       'horizontal pad 3',
     ])
     expect(wanted[0]).toMatchObject({ minutes: 42, worth: 0.7, piece: 'pad' })
+  })
+  it('takes as long as this student takes, and is no more worth for it', () => {
+    const [slow] = wantedCoupons({ ...from, pace: 1.25, proposals: proposed('vertical pad') })
+    expect(slow).toMatchObject({ minutes: 53, worth: 0.7 })
   })
   it('begins with what is pinned, whatever is proposed', () => {
     const wanted = wantedCoupons({
@@ -40,6 +44,30 @@ describe('what would serve a student', () => {
     expect(worthOf(pad, 0.05, 0, 1)).toBeCloseTo(1.4, 9)
     expect(worthOf(pad, 0, 1, 1)).toBeCloseTo(0.56, 9)
     expect(worthOf(pad, 0, 0, 3)).toBeCloseTo(0.343, 9)
+  })
+})
+
+describe('the own pace', () => {
+  const day = (...rungs: string[]) => ({ rungs })
+  const pads = (coupons: number) => day(...Array.from({ length: coupons }, () => 'flat-pad'))
+  const pace = (...days: { rungs: string[] }[]) => ownPace(days, FULL_LADDER, 168)
+  it('is the usual one where nothing is known, or a class is filled as usual', () => {
+    expect(pace()).toBe(1)
+    expect(pace(day(), day('no rung of it'))).toBe(1)
+    // Four pads of 42 min fill a class of 168.
+    expect(pace(pads(4), pads(4), pads(4))).toBeCloseTo(1, 9)
+  })
+  it('is taken from the class in the middle, the more so the more there were', () => {
+    // Three pads of 42 min are 126 of 168 min: a third longer each, with six days three quarters of the way there.
+    expect(pace(...Array.from({ length: 6 }, () => pads(3)))).toBeCloseTo((168 / 126) ** 0.75, 9)
+    expect(pace(pads(3))).toBeCloseTo((168 / 126) ** (1 / 3), 9)
+    // One evening that was left early changes nothing.
+    expect(pace(pads(4), pads(4), pads(1), pads(4), pads(4))).toBeCloseTo(1, 9)
+  })
+  it('is never so far off that other things must be behind it', () => {
+    const often = (coupons: number) => Array.from({ length: 8 }, () => pads(coupons))
+    expect(pace(...often(1))).toBe(1.5)
+    expect(pace(...often(12))).toBe(0.75)
   })
 })
 

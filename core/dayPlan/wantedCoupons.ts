@@ -34,6 +34,8 @@ export interface WantedFrom {
   readonly hand: 'right' | 'left'
   /** Of the class. */
   readonly minutes: number
+  /** How long a coupon takes this student, beside the usual time of its rung (`ownPace`). */
+  readonly pace: number
   readonly rules: HouseRules
 }
 
@@ -41,7 +43,7 @@ export interface WantedFrom {
  * The coupons that would serve a student today, best first: the rung that is pinned, then those proposed, and again
  * until there is more than the class has time for.
  */
-export function wantedCoupons({ proposals, pinned, hand, minutes, rules }: WantedFrom): WantedCoupon[] {
+export function wantedCoupons({ proposals, pinned, hand, minutes, pace, rules }: WantedFrom): WantedCoupon[] {
   const rungs = [
     ...(pinned ? [{ rung: pinned, gainPerHour: 0 }] : []),
     ...proposals.filter(one => one.rung.id !== pinned?.id),
@@ -54,7 +56,7 @@ export function wantedCoupons({ proposals, pinned, hand, minutes, rules }: Wante
         rungId: rung.id,
         nth,
         name: rung.name,
-        minutes: Math.round(60 * couponHours(rung)),
+        minutes: Math.round(60 * couponHours(rung) * pace),
         worth: worthOf(rung, gainPerHour, place, nth),
         piece: rung.piece,
         ...rungNeeds(rung, hand, rules),
