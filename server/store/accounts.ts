@@ -18,7 +18,8 @@ interface AccountRow {
   active: number
 }
 
-const COLUMNS = `id, name, username, role, student_id, tied, password_hash, password_given, code_secret IS NOT NULL AS has_codes, active,
+const COLUMNS = `id, name, username, role, student_id, tied, password_hash, password_given,
+  code_secret IS NOT NULL AS has_codes, active,
   (SELECT GROUP_CONCAT(section_id) FROM account_section WHERE account_id = account.id) AS section_ids`
 
 /** With where the school stands: a page that is signed in tells its days. */

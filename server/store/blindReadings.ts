@@ -40,8 +40,10 @@ interface ReadingRow {
 }
 
 const READING = `
-  SELECT blind_reading.id, blind_reading.coupon_id, reader_kind, reader_id, COALESCE(account.name, student.name) AS reader, stage, blind_reading.document, made_at
-  FROM blind_reading LEFT JOIN account ON account.id = reader_id AND reader_kind = 'instructor' LEFT JOIN student ON student.id = reader_id AND reader_kind = 'student'`
+  SELECT blind_reading.id, blind_reading.coupon_id, reader_kind, reader_id,
+    COALESCE(account.name, student.name) AS reader, stage, blind_reading.document, made_at
+  FROM blind_reading LEFT JOIN account ON account.id = reader_id AND reader_kind = 'instructor'
+    LEFT JOIN student ON student.id = reader_id AND reader_kind = 'student'`
 
 const toReading = (row: ReadingRow): BlindReading => ({
   id: row.id,
@@ -62,7 +64,9 @@ export async function keepBlindReading(
   try {
     await run(
       database(),
-      `INSERT INTO blind_reading (id, coupon_id, student_id, reader_kind, reader_id, stage, class_day, document, made_at) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+      `INSERT INTO blind_reading
+        (id, coupon_id, student_id, reader_kind, reader_id, stage, class_day, document, made_at)
+        VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)`,
       [
         id,
         couponId,
@@ -121,7 +125,8 @@ export async function ownBlindReadings(studentId: string): Promise<BlindReadingS
   }>(
     database(),
     `
-    SELECT blind_reading.id, blind_reading.coupon_id, blind_reading.class_day, stage, blind_reading.document AS reading, coupon.document AS reference
+    SELECT blind_reading.id, blind_reading.coupon_id, blind_reading.class_day, stage,
+      blind_reading.document AS reading, coupon.document AS reference
     FROM blind_reading JOIN coupon ON coupon.id = blind_reading.coupon_id
     WHERE blind_reading.student_id = ? AND reader_kind = 'student' ORDER BY made_at DESC LIMIT ${MOST_READINGS}`,
     [studentId],
@@ -157,7 +162,8 @@ export async function openToRead(studentId: string, today: ClassDay): Promise<Op
     database(),
     `
     SELECT coupon.id, coupon.class_day, coupon.saved_at, coupon.document, (
-      SELECT GROUP_CONCAT(stage) FROM blind_reading WHERE blind_reading.coupon_id = coupon.id AND reader_id = coupon.student_id) AS stages
+      SELECT GROUP_CONCAT(stage) FROM blind_reading WHERE blind_reading.coupon_id = coupon.id
+        AND reader_id = coupon.student_id) AS stages
     FROM coupon WHERE student_id = ? ORDER BY class_day DESC, id DESC LIMIT ${MOST_OPEN}`,
     [studentId],
   )
@@ -172,9 +178,11 @@ export async function openToRead(studentId: string, today: ClassDay): Promise<Op
   const unread = await rows<{ coupon_id: string; class_day: string; made_at: string; document: unknown }>(
     database(),
     `
-    SELECT coupon_id, class_day, made_at, document FROM blind_reading AS own WHERE student_id = ? AND reader_kind = 'student' AND stage = 'before chipping' AND class_day >= ?
+    SELECT coupon_id, class_day, made_at, document FROM blind_reading AS own WHERE student_id = ?
+      AND reader_kind = 'student' AND stage = 'before chipping' AND class_day >= ?
       AND NOT EXISTS (SELECT 1 FROM coupon WHERE coupon.id = own.coupon_id)
-      AND NOT EXISTS (SELECT 1 FROM blind_reading AS clean WHERE clean.coupon_id = own.coupon_id AND clean.reader_id = own.reader_id AND clean.stage = 'after chipping')
+      AND NOT EXISTS (SELECT 1 FROM blind_reading AS clean WHERE clean.coupon_id = own.coupon_id
+        AND clean.reader_id = own.reader_id AND clean.stage = 'after chipping')
     ORDER BY made_at DESC`,
     [studentId, since],
   )
@@ -205,7 +213,8 @@ export async function readersAgreement(me: Pick<Me, 'id' | 'sectionIds'>): Promi
     database(),
     `
     SELECT saver.name AS first, reader.name AS second, blind_reading.document AS reading, coupon.document AS reference
-    FROM blind_reading JOIN coupon ON coupon.id = blind_reading.coupon_id JOIN account AS saver ON saver.id = coupon.saved_by JOIN account AS reader ON reader.id = reader_id
+    FROM blind_reading JOIN coupon ON coupon.id = blind_reading.coupon_id
+      JOIN account AS saver ON saver.id = coupon.saved_by JOIN account AS reader ON reader.id = reader_id
     WHERE reader_kind = 'instructor' ORDER BY made_at DESC LIMIT ${MOST_PAIRED}`,
   )
   const pairs = new Map<string, { first: string; second: string; tallies: Tally[] }>()
@@ -217,9 +226,11 @@ export async function readersAgreement(me: Pick<Me, 'id' | 'sectionIds'>): Promi
   const waiting = await rows<{ id: string; class_day: string; student: string; saved_by: string; rung: string }>(
     database(),
     `
-    SELECT STRAIGHT_JOIN coupon.id, coupon.class_day, student.name AS student, account.name AS saved_by, JSON_VALUE(coupon.document, '$.ticket.rung') AS rung
+    SELECT STRAIGHT_JOIN coupon.id, coupon.class_day, student.name AS student, account.name AS saved_by,
+      JSON_VALUE(coupon.document, '$.ticket.rung') AS rung
     FROM coupon JOIN student ON student.id = coupon.student_id JOIN account ON account.id = coupon.saved_by
-    WHERE coupon.saved_by <> ? AND student.active AND ${sql} AND NOT EXISTS (SELECT 1 FROM blind_reading WHERE coupon_id = coupon.id AND reader_kind = 'instructor')
+    WHERE coupon.saved_by <> ? AND student.active AND ${sql}
+      AND NOT EXISTS (SELECT 1 FROM blind_reading WHERE coupon_id = coupon.id AND reader_kind = 'instructor')
     ORDER BY coupon.id DESC LIMIT ${MOST_WAITING}`,
     [me.id, ...values],
   )

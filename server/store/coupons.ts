@@ -112,7 +112,8 @@ export async function listRevisions(id: string): Promise<CouponRevision[]> {
     database(),
     `
     SELECT version, document, saved_at, account.name AS saved_by, why
-    FROM coupon_revision JOIN account ON account.id = coupon_revision.saved_by WHERE coupon_id = ? ORDER BY version DESC`,
+    FROM coupon_revision JOIN account ON account.id = coupon_revision.saved_by WHERE coupon_id = ?
+      ORDER BY version DESC`,
     [id],
   )
   return found.map(row => ({

@@ -35,7 +35,8 @@ export async function setPin(
     await run(
       database(),
       `INSERT INTO next_pin (student_id, rung_id, over_rung, pinned_by, pinned_at) VALUES (?, ?, ?, ?, ?)
-    ON DUPLICATE KEY UPDATE rung_id = VALUES(rung_id), over_rung = VALUES(over_rung), pinned_by = VALUES(pinned_by), pinned_at = VALUES(pinned_at)`,
+    ON DUPLICATE KEY UPDATE rung_id = VALUES(rung_id), over_rung = VALUES(over_rung),
+      pinned_by = VALUES(pinned_by), pinned_at = VALUES(pinned_at)`,
       [studentId, rungId, over, by.name, toDateTime(by.now)],
     )
 }

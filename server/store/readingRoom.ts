@@ -11,7 +11,8 @@ export async function beadAnswersOf(readerId: string): Promise<BeadAnswer[]> {
   const found = await rows<{ card: BeadCardId; said_cause: BeadCardId; said_change: BeadCardId; answered_at: string }>(
     database(),
     `
-    SELECT card, said_cause, said_change, answered_at FROM bead_answer WHERE reader_id = ? ORDER BY answered_at DESC, id DESC LIMIT ${MOST_ANSWERS}`,
+    SELECT card, said_cause, said_change, answered_at FROM bead_answer WHERE reader_id = ?
+      ORDER BY answered_at DESC, id DESC LIMIT ${MOST_ANSWERS}`,
     [readerId],
   )
   return found
@@ -29,7 +30,8 @@ export async function keepBeadAnswer(
   try {
     await run(
       database(),
-      'INSERT INTO bead_answer (id, reader_kind, reader_id, card, said_cause, said_change, answered_at) VALUES (?, ?, ?, ?, ?, ?, ?)',
+      `INSERT INTO bead_answer (id, reader_kind, reader_id, card, said_cause, said_change, answered_at)
+        VALUES (?, ?, ?, ?, ?, ?, ?)`,
       [id, reader.kind, reader.id, card, cause, change, toDateTime(now)],
     )
   } catch (error) {

@@ -23,7 +23,8 @@ export async function findRecord(studentId: string): Promise<StudentRecord | nul
       database(),
       `
       SELECT work, position, rod_family AS rodFamily, element, SUM(tried) AS tried, SUM(sound) AS sound
-      FROM evidence WHERE student_id = ? GROUP BY work, position, rod_family, element ORDER BY position, work, rod_family`,
+      FROM evidence WHERE student_id = ? GROUP BY work, position, rod_family, element
+        ORDER BY position, work, rod_family`,
       [studentId],
     ),
     rows<DayPoint>(
@@ -36,13 +37,15 @@ export async function findRecord(studentId: string): Promise<StudentRecord | nul
     rows<{ flaw: string; count: number }>(
       database(),
       `
-      SELECT flaw, CAST(SUM(count) AS INT) AS count FROM flaw WHERE student_id = ? GROUP BY flaw ORDER BY count DESC, flaw LIMIT 6`,
+      SELECT flaw, CAST(SUM(count) AS INT) AS count FROM flaw WHERE student_id = ? GROUP BY flaw
+        ORDER BY count DESC, flaw LIMIT 6`,
       [studentId],
     ),
     padGrid(studentId),
     rows<{ cause: string; count: number }>(
       database(),
-      'SELECT cause, COUNT(*) AS count FROM cause_said WHERE student_id = ? GROUP BY cause ORDER BY count DESC, cause LIMIT 4',
+      `SELECT cause, COUNT(*) AS count FROM cause_said WHERE student_id = ? GROUP BY cause
+        ORDER BY count DESC, cause LIMIT 4`,
       [studentId],
     ),
     signTallies(studentId),
@@ -80,7 +83,8 @@ async function padGrid(studentId: string): Promise<PadGridCell[]> {
       SUM(IF(element = 'start', tried, 0)) AS starts, SUM(IF(element = 'start', sound, 0)) AS sound_starts,
       SUM(IF(element = 'restart', tried, 0)) AS restarts, SUM(IF(element = 'restart', sound, 0)) AS sound_restarts
     FROM evidence JOIN coupon ON coupon.id = evidence.coupon_id
-    WHERE evidence.student_id = ? AND evidence.work = 'plate' AND evidence.element IN ('start', 'restart') AND coupon.hand IS NOT NULL AND coupon.travel IS NOT NULL
+    WHERE evidence.student_id = ? AND evidence.work = 'plate' AND evidence.element IN ('start', 'restart')
+      AND coupon.hand IS NOT NULL AND coupon.travel IS NOT NULL
     GROUP BY coupon.position, coupon.hand, coupon.travel ORDER BY coupon.position`,
     [studentId],
   )

@@ -171,7 +171,8 @@ async function writeLot(on: Queries, id: string, lot: RodLotSave, by: Doer): Pro
     `INSERT INTO rod_lot (${LOT}, saved_by, saved_at) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
     ON DUPLICATE KEY UPDATE classification = VALUES(classification), diameter_mm = VALUES(diameter_mm),
       makers_lot = VALUES(makers_lot), resistant = VALUES(resistant), received_on = VALUES(received_on),
-      opened_on = VALUES(opened_on), rods_in_box = VALUES(rods_in_box), box_price_cents = VALUES(box_price_cents), place = VALUES(place),
+      opened_on = VALUES(opened_on), rods_in_box = VALUES(rods_in_box),
+      box_price_cents = VALUES(box_price_cents), place = VALUES(place),
       saved_by = VALUES(saved_by), saved_at = VALUES(saved_at)`,
     [
       id,

@@ -46,7 +46,8 @@ export async function addSignOff(
   try {
     await run(
       database(),
-      'INSERT INTO sign_off (id, student_id, rung_id, live, out_of_turn, stood, why, signed_by, signed_at) VALUES (?, ?, ?, 1, ?, ?, ?, ?, ?)',
+      `INSERT INTO sign_off (id, student_id, rung_id, live, out_of_turn, stood, why, signed_by, signed_at)
+        VALUES (?, ?, ?, 1, ?, ?, ?, ?, ?)`,
       [id, studentId, rungId, signed.outOfTurn, signed.stood, why, signed.by, toDateTime(signed.now)],
     )
     return true
@@ -69,7 +70,8 @@ export async function takeBackSignOff(id: string, by: { name: string; why: strin
   return (
     (await run(
       database(),
-      'UPDATE sign_off SET live = NULL, taken_back_by = ?, taken_back_at = ?, taken_back_why = ? WHERE id = ? AND live = 1',
+      `UPDATE sign_off SET live = NULL, taken_back_by = ?, taken_back_at = ?, taken_back_why = ?
+        WHERE id = ? AND live = 1`,
       [by.name, toDateTime(by.now), by.why, id],
     )) > 0
   )

@@ -122,12 +122,15 @@ export async function listFloor(sectionId: string): Promise<FloorStudent[]> {
   const found = await rows<FloorRow>(
     database(),
     `
-    SELECT ${COLUMNS}, coupon.id AS coupon_id, coupon.class_day, coupon.saved_at, coupon.verdict, coupon.next_run, coupon.told_cause, coupon.document,
+    SELECT ${COLUMNS}, coupon.id AS coupon_id, coupon.class_day, coupon.saved_at, coupon.verdict, coupon.next_run,
+      coupon.told_cause, coupon.document,
       blind_reading.coupon_id AS read_id, blind_reading.document AS read_document
     FROM student LEFT JOIN coupon ON coupon.id = (
-      SELECT newest.id FROM coupon AS newest WHERE newest.student_id = student.id ORDER BY newest.class_day DESC, newest.id DESC LIMIT 1)
+      SELECT newest.id FROM coupon AS newest WHERE newest.student_id = student.id
+        ORDER BY newest.class_day DESC, newest.id DESC LIMIT 1)
     LEFT JOIN blind_reading ON blind_reading.id = (
-      SELECT own.id FROM blind_reading AS own WHERE own.student_id = student.id AND own.reader_kind = 'student' AND own.made_at > UTC_TIMESTAMP() - INTERVAL 7 DAY
+      SELECT own.id FROM blind_reading AS own WHERE own.student_id = student.id AND own.reader_kind = 'student'
+        AND own.made_at > UTC_TIMESTAMP() - INTERVAL 7 DAY
         AND NOT EXISTS (SELECT 1 FROM coupon AS kept WHERE kept.id = own.coupon_id) ORDER BY own.made_at DESC LIMIT 1)
     WHERE student.section_id = ? AND student.active ORDER BY student.name`,
     [sectionId],

@@ -41,8 +41,10 @@ interface TestRow {
   saved_by: string
 }
 
-const SELECT_TEST = `SELECT test_record.id, version, document, student.name AS student, saved_at, account.name AS saved_by
-  FROM test_record JOIN student ON student.id = test_record.student_id JOIN account ON account.id = test_record.saved_by`
+const SELECT_TEST = `SELECT test_record.id, version, document, student.name AS student, saved_at,
+  account.name AS saved_by
+  FROM test_record JOIN student ON student.id = test_record.student_id
+    JOIN account ON account.id = test_record.saved_by`
 const toTest = (row: TestRow): SavedWelderTest => ({
   id: row.id,
   version: row.version,
@@ -195,13 +197,15 @@ export async function testBay(of: { studentId: string } | { sectionIds: readonly
       database(),
       `SELECT test_record.id, student_id, student.name AS student, student.active AS here, book_id, book_version,
         piece_name, position, classification, processes, test_day, state, odds, retest_of, retest_pieces, bent, opened
-      FROM test_record JOIN student ON student.id = test_record.student_id WHERE ${sql} ORDER BY test_day DESC, test_record.id DESC LIMIT ${MOST}`,
+      FROM test_record JOIN student ON student.id = test_record.student_id WHERE ${sql}
+        ORDER BY test_day DESC, test_record.id DESC LIMIT ${MOST}`,
       values,
     ),
     rows<UseRow>(
       database(),
       `SELECT process_use.id, student_id, student.name AS student, process, kind, used_on, witness
-      FROM process_use JOIN student ON student.id = process_use.student_id WHERE ${sql} ORDER BY used_on DESC LIMIT ${MOST}`,
+      FROM process_use JOIN student ON student.id = process_use.student_id WHERE ${sql}
+        ORDER BY used_on DESC LIMIT ${MOST}`,
       values,
     ),
   ])
@@ -227,7 +231,8 @@ export async function addProcessUse(
 ): Promise<void> {
   await run(
     database(),
-    'INSERT IGNORE INTO process_use (id, student_id, process, kind, used_on, witness, noted_by, noted_at) VALUES (?, ?, ?, ?, ?, ?, ?, ?)',
+    `INSERT IGNORE INTO process_use (id, student_id, process, kind, used_on, witness, noted_by, noted_at)
+      VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
     [id, studentId, process, kind, usedOn, witness, by.name, toDateTime(by.now)],
   )
 }

@@ -19,7 +19,7 @@ beforeAll(async () => {
   process.env.FUSILIS_DB_URL = home.replace(/\/fusilis$/, '/demo_school')
   await migrate(database())
   await fillDemo(7, '2026-11-22')
-}, 120_000)
+}, 300_000)
 afterAll(async () => {
   await closeDatabase()
   process.env.FUSILIS_DB_URL = home
@@ -75,7 +75,7 @@ it('is counted the same when it is derived again', async () => {
   const rest = await rebuildDerived({ after: part.last })
   expect(rest).toMatchObject({ read: all - part.read, of: all - part.read, whole: true })
   expect(await sums()).toEqual(before)
-}, 120_000)
+}, 300_000)
 
 it('gives every student a last coupon and a record with days in order', async () => {
   const taught = (await listSections(null)).filter(section => section.students > 0)
