@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { couponCosts, type CouponsRun, type RodsTaken } from '~~/core/rodRoom'
-import { useLoader } from '~/composables/loader'
+import { useLookedAt } from '~/composables/loader'
 import { dayOf } from '~/composables/shopClock'
 import { reach } from '~/sync/reach'
 import { useRods } from '~/stores/rods'
@@ -9,18 +9,8 @@ import { useRods } from '~/stores/rods'
 const rods = useRods()
 const SHOWN = 5
 
-/** Asked for when it is looked at: weeks of coupons are gone through for it, and no class waits for them. */
-const runs = shallowRef<readonly CouponsRun[]>([])
-const { loading, problem, load } = useLoader(async () => {
-  runs.value = await rods.couponsRun()
-})
-onMounted(load)
-watch(
-  () => reach.away,
-  away => {
-    if (away === null && problem.value) void load()
-  },
-)
+/** Weeks of coupons are gone through for it. */
+const { found: runs, loading, problem, load } = useLookedAt<readonly CouponsRun[]>([], rods.couponsRun)
 
 const costs = computed(() => couponCosts(rods.room.movements, rods.room.lots, runs.value, dayOf))
 /** Those of one's own sections: of others no name is told. */

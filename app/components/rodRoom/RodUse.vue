@@ -2,7 +2,7 @@
 import type { RodsAhead } from '~~/contract/rodRoom'
 import { buyList, kindOf, stubLoss } from '~~/core/rodRoom'
 import { bookCsv, lotsCsv } from '~/papers/rodBook'
-import { useLoader } from '~/composables/loader'
+import { useLookedAt } from '~/composables/loader'
 import { saveFile } from '~/composables/saveFile'
 import { today } from '~/composables/shopClock'
 import { useHouseRules } from '~/stores/houseRules'
@@ -20,18 +20,8 @@ const ahead = computed(() => {
 const LOSS_SHOWN = 5
 
 const stock = computed(() => new Map(Object.entries(rods.room.stock)))
-/** Asked for when it is looked at: weeks of coupons of the whole school are gone through for it. */
-const coming = shallowRef<RodsAhead>([])
-const { loading, problem, load } = useLoader(async () => {
-  coming.value = await rods.ahead()
-})
-onMounted(load)
-watch(
-  () => reach.away,
-  away => {
-    if (away === null && problem.value) void load()
-  },
-)
+/** Weeks of coupons of the whole school are gone through for it. */
+const { found: coming, loading, problem, load } = useLookedAt<RodsAhead>([], rods.ahead)
 const toBuy = computed(() =>
   buyList(stock.value, rods.room.lots, new Map(coming.value.map(({ kind, ...use }) => [kind, use]))),
 )
