@@ -73,7 +73,8 @@ const { busy, refused, attempt } = useSaving()
 const picked = shallowRef<PlannedCoupon | null>(null)
 const saying = ref(false)
 const edited = computed({ get: () => lines.value, set: next => planner.change({ lines: next }) })
-const ready = computed(() => share.value === null && wanted.value.students.length > 0)
+/** Not while the day is being loaded again: what is then worked out anew would end a search that began meanwhile. */
+const ready = computed(() => !loading.value && share.value === null && wanted.value.students.length > 0)
 function plan() {
   picked.value = null
   if (ready.value) planner.plan()
