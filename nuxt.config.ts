@@ -51,7 +51,7 @@ export default defineNuxtConfig({
   nitro: {
     errorHandler: '~~/server/http/errorHandler.ts',
     compressPublicAssets: { gzip: true, brotli: true },
-    virtual: workerScripts(['fitCurves']),
+    virtual: workerScripts(['fitCurves', 'rodsAhead']),
     esbuild: { options: { target: 'node20' } },
   },
   vuetify: {

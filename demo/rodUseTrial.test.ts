@@ -1,20 +1,28 @@
 import { expect, it } from 'vitest'
 import { tryRodUse } from './rodUseTrial'
 
+const SEEDS = [21, 22, 23, 24]
+const ASKED = [
+  [4, 2],
+  [6, 2],
+  [8, 2],
+  [6, 4],
+] as const
+
 it('what the coming weeks use lies in what was said about eight times in ten, where the book alone is wrong', () => {
-  const { byLadder, byBook } = tryRodUse({
-    seeds: [21, 22, 23, 24],
-    asked: [
-      [4, 2],
-      [6, 2],
-      [8, 2],
-      [6, 4],
-    ],
-  })
+  const { byLadder, byBook } = tryRodUse({ seeds: SEEDS, stubDays: false, asked: ASKED })
   expect(byLadder.said).toBeGreaterThan(40)
   expect(byLadder.held).toBeGreaterThan(0.7)
   expect(byLadder.held).toBeLessThan(0.93)
   expect(byLadder.off).toBeLessThan(0.13)
   expect(byBook.held).toBeLessThan(0.5)
+  expect(byBook.off).toBeGreaterThan(5 * byLadder.off)
+})
+
+it('and no less where one coupon in six is run on stubs', () => {
+  const { byLadder, byBook } = tryRodUse({ seeds: SEEDS, stubDays: true, asked: ASKED })
+  expect(byLadder.said).toBeGreaterThan(40)
+  expect(byLadder.held).toBeGreaterThan(0.7)
+  expect(byLadder.off).toBeLessThan(0.13)
   expect(byBook.off).toBeGreaterThan(5 * byLadder.off)
 })

@@ -18,6 +18,8 @@ const [BY_RUNG, BY_ITSELF] = [
 
 export interface RodUseTrial {
   readonly seeds: readonly number[]
+  /** Whether coupons of stub days are run on stubs, for which nobody draws; else every coupon is drawn for. */
+  readonly stubDays: boolean
   /** After how many weeks of the first section's term it is asked, and for how many to come. */
   readonly asked: readonly (readonly [after: number, ahead: number])[]
 }
@@ -37,9 +39,9 @@ interface Use {
 }
 
 /** Asks in the middle of terms what the next weeks will use, and looks: by the ladder, and by the book alone. */
-export function tryRodUse({ seeds, asked }: RodUseTrial): Record<'byLadder' | 'byBook', RodUseScore> {
+export function tryRodUse({ seeds, stubDays, asked }: RodUseTrial): Record<'byLadder' | 'byBook', RodUseScore> {
   const found = seeds.flatMap(seed => {
-    const school = grow(seed)
+    const school = grow(seed, stubDays)
     return asked.flatMap(([after, ahead]) => {
       const today = daysAfter(LAST_DAY, -7 * (TERM_WEEKS - after))
       const until = daysAfter(today, 7 * ahead)
@@ -47,7 +49,7 @@ export function tryRodUse({ seeds, asked }: RodUseTrial): Record<'byLadder' | 'b
       const byLadder = rodsAhead(
         {
           ladder: SCHOOL_LADDER,
-          rungOf,
+          former: [],
           climbers: school.students.map(one => climberAt(one, today)),
           rules: SCHOOL_RULES,
           lots: LOTS,
@@ -55,7 +57,7 @@ export function tryRodUse({ seeds, asked }: RodUseTrial): Record<'byLadder' | 'b
           runs: school.runs.filter(({ classDay }) => classDay <= today),
           weeksKept: after,
           now,
-          dayOf,
+          clock: { zone: 'UTC', turnsAt: 0 },
           weeksAhead: ahead,
         },
         seededRandom(seed),
@@ -90,7 +92,10 @@ interface OnRoster {
 }
 
 /** A school whose sections began one after the other, its coupons, and what was drawn for each. */
-function grow(seed: number): { students: readonly OnRoster[]; runs: CouponsRun[]; book: RodMovement[] } {
+function grow(
+  seed: number,
+  stubDays: boolean,
+): { students: readonly OnRoster[]; runs: CouponsRun[]; book: RodMovement[] } {
   const random = seededRandom(seed)
   const takes = new Map(SCHOOL_LADDER.rungs.map(rung => [rung.id, between(BY_RUNG, random)]))
   const kinds = LOTS.map(kindOf)
@@ -104,17 +109,19 @@ function grow(seed: number): { students: readonly OnRoster[]; runs: CouponsRun[]
         const day = shifted(classDay)
         const rods = takes.get(rungOf(ticket.rung) ?? '') ?? 1
         const lot = kinds.indexOf(kindOf(ticket))
-        runs.push({ studentId: id, classDay: day, rung: ticket.rung, mock, kinds: [kindOf(ticket)], coupons: 1 })
-        book.push({
-          id: String(book.length),
-          lotId: LOTS[lot]!.id,
-          kind: 'issued',
-          rods: -Math.max(1, Math.round(rods * between(BY_ITSELF, random))),
-          studentId: id,
-          why: '',
-          at: `${day}T18:00:00.000Z`,
-          by: '',
-        })
+        const drawn = stubDays && ticket.rods === 'stubs' ? [] : [kindOf(ticket)]
+        runs.push({ studentId: id, classDay: day, rung: ticket.rung, mock, kinds: drawn, coupons: 1 })
+        if (drawn.length > 0)
+          book.push({
+            id: String(book.length),
+            lotId: LOTS[lot]!.id,
+            kind: 'issued',
+            rods: -Math.max(1, Math.round(rods * between(BY_ITSELF, random))),
+            studentId: id,
+            why: '',
+            at: `${day}T18:00:00.000Z`,
+            by: '',
+          })
         return { rung: ticket.rung, classDay: day, good: true, tries: {} }
       })
       return { id, student, until: shifted(LAST_DAY), run }

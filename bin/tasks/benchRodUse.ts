@@ -9,8 +9,11 @@ const ASKED = [
   [6, 4],
 ] as const
 
-const { byLadder, byBook } = tryRodUse({ seeds: SEEDS, asked: ASKED })
 const said = ({ held, off }: RodUseScore) => `held ${held.toFixed(2)}, off by ${(100 * off).toFixed(0)} %`
-console.log(
-  `rods of coming weeks, ${byLadder.said} ranges (aim: held 0.80): ${said(byLadder)}; by the book alone ${said(byBook)}`,
-)
+for (const stubDays of [false, true]) {
+  const { byLadder, byBook } = tryRodUse({ seeds: SEEDS, stubDays, asked: ASKED })
+  console.log(
+    `rods of coming weeks, ${stubDays ? 'with' : 'without'} stub days, ${byLadder.said} ranges (aim: held 0.80): ` +
+      `${said(byLadder)}; by the book alone ${said(byBook)}`,
+  )
+}

@@ -165,6 +165,11 @@ const rods = await visit('tobias')
 await chooseSection(rods, 'Evening A')
 await rods.goto(`${ADDRESS}/rods`)
 await rods.getByText('past their hours: bring them back').waitFor()
+await rods
+  .getByText(/most likely/)
+  .first()
+  .waitFor()
+await rods.getByText(/whose rods are in the book/).waitFor()
 await take(rods, 'rods')
 await browser.close()
 

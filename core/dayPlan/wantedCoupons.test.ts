@@ -6,7 +6,8 @@ import { ownPace, wantedCoupons, worthOf } from '.'
 
 const rules = DEFAULT_HOUSE_RULES
 const rung = (name: string) => rungNamed(FULL_LADDER, name)!
-const proposed = (...names: string[]) => names.map(name => ({ rung: rung(name), gainPerHour: 0, why: '' }))
+const proposed = (...names: string[]) =>
+  names.map(name => ({ rung: rung(name), gainPerHour: 0, why: '', toStudent: '' }))
 const from = { pinned: null, hand: 'right', minutes: 180, pace: 1, rules } as const
 
 describe('what would serve a student', () => {

@@ -11,6 +11,8 @@ export interface Proposal {
   /** Expected rise of the odds in an hour in the booth, 0 to 1. */
   readonly gainPerHour: number
   readonly why: string
+  /** The same as the student reads it: without a count of tests. */
+  readonly toStudent: string
 }
 
 const HOURS: Readonly<Record<Work, number>> = { plate: 0.7, joint: 0.6, fillet: 0.7, groove: 1.4, pipe: 1.6 }
@@ -97,16 +99,23 @@ export function proposals(wanted: NextWanted): Proposal[] {
         ? Number(isOpen(b.rung)) - Number(isOpen(a.rung)) || a.place - b.place
         : b.gainPerHour - a.gainPerHour,
     )
-    .map(({ rung, gainPerHour: gain }) => ({ rung, gainPerHour: gain, why: reason(rung, wanted) }))
+    .map(({ rung, gainPerHour: gain }) => ({ rung, gainPerHour: gain, ...reason(rung, wanted) }))
 }
 
-function reason(rung: LadderRung, { helps, test, climb }: NextWanted): string {
+function reason(rung: LadderRung, { helps, test, climb }: NextWanted): Pick<Proposal, 'why' | 'toStudent'> {
   const help = helps.find(row => rung.trains.includes(row.element) && row.gain > 0.01)
   if (help)
-    return `${elementOf(help.element).name}: half as many unsound, and about ${Math.round(help.gain * 100)} more of 100 attempts at the ${test.position} would go well`
+    return {
+      why: `${elementOf(help.element).name}: half as many unsound, and about ${Math.round(help.gain * 100)} more of 100 attempts at the ${test.position} would go well`,
+      toStudent: `${elementOf(help.element).name}: it trains what brings you on toward the ${test.position}`,
+    }
   const [most] = helps
   if (most && most.gain > WORTH_GOING_BACK)
-    return `${most.name} would help most, about ${Math.round(most.gain * 100)} more of 100 attempts at the ${test.position}: every coupon has them, watch them on this one`
+    return {
+      why: `${most.name} would help most, about ${Math.round(most.gain * 100)} more of 100 attempts at the ${test.position}: every coupon has them, watch them on this one`,
+      toStudent: `${most.name} would help most toward the ${test.position}: every coupon has them, watch them on this one`,
+    }
   const state = climb.find(row => row.rungId === rung.id)!
-  return state.coupons > 0 ? `${state.says}: the way up goes through it` : 'Next on the ladder'
+  const says = state.coupons > 0 ? `${state.says}: the way up goes through it` : 'Next on the ladder'
+  return { why: says, toStudent: says }
 }

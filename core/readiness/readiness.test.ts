@@ -403,6 +403,7 @@ describe('the next coupon', () => {
     expect(names()).toEqual(['restart strip', 'pipe 5G'])
     const [first] = proposals(wanted)
     expect(first!.why).toBe('Restarts: half as many unsound, and about 20 more of 100 attempts at the 6G would go well')
+    expect(first!.toStudent).toBe('Restarts: it trains what brings you on toward the 6G')
     expect(gainPerHour(rungNamed(FULL_LADDER, 'pipe 5G')!, helps, test)).toBeGreaterThan(
       gainPerHour(rungNamed(FULL_LADDER, 'flat pad')!, helps, test),
     )

@@ -1,12 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import { DEFAULT_HOUSE_RULES as rules } from '../house'
-import { climb, FULL_LADDER, rungFinder, type ClimbCoupon } from '../ladder'
+import { climb, FULL_LADDER, type ClimbCoupon } from '../ladder'
 import type { CouponsRun, RodMovement } from '../rodRoom'
 import { aLot } from '../rodRoom/example'
 import { seededRandom } from '../statistics'
 import { rodsAhead, walk, wayAhead, type Climber, type RodsAheadCase } from '.'
 
-const find = rungFinder(FULL_LADDER)
 const on = (rung: string, coupons: number, classDay = '2026-10-05'): ClimbCoupon[] =>
   Array.from({ length: coupons }, () => ({ rung, classDay, good: true, tries: {} }))
 const at = (coupons: readonly ClimbCoupon[], signed: readonly string[] = []): Climber => ({
@@ -97,7 +96,7 @@ const ask = (more: Partial<RodsAheadCase> = {}) =>
   rodsAhead(
     {
       ladder: FULL_LADDER,
-      rungOf: rung => find({ rung }),
+      former: [],
       climbers: [at(on('flat pad', 3), ['arc-strikes'])],
       rules,
       lots: [LOT],
@@ -105,7 +104,7 @@ const ask = (more: Partial<RodsAheadCase> = {}) =>
       runs: DAYS.map(day => ran(day, 4)),
       weeksKept: 3,
       now: NOW,
-      dayOf: moment => moment.slice(0, 10),
+      clock: { zone: 'UTC', turnsAt: 0 },
       weeksAhead: 1,
       ...more,
     },
@@ -142,6 +141,11 @@ describe('what the coming weeks use', () => {
     const until = (day: string) => ({ climbers: [{ ...at(on('flat pad', 3), ['arc-strikes']), until: day }] })
     expect(likely(until(TODAY))).toBe(0)
     expect(likely(until('2026-11-02')) / likely({})).toBeCloseTo(0.5, 1)
+  })
+  it('is less where some coupons are run on stubs, for which nobody draws', () => {
+    const half = DAYS.flatMap(day => [ran(day, 2), ran(day, 2, { kinds: [] })])
+    const movements = DAYS.map(day => line(day, 'issued', -6))
+    expect(ask({ runs: half, movements }).get(BASIC)!.likely / ask().get(BASIC)!.likely).toBeCloseTo(0.5, 1)
   })
   it('is only as much as is written down, and more where more is drawn than coupons are read', () => {
     const half = ask({

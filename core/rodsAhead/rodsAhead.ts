@@ -1,9 +1,8 @@
-import { dayNumber, type ClassDay } from '../calendar'
+import { classDayAt, dayNumber, type ClassDay, type SchoolClock } from '../calendar'
 import type { HouseRules } from '../house'
-import type { Ladder } from '../ladder'
+import { rungFinder, type Ladder } from '../ladder'
 import {
   comingUse,
-  kindOf,
   sharedOut,
   weeklyUse,
   type ComingUse,
@@ -16,10 +15,11 @@ import { quantile, type Random } from '../statistics'
 import { perCoupon } from './perCoupon'
 import { walk, wayAhead, type Climber } from './walk'
 
+/** All that it is reckoned from, as plain data: a large school takes half a second, in a thread of its own. */
 export interface RodsAheadCase {
   readonly ladder: Ladder
-  /** The rung of a ticket's words; null for one that the ladder does not have. */
-  readonly rungOf: (rung: string) => string | null
+  /** The ladders there were before, newest first: tickets say rungs as they were once called. */
+  readonly former: readonly Ladder[]
   readonly climbers: readonly Climber[]
   readonly rules: HouseRules
   readonly lots: readonly RodLot[]
@@ -29,8 +29,7 @@ export interface RodsAheadCase {
   /** Weeks that the book goes back, whole ones. */
   readonly weeksKept: number
   readonly now: Date
-  /** The class day of a moment. */
-  readonly dayOf: (moment: string) => ClassDay
+  readonly clock: SchoolClock
   /** May be a fraction. */
   readonly weeksAhead: number
 }
@@ -56,9 +55,11 @@ const RANGE = [0.1, 0.5, 0.9] as const
  * @param random for what nobody can know
  */
 export function rodsAhead(wanted: RodsAheadCase, random: Random): ReadonlyMap<string, ComingUse> {
-  const { ladder, climbers, rules, rungOf, movements, lots, runs, dayOf, weeksAhead } = wanted
+  const { ladder, former, climbers, rules, movements, lots, runs, clock, weeksAhead } = wanted
+  const dayOf = (moment: string) => classDayAt(new Date(moment), clock)
+  const find = rungFinder(ladder, former)
   const taken = sharedOut(movements, lots, runs, dayOf)
-  const rods = perCoupon(ladder, rules, taken, rungOf)
+  const rods = perCoupon(ladder, rules, taken, rung => find({ rung }))
   const today = dayOf(wanted.now.toISOString())
   const last = lastDay(runs, today)
   const noted = shareNoted(
@@ -73,7 +74,8 @@ export function rodsAhead(wanted: RodsAheadCase, random: Random): ReadonlyMap<st
     way: wayAhead(ladder, climber),
     coupons: weeksLeft(climber, today, weeksAhead) * paceOf(own.get(climber.studentId) ?? [], last),
   }))
-  const beside = drawnBeside(wanted, taken, last)
+  const late = movements.filter(({ at }) => isLate({ classDay: dayOf(at) }, last))
+  const beside = drawnBeside(late, lots, taken, last)
   const stray = (deviation: number) => Math.exp(deviation * random.normal())
   const draws = Array.from({ length: DRAWS }, () => {
     const full = stray(STRAYS.weeks)
@@ -132,23 +134,22 @@ const OWN_WORD = 30
 
 /** Rods drawn lately for each one that a coupon was read of, by kind: demonstrations, and what nobody read. */
 function drawnBeside(
-  { movements, lots, dayOf }: RodsAheadCase,
+  late: readonly RodMovement[],
+  lots: readonly RodLot[],
   taken: readonly RunWithRods[],
   last: ClassDay,
 ): (kind: string) => number {
-  const drawn = new Map<string, number>()
-  const kinds = new Map(lots.map(lot => [lot.id, kindOf(lot)]))
-  for (const { kind, lotId, rods, at } of movements)
-    if ((kind === 'issued' || kind === 'returned') && isLate({ classDay: dayOf(at) }, last))
-      drawn.set(kinds.get(lotId) ?? '', (drawn.get(kinds.get(lotId) ?? '') ?? 0) - rods)
+  const newest = late.reduce((max, { at }) => Math.max(max, Date.parse(at)), 0)
+  const book = weeklyUse(late, lots, { weeks: LATELY_DAYS / A_WEEK, now: new Date(newest) })
+  const drawn = (kind: string) => (book.get(kind) ?? []).reduce((sum, rods) => sum + rods, 0)
   const read = new Map<string, number>()
   for (const { run, shares } of taken)
     if (isLate(run, last)) for (const { kind, rods } of shares) read.set(kind, (read.get(kind) ?? 0) + rods)
-  return kind => Math.max(1, ((drawn.get(kind) ?? 0) + OWN_WORD) / ((read.get(kind) ?? 0) + OWN_WORD))
+  return kind => Math.max(1, (drawn(kind) + OWN_WORD) / ((read.get(kind) ?? 0) + OWN_WORD))
 }
 
-/** For how many of its coupons a school notes what was drawn, 0 to 1: only that leaves the store by its book. */
+/** Of how many coupons it is noted what was drawn, 0 to 1: only that leaves the store by its book; stubs do not. */
 function shareNoted(runs: readonly CouponsRun[], noted: readonly CouponsRun[], last: ClassDay): number {
-  const late = (all: readonly CouponsRun[]) => couponsOf(all.filter(run => isLate(run, last) && run.kinds.length > 0))
+  const late = (all: readonly CouponsRun[]) => couponsOf(all.filter(run => isLate(run, last)))
   return late(runs) > 0 ? late(noted) / late(runs) : 0
 }

@@ -3,6 +3,8 @@ import { MM_PER_INCH } from './length'
 
 /** Kilograms in a pound, exact by definition (international yard and pound agreement, 1959). */
 export const KG_PER_POUND = 0.45359237
+/** Grams in an ounce, a sixteenth of a pound. */
+export const GRAMS_PER_OUNCE = (1000 * KG_PER_POUND) / 16
 
 /**
  * A travel speed in the house's unit.

@@ -1,7 +1,6 @@
 import { classDayAt, dayNumber } from '../../core/calendar'
-import { rungFinder } from '../../core/ladder'
-import { rodsAhead, type Climber } from '../../core/rodsAhead'
-import { seededRandom } from '../../core/statistics'
+import type { ComingUse } from '../../core/rodRoom'
+import type { Climber, RodsAheadCase } from '../../core/rodsAhead'
 import type { StudentFields } from '../../contract/people'
 import { BOOK_WEEKS, type RodsAhead } from '../../contract/rodRoom'
 import { couponsRun } from './couponsRun'
@@ -14,8 +13,11 @@ import { schoolClock } from './school'
 
 const A_WEEK_MS = 7 * 24 * 3_600_000
 
+/** Reckons what is used, away from the thread that answers requests. */
+export type ReckonRods = (wanted: RodsAheadCase, seed: number) => Promise<ReadonlyMap<string, ComingUse>>
+
 /** What the school's students will use of each kind of rod, for as long as the house wants its rods to last. */
-export async function findRodsAhead(now: Date): Promise<RodsAhead> {
+export async function findRodsAhead(now: Date, reckon: ReckonRods): Promise<RodsAhead> {
   const [{ ladder }, former, { rules }, clock, room, runs, climbers] = await Promise.all([
     currentLadder(),
     formerLadders(),
@@ -25,36 +27,29 @@ export async function findRodsAhead(now: Date): Promise<RodsAhead> {
     couponsRun(null),
     climbersNow(),
   ])
-  const dayOf = (moment: string) => classDayAt(new Date(moment), clock)
-  const find = rungFinder(ladder, former)
   const first = room.movements[0]?.at
   const weeksKept = first ? Math.min(BOOK_WEEKS, Math.floor((now.getTime() - Date.parse(first)) / A_WEEK_MS)) : 0
-  const use = rodsAhead(
-    {
-      ladder,
-      rungOf: rung => find({ rung }),
-      climbers,
-      rules,
-      lots: room.lots,
-      movements: room.movements,
-      runs,
-      weeksKept,
-      now,
-      dayOf,
-      weeksAhead: rules.rodsLastDays / 7,
-    },
-    // The same all day, whoever asks.
-    seededRandom(dayNumber(dayOf(now.toISOString()))),
-  )
+  const { lots, movements } = room
+  const weeksAhead = rules.rodsLastDays / 7
+  const wanted = { ladder, former, climbers, rules, lots, movements, runs, weeksKept, now, clock, weeksAhead }
+  // The same all day, whoever asks.
+  const use = await reckon(wanted, dayNumber(classDayAt(now, clock)))
   return [...use].map(([kind, coming]) => ({ kind, ...coming }))
 }
 
 /** All who are here, where they stand on the ladder, and until when their term goes. */
 async function climbersNow(): Promise<Climber[]> {
-  const students = await rows<{ id: string; hand: StudentFields['hand']; term_to: string }>(
+  const students = await rows<{ id: string; hand: StudentFields['hand']; section_id: string; term_to: string }>(
     database(),
-    'SELECT student.id, hand, term_to FROM student JOIN section ON section.id = section_id WHERE student.active',
+    'SELECT student.id, hand, section_id, term_to FROM student JOIN section ON section.id = section_id WHERE active',
   )
-  const climbs = await climbsOf(students.map(({ id }) => id))
-  return students.map(({ id, hand, term_to }) => ({ studentId: id, hand, climb: climbs.get(id)!, until: term_to }))
+  const climbers: Climber[] = []
+  // One section after the other, with the database between them: the server answers others meanwhile.
+  for (const section of new Set(students.map(student => student.section_id))) {
+    const own = students.filter(student => student.section_id === section)
+    const climbs = await climbsOf(own.map(({ id }) => id))
+    for (const { id, hand, term_to } of own)
+      climbers.push({ studentId: id, hand, climb: climbs.get(id)!, until: term_to })
+  }
+  return climbers
 }

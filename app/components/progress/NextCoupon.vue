@@ -14,6 +14,8 @@ const props = defineProps<{
 const emit = defineEmits<{ pin: [rungId: string | null, over: string] }>()
 
 const first = computed(() => props.proposals[0] ?? null)
+/** Whoever may pin is an instructor, and reads it in counts of tests. */
+const why = computed(() => (props.canPin ? first.value?.why : first.value?.toStudent))
 const pinned = computed(() =>
   props.progress.pin
     ? (props.progress.ladder.ladder.rungs.find(rung => rung.id === props.progress.pin!.rungId) ?? null)
@@ -41,14 +43,12 @@ function pin(rungId: string | null) {
         }}<template v-if="progress.pin!.over">, over {{ progress.pin!.over }}</template
         >.
       </p>
-      <p v-if="first && first.rung.id !== pinned.id" class="quiet-on">
-        Proposed: {{ first.rung.name }}. {{ first.why }}.
-      </p>
+      <p v-if="first && first.rung.id !== pinned.id" class="quiet-on">Proposed: {{ first.rung.name }}. {{ why }}.</p>
     </template>
     <template v-else-if="first">
       <p class="kind">Next coupon</p>
       <h2>{{ first.rung.name }}</h2>
-      <p>{{ first.why }}.</p>
+      <p>{{ why }}.</p>
       <p v-if="proposals[1]" class="quiet-on">
         Or
         {{

@@ -8,7 +8,7 @@ import { today } from '~/composables/shopClock'
  * Coupons, hours and a day until the odds wanted, as a range: from the learning curve, the student's own pace and
  * the section's timetable.
  */
-const props = defineProps<{ forecast: Forecast; progress: StudentProgress }>()
+const props = defineProps<{ forecast: Forecast; progress: StudentProgress; counted: boolean }>()
 
 /** Hours in the booth for one coupon of a groove. Common practice, rough. */
 const HOURS_EACH = 1.4
@@ -37,9 +37,9 @@ const said = computed(() => {
 </script>
 
 <template>
-  <section aria-label="Until the odds wanted">
-    <h2 class="section-title">Until {{ sayOdds(forecast.target) }}</h2>
-    <p v-if="!said">The odds wanted are there. A test still is a test.</p>
+  <section :aria-label="counted ? 'Until the odds wanted' : 'Until your work is there'">
+    <h2 class="section-title">Until {{ counted ? sayOdds(forecast.target) : 'your work is there' }}</h2>
+    <p v-if="!said">{{ counted ? 'The odds wanted are there' : 'It is there' }}. A test still is a test.</p>
     <dl v-else>
       <div>
         <dt>coupons like these</dt>

@@ -3,7 +3,7 @@ import { elementOf } from '~~/core/grading'
 import type { FailureCount, Outlook, TestPlan } from '~~/core/readiness'
 
 /** The piece, pass by pass along its seam: the darker a place, the more attempts end there. */
-const props = defineProps<{ plan: TestPlan; outlook: Outlook }>()
+const props = defineProps<{ plan: TestPlan; outlook: Outlook; heading: string }>()
 
 const passes = computed(() => {
   const found = new Map<string, { id: string; role: string; cells: number[] }>()
@@ -37,14 +37,14 @@ const part = (count: number) => `${Math.max(1, Math.round((100 * count) / Math.m
 </script>
 
 <template>
-  <section v-if="failed > 0" aria-label="What ends the others">
-    <h2 class="section-title">What ends the others</h2>
+  <section v-if="failed > 0" :aria-label="heading">
+    <h2 class="section-title">{{ heading }}</h2>
     <div class="pair">
       <svg
         viewBox="0 0 320 170"
         preserveAspectRatio="xMinYMin meet"
         role="img"
-        aria-label="Where on the piece attempts end, by pass and place"
+        aria-label="Where on the piece it is decided, by pass and place"
       >
         <g v-for="(pass, row) in passes" :key="pass.id" :transform="`translate(0 ${row * (140 / passes.length)})`">
           <text x="0" :y="70 / passes.length + 4">{{ pass.role }}</text>

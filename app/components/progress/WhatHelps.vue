@@ -1,9 +1,14 @@
 <script setup lang="ts">
 import type { Help } from '~~/core/readiness'
 
-/** What each skill is worth: the odds if half of its unsound work were sound. */
-const props = defineProps<{ helps: readonly Help[]; odds: number }>()
+/**
+ * What each skill is worth: the odds if half of its unsound work were sound; for a student, one beside the other,
+ * without a count of tests.
+ */
+const props = defineProps<{ helps: readonly Help[]; odds: number; counted: boolean }>()
 const shown = computed(() => props.helps.filter(help => help.gain > 0.005).slice(0, 4))
+const most = computed(() => Math.max(...shown.value.map(help => help.gain)))
+const part = (gain: number) => (props.counted ? gain : gain / most.value)
 </script>
 
 <template>
@@ -13,9 +18,9 @@ const shown = computed(() => props.helps.filter(help => help.gain > 0.005).slice
       <li v-for="help in shown" :key="help.element">
         <span>{{ help.name }}</span>
         <span class="line" aria-hidden="true"
-          ><i :style="{ width: `${odds * 100}%` }" /><b :style="{ width: `${help.gain * 100}%` }"
+          ><i v-if="counted" :style="{ width: `${odds * 100}%` }" /><b :style="{ width: `${part(help.gain) * 100}%` }"
         /></span>
-        <span class="to num">{{ Math.max(1, Math.round(help.gain * 100)) }} more in 100</span>
+        <span v-if="counted" class="to num">{{ Math.max(1, Math.round(help.gain * 100)) }} more in 100</span>
       </li>
     </ul>
     <p class="quiet">Each with half as much unsound as now, everything else as it is.</p>

@@ -2,7 +2,6 @@
 import { couponCosts, type CouponsRun, type RodsTaken } from '~~/core/rodRoom'
 import { useLookedAt } from '~/composables/loader'
 import { dayOf } from '~/composables/shopClock'
-import { reach } from '~/sync/reach'
 import { useRods } from '~/stores/rods'
 
 /** What coupons cost in rods, as drawn and read: all together, by rung, for mock tests, by student. */
@@ -34,10 +33,7 @@ const of = ({ coupons }: Pick<RodsTaken, 'coupons'>) => `${coupons} ${coupons ==
 <template>
   <section class="panel cost" aria-label="What a coupon costs">
     <h2>What a coupon costs</h2>
-    <p v-if="problem && reach.away" class="quiet">
-      Reckoned from weeks of coupons: said once there is a network again.
-    </p>
-    <PageState v-else-if="problem || loading" :problem="problem" :loading="loading" @again="load" />
+    <ReckonedState v-if="problem || loading" :problem="problem" @again="load" />
     <p v-else-if="costs.all.coupons === 0" class="quiet">
       Said once coupons are read of students whose rods are written down as they draw them.
     </p>

@@ -6,7 +6,6 @@ import { useLookedAt } from '~/composables/loader'
 import { saveFile } from '~/composables/saveFile'
 import { today } from '~/composables/shopClock'
 import { useHouseRules } from '~/stores/houseRules'
-import { reach } from '~/sync/reach'
 import { useRods } from '~/stores/rods'
 
 /** What the coming weeks will use, what to buy, and what went into the bin as stubs. */
@@ -49,10 +48,7 @@ const save = (text: string, name: string) => saveFile(new Blob([text], { type: '
 <template>
   <section class="panel use" aria-label="Use">
     <h2>The next {{ ahead }}</h2>
-    <p v-if="problem && reach.away" class="quiet">
-      Reckoned from weeks of coupons: said once there is a network again.
-    </p>
-    <PageState v-else-if="problem || loading" :problem="problem" :loading="loading" @again="load" />
+    <ReckonedState v-if="problem || loading" :problem="problem" @again="load" />
     <p v-else-if="coming.length === 0" class="quiet">
       Said once coupons are read of students whose rods are written down, or three weeks of rods are in the book.
     </p>

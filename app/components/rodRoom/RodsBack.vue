@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
 import { hasClock, lotName, STUB_CLASSES, stubsWeighed, type StubClass, type Stubs } from '~~/core/rodRoom'
+import { GRAMS_PER_OUNCE } from '~~/core/units'
 import { useHouseRules } from '~/stores/houseRules'
 import { useSaving } from '~/composables/saving'
 import { useRods, type DrawnRods } from '~/stores/rods'
@@ -18,9 +19,8 @@ const clocked = computed(() => hasClock(props.drawn.lot))
 /** Stubs of many rods are quicker weighed than counted. */
 const houseRules = useHouseRules()
 const by = ref<'count' | 'weight'>('count')
-const GRAMS_AN_OUNCE = 28.349523125
 const scale = computed(() =>
-  houseRules.unit === 'in' ? { unit: 'oz', grams: GRAMS_AN_OUNCE } : { unit: 'g', grams: 1 },
+  houseRules.unit === 'in' ? { unit: 'oz', grams: GRAMS_PER_OUNCE } : { unit: 'g', grams: 1 },
 )
 const isCount = (typed: string) => /^\d{0,4}$/.test(typed.trim())
 const isWeight = (typed: string) => /^\d{0,4}([.,]\d{0,2})?$/.test(typed.trim())

@@ -134,9 +134,9 @@ const pin = (rungId: string | null, over: string) =>
                 :items="offered.map(kept => ({ value: kept.book.id, title: kept.book.name }))"
               />
               <v-btn v-if="share !== null" variant="outlined" @click="cancel">Stop</v-btn>
-              <v-btn v-else-if="!result" variant="outlined" @click="run"
-                >Run {{ ATTEMPTS.toLocaleString('en') }} attempts</v-btn
-              >
+              <v-btn v-else-if="!result" variant="outlined" @click="run">{{
+                session.isStaff ? `Run ${ATTEMPTS.toLocaleString('en')} attempts` : 'Work it out'
+              }}</v-btn>
             </div>
             <v-progress-linear
               v-if="share !== null"
@@ -164,20 +164,28 @@ const pin = (rungId: string | null, over: string) =>
                 :before="progress.school.before"
               />
               <p v-if="session.isStaff" class="quiet">{{ stages }}</p>
-              <UntilTarget :forecast="result.forecast" :progress="progress" />
+              <UntilTarget :forecast="result.forecast" :progress="progress" :counted="session.isStaff" />
             </template>
           </section>
           <NextCoupon :proposals="next" :progress="progress" :can-pin="session.isStaff" :busy="busy" @pin="pin" />
         </div>
         <section v-if="result && plan" class="panel why">
-          <WhatEndsIt :plan="plan" :outlook="result.outlook" />
-          <WhatHelps :helps="result.helps" :odds="result.outlook.odds" />
-          <p class="quiet">
+          <WhatEndsIt
+            :plan="plan"
+            :outlook="result.outlook"
+            :heading="session.isStaff ? 'What ends the others' : 'Where it is decided'"
+          />
+          <WhatHelps :helps="result.helps" :odds="result.outlook.odds" :counted="session.isStaff" />
+          <p v-if="session.isStaff" class="quiet">
             {{ result.outlook.attempts.toLocaleString('en') }} attempts, each welded start by start and inch by inch at
             rates that this student’s coupons allow. What the test would reject is read off the student’s own marks,
             held against its visual criteria; how often a strip opens goes by what is buried, and by the school’s own
             bends. Tests that have a result here move the odds. It says nothing certain of one test: the code in force
             and the qualified inspector decide.
+          </p>
+          <p v-else class="quiet">
+            Read off your own coupons. It says nothing certain of one test: the code in force and the qualified
+            inspector decide.
           </p>
         </section>
         <SkillTable :progress="progress" :today="dayNumber(today())" />
