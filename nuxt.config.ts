@@ -54,6 +54,10 @@ export default defineNuxtConfig({
     virtual: workerScripts(['fitCurves', 'rodsAhead']),
     esbuild: { options: { target: 'node20' } },
   },
+  experimental: {
+    // A rail of rooms is always in sight: a room is fetched ahead when a hand is on its way there, not all at once.
+    defaults: { nuxtLink: { prefetchOn: { visibility: false, interaction: true } } },
+  },
   vuetify: {
     moduleOptions: { ssrClientHints: { reloadOnFirstRequest: false }, styles: true },
     vuetifyOptions: {

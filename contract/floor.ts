@@ -20,6 +20,8 @@ export interface WaitingStudent {
 
 /** A section's queue, in the order in which it is read. */
 export interface FloorQueue {
+  /** How often the section's floor had changed when this was asked for: no later change is in it for certain. */
+  readonly serial: number
   readonly waiting: readonly WaitingStudent[]
   readonly holds: readonly Hold[]
   /** Coupons read today. */

@@ -3,6 +3,7 @@ import {
   MOVEMENT_KINDS,
   STUB_CLASSES,
   type ComingUse,
+  type CouponsRun,
   type MovementKind,
   type RodLot,
   type RodMovement,
@@ -150,7 +151,7 @@ export interface RodRoom {
   readonly now: string
   readonly lots: readonly RodLot[]
   readonly stock: Readonly<Record<string, number>>
-  /** Lines of the last weeks, the oldest first. */
+  /** Lines of the last days, and all lines of what is out or lies apart in the oven, the oldest first. */
   readonly movements: readonly RodMovement[]
   /** Names of the students in them, by id. */
   readonly names: Readonly<Record<string, string>>
@@ -158,8 +159,13 @@ export interface RodRoom {
   readonly ovens: readonly OvenReading[]
 }
 
+/** What `GET /api/rods/used` answers: the book of the last weeks, and the coupons that were run. */
+export interface RodsUsed extends Pick<RodRoom, 'movements' | 'names'> {
+  readonly runs: readonly CouponsRun[]
+}
+
 /** What `GET /api/rods/ahead` answers: what the school will use of each kind, for as long as its rods are to last. */
 export type RodsAhead = readonly ({ readonly kind: string } & ComingUse)[]
 
-/** Weeks of the book that a screen is given. */
+/** Weeks of the book that what was used is reckoned from. */
 export const BOOK_WEEKS = 10

@@ -24,7 +24,11 @@ function written(): RodMovement[] {
     const studentId = student === null ? null : `s${student}`
     const handfulId = of === null ? null : `l${String(of).padStart(4, '0')}`
     const id = `l${String(n).padStart(4, '0')}`
-    const line = bookLine(id, { ...said, lotId: lots[lot]!.id, studentId, handfulId }, own, { by: 'x', now: at })
+    const line = bookLine(id, { ...said, lotId: lots[lot]!.id, studentId, handfulId }, own, {
+      by: 'x',
+      now: at,
+      stock: stockOf(own).get(lots[lot]!.id) ?? 0,
+    })
     expect(movementFault(line, lots[lot]!, own, { houseHours: 4, now: at })).toBeNull()
     book.push(line)
   }

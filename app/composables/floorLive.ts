@@ -7,8 +7,9 @@ const POLL_MS = 10_000
 /**
  * Calls back whenever a section's floor has changed, on whichever screen; the connection comes back by itself. Where
  * no events get through, it asks from time to time.
+ * @param changed is told how often the floor has changed by now; null where nobody knows
  */
-export function useFloorLive(sectionId: MaybeRefOrGetter<string | null>, changed: () => void) {
+export function useFloorLive(sectionId: MaybeRefOrGetter<string | null>, changed: (serial: number | null) => void) {
   const url = computed(() => {
     const id = toValue(sectionId)
     return id ? `/api/sections/${id}/live` : undefined
@@ -17,8 +18,8 @@ export function useFloorLive(sectionId: MaybeRefOrGetter<string | null>, changed
     immediate: true,
     autoReconnect: { retries: -1, delay: 2_000 },
   })
-  watch(data, changed)
+  watch(data, serial => changed(serial === null ? null : Number(serial)))
   useIntervalFn(() => {
-    if (status.value !== 'OPEN' && toValue(sectionId)) changed()
+    if (status.value !== 'OPEN' && toValue(sectionId)) changed(null)
   }, POLL_MS)
 }

@@ -37,7 +37,7 @@ const openAsked = useBenchAsked()
 useBenchHold()
 useFloorLive(
   () => floor.sectionId,
-  () => void floor.follow().catch(() => {}),
+  serial => void floor.follow(serial).catch(() => {}),
 )
 
 const dialog = ref<BenchDialog | null>(null)

@@ -50,7 +50,7 @@ async function handOver() {
 
 useFloorLive(
   () => floor.sectionId,
-  () => void floor.follow().catch(() => {}),
+  serial => void floor.follow(serial).catch(() => {}),
 )
 
 const readToday = computed(() => floor.students.filter(student => student.last?.classDay === today()).length)

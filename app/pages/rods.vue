@@ -61,7 +61,7 @@ const form = ref<'lot' | 'list' | null>(null)
       <div class="hand">
         <RodIssue :students="here" />
         <RodsDrawn :drawn="drawn" />
-        <RodCost />
+        <RodsUsed />
       </div>
       <div class="store">
         <RodStore />

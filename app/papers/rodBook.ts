@@ -1,5 +1,5 @@
 import Papa from 'papaparse'
-import type { RodRoom } from '~~/contract/rodRoom'
+import type { RodRoom, RodsUsed } from '~~/contract/rodRoom'
 import { STUB_CLASSES, type StubClass } from '~~/core/rodRoom'
 import { rodSizeOf } from '~~/core/trade'
 import { LOT_COLUMNS, type LotColumn } from './lotColumns'
@@ -27,7 +27,11 @@ export const lotsCsv = ({ lots, stock }: RodRoom): string =>
   )
 
 /** The book of the last weeks, line by line. */
-export const bookCsv = ({ lots, movements, names }: RodRoom): string =>
+export const bookCsv = ({
+  lots,
+  movements,
+  names,
+}: Pick<RodRoom, 'lots'> & Pick<RodsUsed, 'movements' | 'names'>): string =>
   Papa.unparse(
     movements.map(line => {
       const lot = lots.find(one => one.id === line.lotId)

@@ -10,7 +10,7 @@ import { useOutbox } from './outbox'
 import { request } from './request'
 import { useSession } from './session'
 
-const NOBODY_WAITS: FloorQueue = { waiting: [], holds: [], readings: 0, minutesAReading: 0, readers: 1 }
+const NOBODY_WAITS: FloorQueue = { serial: -1, waiting: [], holds: [], readings: 0, minutesAReading: 0, readers: 1 }
 
 /** Today's class: the students of a section, each with the newest coupon, and who waits to be read. */
 export const useFloor = defineStore('floor', () => {
@@ -28,9 +28,10 @@ export const useFloor = defineStore('floor', () => {
   const sectionId = ref<string | null>(null)
 
   async function load(id: string): Promise<void> {
-    const [found, waits, left, standing] = await Promise.all([
+    // The queue first: what changes after it has a later serial, and is followed.
+    const waits = await queueOf(id)
+    const [found, left, standing] = await Promise.all([
       request<FloorStudent[]>('GET', `/api/sections/${id}/floor`),
-      request<FloorQueue>('GET', `/api/sections/${id}/queue`),
       remarksOf(id),
       boothsOf(id),
     ])
@@ -41,15 +42,15 @@ export const useFloor = defineStore('floor', () => {
     sectionId.value = id
   }
 
-  /** What changes while a class goes on: queue, remarks and booths, and the students when a coupon was read. */
-  async function follow(): Promise<void> {
+  /**
+   * What changes while a class goes on: queue, remarks and booths, and the students when a coupon was read.
+   * @param serial of the change; what is shown already is not asked for again
+   */
+  async function follow(serial: number | null = null): Promise<void> {
     const id = sectionId.value
-    if (!id) return
-    const [now, left, standing] = await Promise.all([
-      request<FloorQueue>('GET', `/api/sections/${id}/queue`),
-      remarksOf(id),
-      boothsOf(id),
-    ])
+    if (!id || (serial !== null && serial <= told.value.serial)) return
+    const now = await queueOf(id)
+    const [left, standing] = await Promise.all([remarksOf(id), boothsOf(id)])
     leftRemarks.value = left
     booths.value = standing
     if (now.readings !== told.value.readings) await load(id)
@@ -65,6 +66,7 @@ export const useFloor = defineStore('floor', () => {
     return check ? offsetOf(check) : undefined
   }
 
+  const queueOf = (id: string) => request<FloorQueue>('GET', `/api/sections/${id}/queue`)
   const boothsOf = (id: string) => request<FloorBooths>('GET', `/api/sections/${id}/booths`)
   const remarksOf = (id: string) => request<Remark[]>('GET', `/api/sections/${id}/remarks`)
   /** What was to be remembered of one student. */

@@ -8,14 +8,13 @@ import {
   isPast,
   lotName,
   movementFault,
-  type CouponsRun,
   type Exposure,
   type Handful,
   type RodLot,
   type SaidOfRods,
 } from '~~/core/rodRoom'
 import type { Ticket } from '~~/core/coupon'
-import type { OvenReadingSave, RodLotSave, RodLotsImport, RodRoom, RodsAhead } from '~~/contract/rodRoom'
+import type { OvenReadingSave, RodLotSave, RodLotsImport, RodRoom, RodsAhead, RodsUsed } from '~~/contract/rodRoom'
 import { useHouseRules } from './houseRules'
 import type { Intent } from '~/sync/intents'
 import { reach } from '~/sync/reach'
@@ -93,8 +92,8 @@ export const useRods = defineStore('rods', () => {
     loaded.value = true
   }
 
-  /** The coupons of the last weeks, by the rods they were run with. */
-  const couponsRun = () => request<CouponsRun[]>('GET', '/api/rods/coupons')
+  /** What was used in the last weeks: the book, and the coupons that were run. */
+  const used = () => request<RodsUsed>('GET', '/api/rods/used')
 
   /** What the school will use of each kind, for as long as its rods are to last. */
   const ahead = () => request<RodsAhead>('GET', '/api/rods/ahead')
@@ -134,7 +133,7 @@ export const useRods = defineStore('rods', () => {
     if (reach.away === null || !lot) return
     const book = room.value.movements.filter(line => line.lotId === lot.id)
     const now = new Date(Date.now() + aheadMs)
-    const line = bookLine(id, said, book, { by: '', now })
+    const line = bookLine(id, said, book, { by: '', now, stock: room.value.stock[lot.id] ?? 0 })
     const why = movementFault(line, lot, book, { houseHours: houseRules.current.rules.exposureHours, now })
     if (why) throw new RequestFailure(409, `${why}.`)
   }
@@ -187,5 +186,5 @@ export const useRods = defineStore('rods', () => {
     return late ? `${lotName(late.lot)} is past its hours: draw fresh rods first` : ''
   }
 
-  return { room, loaded, load, couponsRun, ahead, keepLot, importLots, write, noteOven, drawnAt, inHand, outOfDate }
+  return { room, loaded, load, used, ahead, keepLot, importLots, write, noteOven, drawnAt, inHand, outOfDate }
 })

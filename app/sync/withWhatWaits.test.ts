@@ -44,6 +44,12 @@ describe('rods that were written here', () => {
     expect(again.stock).toEqual(first.stock)
     expect(again.movements).toHaveLength(1)
   })
+  it('are counted against the stock that was told: of the book only its last lines are here', () => {
+    const counted = rods('a', { kind: 'counted', count: 31, why: 'counted' }, '05')
+    const shown = rodsWith(TOLD, [counted], { by: '', aheadMs: 0 })
+    expect(shown.stock.lot).toBe(31)
+    expect(shown.movements).toMatchObject([{ id: 'a', rods: -9 }])
+  })
   it('come to the same whatever part of them was sent, and in whatever order they are listed', () => {
     const random = seededRandom(5)
     for (let round = 0; round < 40; round++) {
@@ -65,7 +71,7 @@ describe('rods that were written here', () => {
 
 describe('the queue', () => {
   const student = { id: 's', name: 'Senara Quick', booth: 4 }
-  const TOLD: FloorQueue = { waiting: [], holds: [], readings: 0, minutesAReading: 0, readers: 1 }
+  const TOLD: FloorQueue = { serial: 1, waiting: [], holds: [], readings: 0, minutesAReading: 0, readers: 1 }
   const ready = waits('ready', 'w', { studentId: 's' }, '2026-10-05T18:05:00Z')
   const read = (madeAt: string) => waits('coupon', 'c', { document: { studentId: 's' } }, madeAt)
 

@@ -21,7 +21,8 @@ export function rodsWith(
   for (const { id, body, madeAt, student } of [...waiting].sort((a, b) => a.turn - b.turn)) {
     if (movements.some(line => line.id === id)) continue
     const book = movements.filter(line => line.lotId === body.lotId)
-    const line = bookLine(id, body, book, { by, now: new Date(Date.parse(madeAt) + aheadMs) })
+    const terms = { by, now: new Date(Date.parse(madeAt) + aheadMs), stock: stock[body.lotId] ?? 0 }
+    const line = bookLine(id, body, book, terms)
     movements.push(line)
     stock[body.lotId] = (stock[body.lotId] ?? 0) + line.rods
     if (body.studentId) names[body.studentId] ??= student

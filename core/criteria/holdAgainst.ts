@@ -2,7 +2,7 @@ import { filletThroat } from '../deposit'
 import { hasGroove, isFilletPiece, isPlate, stripOf, thicknessOf, type CouponDocument } from '../coupon'
 import { heldLength, inches, type LengthUnit, over } from '../units'
 import { limitOf, type CriteriaSet, type Criterion, type Sizes } from './criteriaSet'
-import { observe, observedOf } from './observed'
+import { observedOf, observer } from './observed'
 
 /** How one criterion came out: passed, failed, or not to be said, as nobody gauged it. */
 export interface HeldRow {
@@ -29,10 +29,11 @@ export interface Held {
  */
 export function holdAgainst(document: CouponDocument, set: CriteriaSet, unit: LengthUnit): Held {
   const sizes = sizesOf(document)
+  const observed = observer(document)
   const rows = set.criteria
     .filter(criterion => applies(criterion, document, sizes))
     .map((criterion): HeldRow => {
-      const { value, markIds } = observe(document, criterion.observed)
+      const { value, markIds } = observed(criterion.observed)
       const limit = limitFor(criterion, sizes, unit)
       const outcome = value === null ? 'not gauged' : over(value, limit) ? 'fail' : 'pass'
       return {
@@ -71,7 +72,8 @@ export function rejecting(
   )
   const observed = [...new Set(lines.map(line => line.observed))]
   return one => {
-    const values = new Map(observed.map(id => [id, observe(one, id).value]))
+    const seen = observer(one)
+    const values = new Map(observed.map(id => [id, seen(id).value]))
     const failed = lines.filter(line => {
       const value = values.get(line.observed) ?? null
       return value !== null && over(value, line.limit)

@@ -11,6 +11,8 @@ import {
   type CouponDocument,
   type FlawMark,
   type GaugeKind,
+  type GaugeMark,
+  type TryMark,
 } from '../coupon'
 import { inches, over, under } from '../units'
 import type { DiscontinuityId } from '../trade'
@@ -57,50 +59,8 @@ export interface ObservedRow {
   readonly id: ObservedId
   readonly name: string
   readonly counted: 'mm' | 'count'
-}
-
-const row = (id: ObservedId, name: string, counted: ObservedRow['counted'] = 'mm'): ObservedRow => ({
-  id,
-  name,
-  counted,
-})
-
-export const OBSERVED: readonly ObservedRow[] = [
-  row('cracks', 'Cracks', 'count'),
-  row('craters', 'Craters not filled', 'count'),
-  row('not fused', 'Not fused'),
-  row('not through', 'Root not through'),
-  row('not through in 100 mm', 'Root not through, in any 100 mm'),
-  row('burn-through', 'Burn-through', 'count'),
-  row('undercut depth', 'Undercut, deepest'),
-  row('undercut in 12 in', 'Undercut, in any 12 in'),
-  row('deep undercut in 12 in', 'Undercut over 1/32 in (1 mm), in any 12 in'),
-  row('undercut in 100 mm', 'Undercut, in any 100 mm'),
-  row('pores', 'Surface pores', 'count'),
-  row('largest pore', 'Largest pore'),
-  row('pores in 1 in', 'Pores summed, in any inch'),
-  row('pores in 12 in', 'Pores summed, in any 12 in'),
-  row('overlap', 'Overlap'),
-  row('root concavity', 'Root concavity'),
-  row('stands through', 'Stands through the root'),
-  row('slag on the surface', 'Slag on the surface'),
-  row('arc strikes', 'Arc strikes outside the joint', 'count'),
-  row('reinforcement', 'Reinforcement'),
-  row('below the surface', 'Face below the plate'),
-  row('convexity', 'Convexity'),
-  row('leg short by', 'Leg short by'),
-  row('throat short by', 'Throat short by'),
-  row('legs differ by', 'Legs differ by'),
-  row('misalignment', 'Misalignment'),
-  row('sagging', 'Sagging'),
-  row('poor restarts', 'Poor restarts', 'count'),
-]
-
-/** The row of something observed. @throws RangeError when there is none */
-export function observedOf(id: string): ObservedRow {
-  const found = OBSERVED.find(one => one.id === id)
-  if (!found) throw new RangeError(`Nothing is observed as "${id}"`)
-  return found
+  /** Reads it off what a visual examination sees. */
+  readonly read: (seen: Seen) => Observed
 }
 
 const INCH = inches(1)
@@ -117,21 +77,35 @@ export function visibleLanes(document: CouponDocument): readonly Bead[] {
     : document.beads.filter(bead => bead.face === 'root' || isLastLayer(document, bead))
 }
 
-/** Marks that a visual examination sees: what a bend laid open lay inside. */
-function visible(document: CouponDocument) {
+/** What a visual examination sees of a coupon: what a bend laid open lay inside. */
+interface Seen {
+  readonly document: CouponDocument
+  readonly flaws: readonly FlawMark[]
+  readonly readings: readonly GaugeMark[]
+  readonly tries: readonly TryMark[]
+  /** What is in one window lies on one bead of a pad, or anywhere across one side of a joint. */
+  readonly sideOf: (mark: FlawMark) => string
+}
+
+function seenOf(document: CouponDocument): Seen {
   const lanes = new Map(visibleLanes(document).map(bead => [bead.id, bead]))
   const marks = document.marks.filter(mark => lanes.has(mark.beadId))
-  const flaws = (...kinds: DiscontinuityId[]) =>
-    marks.filter(isFlaw).filter(mark => mark.found === undefined && kinds.includes(mark.flaw))
-  const readings = (...of: GaugeKind[]) => marks.filter(isGauge).filter(mark => of.includes(mark.of))
-  const tries = marks.filter(isTry)
-  /** What is in one window lies on one bead of a pad, or anywhere across one side of a joint. */
-  const groups = <T extends { beadId: string }>(found: readonly T[]): T[][] => {
-    const keyOf = (mark: T) => (isPlate(document.piece) ? mark.beadId : (lanes.get(mark.beadId)!.face ?? 'face'))
-    return [...new Set(found.map(keyOf))].map(key => found.filter(mark => keyOf(mark) === key))
+  const isPad = isPlate(document.piece)
+  return {
+    document,
+    flaws: marks.filter(isFlaw).filter(mark => mark.found === undefined),
+    readings: marks.filter(isGauge),
+    tries: marks.filter(isTry),
+    sideOf: mark => (isPad ? mark.beadId : (lanes.get(mark.beadId)!.face ?? 'face')),
   }
-  return { flaws, readings, tries, groups }
 }
+
+const flawsOf = ({ flaws }: Seen, kind: DiscontinuityId) => flaws.filter(mark => mark.flaw === kind)
+const readingsOf = ({ readings }: Seen, ...of: GaugeKind[]) => readings.filter(mark => of.includes(mark.of))
+const legOf = ({ document: { piece } }: Seen) => (isFilletPiece(piece) ? piece.legMm : 0)
+/** Pores that a code sums: 1/32 in and larger. */
+const countedPores = (seen: Seen) => flawsOf(seen, 'porosity').filter(mark => !under(mark.sizeMm ?? 0, DEEP_MM))
+const deepUndercut = (seen: Seen) => flawsOf(seen, 'undercut').filter(mark => over(mark.sizeMm ?? 0, DEEP_MM))
 
 const idsOf = (marks: readonly { id: string }[]) => marks.map(mark => mark.id)
 const stretchOf = (mark: FlawMark): Stretch => ({ fromMm: mark.atMm, toMm: mark.toMm, markId: mark.id })
@@ -158,91 +132,17 @@ function gauged(marks: readonly { id: string; valueMm: number }[], departs: (val
   return { value: most, markIds: idsOf(marks.filter(mark => most > 0 && departs(mark.valueMm) === most)) }
 }
 
-/**
- * One observation on a coupon, from its marks alone: counts, the worst of a kind, sums over sliding windows, and
- * what gauges read.
- * @returns mm or a count; null where nobody gauged it
- * @example observe(document, 'undercut depth').value // 0.79375
- */
-export function observe(document: CouponDocument, id: ObservedId): Observed {
-  const { flaws, readings, tries, groups } = visible(document)
-  const covered = (marks: readonly FlawMark[], windowMm: number) =>
-    greatest(groups(marks).map(group => mostCovered(group.map(stretchOf), windowMm)))
-  const summed = (marks: readonly FlawMark[], windowMm: number) =>
-    greatest(groups(marks).map(group => mostSpots(group.map(spotOf), windowMm)))
-  const whole = (marks: readonly FlawMark[]) => covered(marks, Infinity)
-  const leg = isFilletPiece(document.piece) ? document.piece.legMm : 0
-  switch (id) {
-    case 'cracks':
-      return count(flaws('crack'))
-    case 'craters':
-      return count(tries.filter(mark => mark.kind === 'end' && mark.fault === 'crater'))
-    case 'poor restarts':
-      return count(tries.filter(mark => (mark.kind === 'restart' || mark.kind === 'tie-in') && mark.degree === 'poor'))
-    case 'burn-through':
-      return count(flaws('melt-through'))
-    case 'arc strikes':
-      return count(flaws('arc strike'))
-    case 'pores':
-      return count(flaws('porosity'))
-    case 'largest pore':
-      return worst(flaws('porosity'))
-    case 'pores in 1 in':
-      return summed(
-        flaws('porosity').filter(mark => !under(mark.sizeMm ?? 0, DEEP_MM)),
-        INCH,
-      )
-    case 'pores in 12 in':
-      return summed(
-        flaws('porosity').filter(mark => !under(mark.sizeMm ?? 0, DEEP_MM)),
-        FOOT,
-      )
-    case 'undercut depth':
-      return worst(flaws('undercut'))
-    case 'undercut in 12 in':
-      return covered(flaws('undercut'), FOOT)
-    case 'deep undercut in 12 in':
-      return covered(
-        flaws('undercut').filter(mark => over(mark.sizeMm ?? 0, DEEP_MM)),
-        FOOT,
-      )
-    case 'undercut in 100 mm':
-      return covered(flaws('undercut'), 100)
-    case 'overlap':
-      return whole(flaws('overlap'))
-    case 'not fused':
-      return whole(flaws('incomplete fusion'))
-    case 'not through':
-      return whole(flaws('incomplete penetration'))
-    case 'not through in 100 mm':
-      return covered(flaws('incomplete penetration'), 100)
-    case 'slag on the surface':
-      return whole(flaws('slag'))
-    case 'root concavity':
-      return worst(flaws('root concavity'))
-    case 'sagging':
-      return worst(flaws('sagging'))
-    case 'below the surface':
-      return whole(flaws('underfill'))
-    case 'stands through':
-      return through(
-        worst(flaws('excess penetration')),
-        gauged(readings('penetration'), mm => mm),
-      )
-    case 'reinforcement':
-      return gauged(readings('height'), mm => mm)
-    case 'convexity':
-      return gauged(readings('convexity'), mm => mm)
-    case 'leg short by':
-      return gauged(readings('upper leg', 'lower leg'), mm => leg - mm)
-    case 'throat short by':
-      return gauged(readings('throat'), mm => filletThroat(leg) - mm)
-    case 'legs differ by':
-      return legsDiffer(readings('upper leg'), readings('lower leg'))
-    case 'misalignment':
-      return { value: document.fitUp?.misalignmentMm ?? null, markIds: [] }
-  }
+function sides({ sideOf }: Seen, marks: readonly FlawMark[]): FlawMark[][] {
+  return [...new Set(marks.map(sideOf))].map(side => marks.filter(mark => sideOf(mark) === side))
 }
+const covered = (seen: Seen, marks: readonly FlawMark[], windowMm: number) =>
+  greatest(sides(seen, marks).map(group => mostCovered(group.map(stretchOf), windowMm)))
+const summed = (seen: Seen, marks: readonly FlawMark[], windowMm: number) =>
+  greatest(sides(seen, marks).map(group => mostSpots(group.map(spotOf), windowMm)))
+const whole = (kind: DiscontinuityId) => (seen: Seen) => covered(seen, flawsOf(seen, kind), Infinity)
+const number = (kind: DiscontinuityId) => (seen: Seen) => count(flawsOf(seen, kind))
+const worstOf = (kind: DiscontinuityId) => (seen: Seen) => worst(flawsOf(seen, kind))
+const asRead = (mm: number) => mm
 
 const through = (marked: Observed, read: Observed): Observed =>
   (read.value ?? 0) > (marked.value ?? 0) ? read : marked
@@ -254,4 +154,88 @@ function legsDiffer(
   if (upper.length === 0 || lower.length === 0) return { value: null, markIds: [] }
   const length = (legs: readonly { valueMm: number }[]) => mean(legs.map(mark => mark.valueMm))
   return { value: Math.abs(length(upper) - length(lower)), markIds: idsOf([...upper, ...lower]) }
+}
+
+const row = (
+  id: ObservedId,
+  name: string,
+  read: ObservedRow['read'],
+  counted: ObservedRow['counted'] = 'mm',
+): ObservedRow => ({ id, name, counted, read })
+
+export const OBSERVED: readonly ObservedRow[] = [
+  row('cracks', 'Cracks', number('crack'), 'count'),
+  row(
+    'craters',
+    'Craters not filled',
+    ({ tries }) => count(tries.filter(mark => mark.kind === 'end' && mark.fault === 'crater')),
+    'count',
+  ),
+  row('not fused', 'Not fused', whole('incomplete fusion')),
+  row('not through', 'Root not through', whole('incomplete penetration')),
+  row('not through in 100 mm', 'Root not through, in any 100 mm', seen =>
+    covered(seen, flawsOf(seen, 'incomplete penetration'), 100),
+  ),
+  row('burn-through', 'Burn-through', number('melt-through'), 'count'),
+  row('undercut depth', 'Undercut, deepest', worstOf('undercut')),
+  row('undercut in 12 in', 'Undercut, in any 12 in', seen => covered(seen, flawsOf(seen, 'undercut'), FOOT)),
+  row('deep undercut in 12 in', 'Undercut over 1/32 in (1 mm), in any 12 in', seen =>
+    covered(seen, deepUndercut(seen), FOOT),
+  ),
+  row('undercut in 100 mm', 'Undercut, in any 100 mm', seen => covered(seen, flawsOf(seen, 'undercut'), 100)),
+  row('pores', 'Surface pores', number('porosity'), 'count'),
+  row('largest pore', 'Largest pore', worstOf('porosity')),
+  row('pores in 1 in', 'Pores summed, in any inch', seen => summed(seen, countedPores(seen), INCH)),
+  row('pores in 12 in', 'Pores summed, in any 12 in', seen => summed(seen, countedPores(seen), FOOT)),
+  row('overlap', 'Overlap', whole('overlap')),
+  row('root concavity', 'Root concavity', worstOf('root concavity')),
+  row('stands through', 'Stands through the root', seen =>
+    through(worst(flawsOf(seen, 'excess penetration')), gauged(readingsOf(seen, 'penetration'), asRead)),
+  ),
+  row('slag on the surface', 'Slag on the surface', whole('slag')),
+  row('arc strikes', 'Arc strikes outside the joint', number('arc strike'), 'count'),
+  row('reinforcement', 'Reinforcement', seen => gauged(readingsOf(seen, 'height'), asRead)),
+  row('below the surface', 'Face below the plate', whole('underfill')),
+  row('convexity', 'Convexity', seen => gauged(readingsOf(seen, 'convexity'), asRead)),
+  row('leg short by', 'Leg short by', seen =>
+    gauged(readingsOf(seen, 'upper leg', 'lower leg'), mm => legOf(seen) - mm),
+  ),
+  row('throat short by', 'Throat short by', seen =>
+    gauged(readingsOf(seen, 'throat'), mm => filletThroat(legOf(seen)) - mm),
+  ),
+  row('legs differ by', 'Legs differ by', seen =>
+    legsDiffer(readingsOf(seen, 'upper leg'), readingsOf(seen, 'lower leg')),
+  ),
+  row('misalignment', 'Misalignment', ({ document }) => ({
+    value: document.fitUp?.misalignmentMm ?? null,
+    markIds: [],
+  })),
+  row('sagging', 'Sagging', worstOf('sagging')),
+  row(
+    'poor restarts',
+    'Poor restarts',
+    ({ tries }) =>
+      count(tries.filter(mark => (mark.kind === 'restart' || mark.kind === 'tie-in') && mark.degree === 'poor')),
+    'count',
+  ),
+]
+
+const BY_ID = new Map<string, ObservedRow>(OBSERVED.map(one => [one.id, one]))
+
+/** The row of something observed. @throws RangeError when there is none */
+export function observedOf(id: string): ObservedRow {
+  const found = BY_ID.get(id)
+  if (!found) throw new RangeError(`Nothing is observed as "${id}"`)
+  return found
+}
+
+/**
+ * Looks a coupon over once: any number of observations are then read off what was seen of its marks: counts, the worst
+ * of a kind, sums over sliding windows, and what gauges read.
+ * @returns of each observation mm or a count; null where nobody gauged it
+ * @example observer(document)('undercut depth').value // 0.79375
+ */
+export function observer(document: CouponDocument): (id: ObservedId) => Observed {
+  const seen = seenOf(document)
+  return id => observedOf(id).read(seen)
 }

@@ -15,7 +15,11 @@ const said = (more: Partial<SaidOfRods>): SaidOfRods => ({
 })
 let n = 0
 const write = (book: readonly RodMovement[], more: Partial<SaidOfRods>) =>
-  bookLine(`l${String(++n).padStart(3, '0')}`, said(more), book, { by: 'Maren Holt', now: NOW })
+  bookLine(`l${String(++n).padStart(3, '0')}`, said(more), book, {
+    by: 'Maren Holt',
+    now: NOW,
+    stock: stockOf(book).get('lot') ?? 0,
+  })
 
 it('changes the store by what was said: in, out, back, binned, counted', () => {
   const book: RodMovement[] = []

@@ -1,4 +1,4 @@
-import { handfulsOf, stockOf, type MovementKind, type RodMovement } from './movements'
+import { handfulsOf, type MovementKind, type RodMovement } from './movements'
 import type { Stubs } from './stubs'
 
 /** What a person says happened to rods. */
@@ -18,13 +18,14 @@ export interface SaidOfRods {
  * The line of the book that a person's words come to: by how many the store changes. A handful that lies apart in the
  * oven is drawn or binned whole; one that is out is in no store any more. Whoever brings rods back is who drew them,
  * where nobody else is named.
- * @param book all lines of that lot
+ * @param book all lines of the handful that is meant, at least
+ * @param stock rods of the lot that lie there by the book, until now
  */
 export function bookLine(
   id: string,
   { lotId, kind, count, handfulId, studentId, booth, stubs, why }: SaidOfRods,
   book: readonly RodMovement[],
-  { by, now }: { readonly by: string; readonly now: Date },
+  { by, now, stock }: { readonly by: string; readonly now: Date; readonly stock: number },
 ): RodMovement {
   const handful = handfulsOf(book).find(one => one.id === handfulId)
   const apart = handful?.inOven ?? 0
@@ -35,7 +36,7 @@ export function bookLine(
     'returned': count,
     're-dried': 0,
     'binned': handfulId ? -apart : -count,
-    'counted': count - (stockOf(book).get(lotId) ?? 0),
+    'counted': count - stock,
   }
   return {
     id,

@@ -11,7 +11,7 @@ interface Terms {
 /**
  * Why a line cannot stand in the book as it is; null where it can. A stock under nought is no such thing: the rods are
  * in a hand already, and what is wrong is the count.
- * @param book all lines of that lot
+ * @param book all lines of the handful that is meant, at least
  */
 export function movementFault(
   line: RodMovement,

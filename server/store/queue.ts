@@ -1,7 +1,7 @@
 import { minutesAReading, minutesUntil, queueOrder } from '../../core/floor'
 import type { FloorQueue, Hold, QueuePlace, WaitingStudent } from '../../contract/floor'
 import { database, inTransaction, isDuplicate, rows, run, toDateTime, toIso, type Queries } from './database'
-import { noteFloor } from './floorSerial'
+import { floorSerials, noteFloor } from './floorSerial'
 import { currentRules } from './houseRules'
 import { schoolDay } from './school'
 import { findStudent } from './students'
@@ -24,7 +24,8 @@ const before = (now: Date, minutes: number) => toDateTime(new Date(now.getTime()
 
 /** A section's queue, in the order in which it is read, as the day goes. */
 export async function queueOf(sectionId: string, now: Date): Promise<FloorQueue> {
-  const today = await schoolDay(now)
+  // First: whatever changes while the rest is read has a later serial, and is asked for again.
+  const [today, serials] = await Promise.all([schoolDay(now), floorSerials([sectionId])])
   const [{ rules }, waiting, holds, read] = await Promise.all([
     currentRules(),
     rows<WaitingRow>(
@@ -45,6 +46,7 @@ export async function queueOf(sectionId: string, now: Date): Promise<FloorQueue>
   ])
   const readings = read.map(row => ({ by: row.saved_by, at: toIso(row.saved_at) }))
   return {
+    serial: serials.get(sectionId)!,
     waiting: queueOrder(waiting.map(toWaiting), rules.ways.queueOrder),
     holds,
     readings: readings.length,

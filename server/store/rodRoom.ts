@@ -1,3 +1,4 @@
+import { subDays } from 'date-fns'
 import type { ClassDay } from '../../core/calendar'
 import {
   bookLine,
@@ -6,24 +7,17 @@ import {
   hoursAllowed,
   isPast,
   movementFault,
-  type MovementKind,
+  stockOf,
   type RodLot,
   type RodMovement,
   type SaidOfRods,
-  type Stubs,
 } from '../../core/rodRoom'
-import {
-  BOOK_WEEKS,
-  type OvenReading,
-  type OvenReadingSave,
-  type RodLotSave,
-  type RodLotsImport,
-  type RodRoom,
-} from '../../contract/rodRoom'
-import { database, fromJson, inTransaction, rows, run, toDateTime, toIso, type Queries } from './database'
+import type { OvenReading, OvenReadingSave, RodLotSave, RodLotsImport, RodRoom } from '../../contract/rodRoom'
+import { database, inTransaction, rows, run, toDateTime, toIso, type Queries } from './database'
 import { noteEverySection } from './floorSerial'
 import { takeGuard } from './guard'
 import { currentRules } from './houseRules'
+import { bookOfLot, DRAWN_DAYS, insertLine, linesInHand, linesLatelyDrawn, namedTo } from './rodBook'
 import { schoolDay } from './school'
 
 /** Who writes into the book, and when. */
@@ -58,40 +52,8 @@ const toLot = (row: LotRow): RodLot => ({
   place: row.place,
 })
 
-interface LineRow {
-  id: string
-  lot_id: string
-  kind: MovementKind
-  rods: number
-  handful_id: string | null
-  student_id: string | null
-  booth: number | null
-  stubs: unknown
-  why: string
-  noted_by: string
-  noted_at: string
-}
-
-const toLine = (row: LineRow): RodMovement => ({
-  id: row.id,
-  lotId: row.lot_id,
-  kind: row.kind,
-  rods: row.rods,
-  ...(row.handful_id === null ? {} : { handfulId: row.handful_id }),
-  ...(row.student_id === null ? {} : { studentId: row.student_id }),
-  ...(row.booth === null ? {} : { booth: row.booth }),
-  ...(row.stubs === null ? {} : { stubs: fromJson<Stubs>(row.stubs) }),
-  why: row.why,
-  at: toIso(row.noted_at),
-  by: row.noted_by,
-})
-
-/** Rods drawn longer ago and never brought back are forgotten in a corner: no booth is told of them for ever. */
-const DRAWN_DAYS = 2
-
 const LOT = `id, classification, diameter_mm, makers_lot, resistant, received_on, opened_on, rods_in_box,
   box_price_cents, place`
-const LINE = `id, lot_id, kind, rods, handful_id, student_id, booth, stubs, why, noted_by, noted_at`
 
 /** What lies in the store, by class and size of rod. */
 export const rodsInStore = async (): Promise<(Pick<RodLot, 'classification' | 'diameterMm'> & { rods: number })[]> =>
@@ -107,19 +69,22 @@ export const rodsInStore = async (): Promise<(Pick<RodLot, 'classification' | 'd
     rods: Math.max(0, Number(row.rods)),
   }))
 
+/** Every lot, by class and size, the oldest first. */
+export const allLots = async (): Promise<RodLot[]> =>
+  (
+    await rows<LotRow>(database(), `SELECT ${LOT} FROM rod_lot ORDER BY classification, diameter_mm, received_on, id`)
+  ).map(toLot)
+
 /** The rod room as a screen is given it. @param taught sections whose students may be named; null for all */
 export async function findRodRoom(taught: readonly string[] | null, now: Date): Promise<RodRoom> {
-  const [lots, stock, lines, ovens, students] = await Promise.all([
-    rows<LotRow>(database(), `SELECT ${LOT} FROM rod_lot ORDER BY classification, diameter_mm, received_on, id`),
+  const [{ rules }, lots, stock, lines, ovens] = await Promise.all([
+    currentRules(),
+    allLots(),
     rows<{ lot_id: string; rods: number }>(
       database(),
       'SELECT lot_id, CAST(SUM(rods) AS INT) AS rods FROM rod_movement GROUP BY lot_id',
     ),
-    rows<LineRow>(
-      database(),
-      `SELECT ${LINE} FROM rod_movement WHERE noted_at > UTC_TIMESTAMP() - INTERVAL ${BOOK_WEEKS} WEEK
-      ORDER BY noted_at, id`,
-    ),
+    linesInHand(),
     rows<{ oven: string; celsius: string; door_open: number; read_by: string; read_at: string }>(
       database(),
       `SELECT oven, celsius, door_open, read_by, read_at FROM oven_reading AS reading
@@ -127,25 +92,26 @@ export async function findRodRoom(taught: readonly string[] | null, now: Date): 
         ORDER BY newest.read_at DESC, newest.id DESC LIMIT 1)
       ORDER BY oven`,
     ),
-    rows<{ id: string; name: string; section_id: string }>(
-      database(),
-      `SELECT id, name, section_id FROM student WHERE id IN
-        (SELECT student_id FROM rod_movement WHERE noted_at > UTC_TIMESTAMP() - INTERVAL ${BOOK_WEEKS} WEEK)`,
-    ),
   ])
-  const names = new Map(
-    students.filter(row => !taught || taught.includes(row.section_id)).map(row => [row.id, row.name] as const),
-  )
   return {
     now: now.toISOString(),
-    lots: lots.map(toLot),
+    lots,
     stock: Object.fromEntries(stock.map(row => [row.lot_id, Number(row.rods)])),
-    movements: lines
-      .map(toLine)
-      .map(({ studentId, ...line }) => (studentId && names.has(studentId) ? { ...line, studentId } : line)),
-    names: Object.fromEntries(names),
+    ...(await namedTo(taught, stillTold(lines, lots, rules.exposureHours, now))),
     ovens: ovens.map(toReading),
   }
+}
+
+/** What came back and is as fresh again lies with the rest of its lot: nothing is told of it once it is days ago. */
+function stillTold(lines: readonly RodMovement[], lots: readonly RodLot[], houseHours: number, now: Date) {
+  const hours = new Map(lots.map(lot => [lot.id, hoursAllowed(lot, houseHours)] as const))
+  const open = handfulsOf(lines).filter(({ lotId, out, events }) => {
+    const allowed = hours.get(lotId)
+    return out > 0 || (allowed && exposureOf(events, allowed, now).state !== 'fresh')
+  })
+  const ids = new Set(open.map(handful => handful.id))
+  const lately = subDays(now, DRAWN_DAYS).toISOString()
+  return lines.filter(line => line.at > lately || ids.has(line.handfulId ?? line.id))
 }
 
 const toReading = (row: {
@@ -202,19 +168,15 @@ export async function importLots({ lots }: RodLotsImport, by: Doer): Promise<voi
       if (counted) await takeGuard(on, `lot ${id}`)
       const [known] = await rows(on, 'SELECT 1 FROM rod_movement WHERE id = ? FOR UPDATE', [lineId])
       if (known) continue
-      const book = counted ? await bookOf(on, id) : []
+      const book = counted ? await bookOfLot(on, id) : []
       const nobody = { handfulId: null, studentId: null, booth: null, stubs: null }
       const said = { ...nobody, lotId: id, kind: counted ? 'counted' : 'received', count, why: 'from a list' } as const
-      const line = bookLine(lineId, said, book, { by: by.name, now: by.now })
-      if (line.rods !== 0) await insertLine(on, line, by)
+      const line = bookLine(lineId, said, book, { by: by.name, now: by.now, stock: stockOf(book).get(id) ?? 0 })
+      if (line.rods !== 0) await insertLine(on, line)
     }
     await noteEverySection(on)
   })
 }
-
-/** All lines of a lot. */
-const bookOf = async (on: Queries, lotId: string): Promise<RodMovement[]> =>
-  (await rows<LineRow>(on, `SELECT ${LINE} FROM rod_movement WHERE lot_id = ?`, [lotId])).map(toLine)
 
 /** What came of a line: it stands, or why it cannot. */
 export type Written =
@@ -231,13 +193,13 @@ export async function writeMovement(id: string, save: SaidOfRods, by: Doer): Pro
     const [row] = await rows<LotRow>(on, `SELECT ${LOT} FROM rod_lot WHERE id = ?`, [save.lotId])
     if (!row) return null
     await takeGuard(on, `lot ${save.lotId}`)
-    const book = await bookOf(on, save.lotId)
-    const stock = book.reduce((sum, line) => sum + line.rods, 0)
+    const book = await bookOfLot(on, save.lotId)
+    const stock = stockOf(book).get(save.lotId) ?? 0
     if (book.some(line => line.id === id)) return { is: 'written', stock }
-    const line = bookLine(id, save, book, { by: by.name, now: by.now })
+    const line = bookLine(id, save, book, { by: by.name, now: by.now, stock })
     const why = movementFault(line, toLot(row), book, { houseHours: rules.exposureHours, now: by.now })
     if (why) return { is: 'refused', why }
-    await insertLine(on, line, by)
+    await insertLine(on, line)
     if (line.kind === 'issued' && row.opened_on === null) await openLot(on, save.lotId, day)
     await noteEverySection(on)
     return { is: 'written', stock: stock + line.rods }
@@ -247,22 +209,6 @@ export async function writeMovement(id: string, save: SaidOfRods, by: Doer): Pro
 /** Whoever draws from a lot whose boxes are all sealed opens the first of them. */
 const openLot = (on: Queries, id: string, day: ClassDay) =>
   run(on, 'UPDATE rod_lot SET opened_on = GREATEST(received_on, ?) WHERE id = ? AND opened_on IS NULL', [day, id])
-
-async function insertLine(on: Queries, line: RodMovement, by: Doer): Promise<void> {
-  await run(on, `INSERT INTO rod_movement (${LINE}) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`, [
-    line.id,
-    line.lotId,
-    line.kind,
-    line.rods,
-    line.handfulId ?? null,
-    line.studentId ?? null,
-    line.booth ?? null,
-    line.stubs ? JSON.stringify(line.stubs) : null,
-    line.why,
-    by.name,
-    toDateTime(by.now),
-  ])
-}
 
 /** Notes how an oven is; the same again is one reading. */
 export async function noteOven(id: string, { oven, celsius, doorOpen }: OvenReadingSave, by: Doer): Promise<void> {
@@ -276,24 +222,9 @@ export async function noteOven(id: string, { oven, celsius, doorOpen }: OvenRead
 
 /** Students who have rods in the hand that are past their hours, of those that were drawn in the last days. */
 export async function rodsPast(now: Date): Promise<ReadonlySet<string>> {
-  const drawn = await rows<{ id: string }>(
-    database(),
-    `SELECT DISTINCT COALESCE(handful_id, id) AS id FROM rod_movement
-    WHERE kind = 'issued' AND noted_at > UTC_TIMESTAMP() - INTERVAL ${DRAWN_DAYS} DAY`,
-  )
-  if (drawn.length === 0) return new Set()
-  const ids = drawn.map(row => row.id)
-  const among = ids.map(() => '?').join(', ')
-  const [{ rules }, lots, lines] = await Promise.all([
-    currentRules(),
-    rows<LotRow>(database(), `SELECT ${LOT} FROM rod_lot`),
-    rows<LineRow>(database(), `SELECT ${LINE} FROM rod_movement WHERE id IN (${among}) OR handful_id IN (${among})`, [
-      ...ids,
-      ...ids,
-    ]),
-  ])
-  const hours = new Map(lots.map(row => [row.id, hoursAllowed(toLot(row), rules.exposureHours)] as const))
-  const late = handfulsOf(lines.map(toLine)).filter(({ lotId, out, events }) => {
+  const [{ rules }, lots, lines] = await Promise.all([currentRules(), allLots(), linesLatelyDrawn()])
+  const hours = new Map(lots.map(lot => [lot.id, hoursAllowed(lot, rules.exposureHours)] as const))
+  const late = handfulsOf(lines).filter(({ lotId, out, events }) => {
     const allowed = hours.get(lotId)
     return out > 0 && allowed && isPast(exposureOf(events, allowed, now))
   })

@@ -8,7 +8,8 @@ import { database, rows } from './database'
 import { currentRules } from './houseRules'
 import { currentLadder, formerLadders } from './ladder'
 import { climbsOf } from './progress'
-import { findRodRoom } from './rodRoom'
+import { bookOfWeeks } from './rodBook'
+import { allLots } from './rodRoom'
 import { schoolClock } from './school'
 
 const A_WEEK_MS = 7 * 24 * 3_600_000
@@ -18,18 +19,18 @@ export type ReckonRods = (wanted: RodsAheadCase, seed: number) => Promise<Readon
 
 /** What the school's students will use of each kind of rod, for as long as the house wants its rods to last. */
 export async function findRodsAhead(now: Date, reckon: ReckonRods): Promise<RodsAhead> {
-  const [{ ladder }, former, { rules }, clock, room, runs, climbers] = await Promise.all([
+  const [{ ladder }, former, { rules }, clock, lots, movements, runs, climbers] = await Promise.all([
     currentLadder(),
     formerLadders(),
     currentRules(),
     schoolClock(),
-    findRodRoom(null, now),
+    allLots(),
+    bookOfWeeks(),
     couponsRun(null),
     climbersNow(),
   ])
-  const first = room.movements[0]?.at
+  const first = movements[0]?.at
   const weeksKept = first ? Math.min(BOOK_WEEKS, Math.floor((now.getTime() - Date.parse(first)) / A_WEEK_MS)) : 0
-  const { lots, movements } = room
   const weeksAhead = rules.rodsLastDays / 7
   const wanted = { ladder, former, climbers, rules, lots, movements, runs, weeksKept, now, clock, weeksAhead }
   // The same all day, whoever asks.

@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { Browser } from 'playwright-core'
+import { v7 as uuid } from 'uuid'
 import type { Section, Student } from '../../contract/people'
 import { addClass, foundTestSchool, type School } from '../school'
 import { ADDRESS } from '../session'
@@ -24,7 +25,30 @@ beforeAll(async () => {
 })
 afterAll(() => browser?.close())
 
+/** The live word comes within a moment of a page that is open: the server looks twice a second. */
+const LIVE_MS = 2_000
+
 describe('the queue', () => {
+  it('is asked for once by a page that opens, and again when it changes', async () => {
+    const page = await teaching(browser, 'tobias', section.id, { at: '/' })
+    await page.getByText('nobody waits').waitFor()
+    await page.waitForTimeout(LIVE_MS)
+    const asked: string[] = []
+    page.on('request', request => {
+      const path = new URL(request.url()).pathname
+      if (/\/(queue|remarks|booths|floor)$/.test(path)) asked.push(path.split('/').at(-1)!)
+    })
+    await page.reload()
+    await page.getByText('nobody waits').waitFor()
+    await page.waitForTimeout(LIVE_MS)
+    expect(asked.sort()).toEqual(['booths', 'floor', 'queue', 'remarks'])
+    const { body } = await school.instructor.ask<Student[]>('GET', `/api/sections/${section.id}/students`)
+    const id = uuid()
+    await school.instructor.ask('PUT', `/api/waiting/${id}`, { studentId: body[0]!.id })
+    await page.getByText('1 waits').waitFor()
+    await school.instructor.ask('DELETE', `/api/waiting/${id}`)
+    await page.getByText('nobody waits').waitFor()
+  })
   it('two instructors and the tablet see each other’s queue, from ready to saved', async () => {
     const one = await teaching(browser, 'tobias', section.id)
     const other = await teaching(browser, 'maren', section.id)

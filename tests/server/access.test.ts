@@ -63,7 +63,7 @@ const ROUTES: Readonly<Record<string, Who>> = {
   'PUT /api/school/idle': 'lead',
   'GET /api/rods': 'staff',
   'GET /api/rods/ahead': 'staff',
-  'GET /api/rods/coupons': 'staff',
+  'GET /api/rods/used': 'staff',
   'PUT /api/rod-lots/[id]': 'staff',
   'POST /api/rod-lots/import': 'staff',
   'PUT /api/rod-movements/[id]': 'staff',

@@ -60,7 +60,12 @@ async function events(visitor: Visitor, wanted: number, lastEventId?: string, me
 describe('the queue', () => {
   it('a tablet says it for its own section’s students, an instructor for anybody; twice is once', async () => {
     const id = uuid()
+    const { serial } = await queue()
     expect((await ready(tablet, first.id, id)).body.waiting).toMatchObject({ id, place: 1 })
+    // A screen that has this serial need not ask for what it is told of by the same.
+    const after = (await queue()).serial
+    expect(after).toBeGreaterThan(serial)
+    expect(await events(school.instructor, 1)).toEqual([String(after)])
     expect((await ready(tablet, first.id, id)).body.waiting).toMatchObject({ id, place: 1 })
     expect((await ready(school.instructor, first.id)).body.waiting).toMatchObject({ id, place: 1 })
     expect((await ready(school.instructor, second.id)).body.waiting).toMatchObject({ place: 2, minutes: 6 })

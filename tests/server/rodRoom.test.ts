@@ -1,13 +1,13 @@
 import { beforeAll, describe, expect, it } from 'vitest'
 import { v7 as uuid } from 'uuid'
 import type { Problem } from '../../contract/problem'
-import type { RodLotSave, RodRoom, RodsAhead } from '../../contract/rodRoom'
+import type { RodLotSave, RodRoom, RodsAhead, RodsUsed } from '../../contract/rodRoom'
 import type { FloorBooths } from '../../contract/shop'
 import { WAITED } from '../../contract/waited'
 import { classDayAt, daysAfter } from '../../core/calendar'
 import { usualPiece, type CouponDocument } from '../../core/coupon'
 import { aCoupon, aJoint } from '../../core/coupon/example'
-import type { CouponsRun, SaidOfRods } from '../../core/rodRoom'
+import type { SaidOfRods } from '../../core/rodRoom'
 import type { WelderTest } from '../../core/welderTest'
 import { aTest } from '../../core/welderTest/example'
 import { database, run } from '../../server/store/database'
@@ -228,13 +228,47 @@ describe('the book', () => {
   })
 })
 
+describe('what a screen is told of the book', () => {
+  const lines = async (lotId: string) => (await rods()).movements.filter(line => line.lotId === lotId)
+  const used = async () => (await school.instructor.ask<RodsUsed>('GET', '/api/rods/used')).body
+
+  it('is all of what is out or apart, however long ago, and the last days; the weeks where they are asked for', async () => {
+    const lotId = await aLot()
+    const [came, out, apart, burnt, binned] = [uuid(), uuid(), uuid(), uuid(), uuid()]
+    await write(lotId, { kind: 'received', count: 90 }, came)
+    for (const id of [out, apart, burnt, binned]) await write(lotId, { count: 8, studentId: school.mine.id }, id)
+    const [back, over, inBin] = [uuid(), uuid(), uuid()]
+    await write(lotId, { kind: 'returned', handfulId: apart, count: 5 }, back)
+    await write(lotId, { kind: 'returned', handfulId: burnt }, over)
+    await write(lotId, { kind: 'binned', handfulId: binned, why: 'wet' }, inBin)
+    const all = [came, out, apart, burnt, binned, back, over, inBin]
+    expect((await lines(lotId)).map(line => line.id).sort()).toEqual([...all].sort())
+    for (const id of all) await longAgo(id, 24 * 30)
+    // A month out is past all hours: it stays apart, to be re-dried or binned.
+    await longAgo(back, 24 * 29)
+    expect((await lines(lotId)).map(line => line.id).sort()).toEqual([out, apart, back].sort())
+    // An hour out and a month in the oven: it lies with the rest of its lot.
+    await longAgo(back, 24 * 30 - 1)
+    expect((await lines(lotId)).map(line => line.id)).toEqual([out])
+    expect((await rods()).stock[lotId]).toBe(90 - 4 * 8 + 5)
+    const book = (await used()).movements.filter(line => line.lotId === lotId)
+    expect(book.map(line => line.id).sort()).toEqual([...all].sort())
+    expect((await used()).names[school.mine.id]).toBe(school.mine.name)
+    // Past the weeks of the book nothing is told of it, and the stock stands.
+    for (const id of all) await longAgo(id, 24 * 80)
+    expect(await lines(lotId)).toEqual([])
+    expect((await used()).movements.filter(line => line.lotId === lotId)).toEqual([])
+    expect((await rods()).stock[lotId]).toBe(90 - 4 * 8 + 5)
+  })
+})
+
 describe('coupons by the rods they were run with', () => {
   const today = new Date().toISOString().slice(0, 10)
   const save = async (document: CouponDocument) => {
     const body = { baseVersion: 0, why: '', document }
     expect((await school.lead.ask('PUT', `/api/coupons/${uuid()}`, body)).status).toBe(200)
   }
-  const runs = async (by = school.instructor) => (await by.ask<CouponsRun[]>('GET', '/api/rods/coupons')).body
+  const runs = async (by = school.instructor) => (await by.ask<RodsUsed>('GET', '/api/rods/used')).body.runs
 
   it('are counted alike where they were run alike: a joint by the rods of its passes, mock tests apart', async () => {
     const { section, student } = await addClass(school, 'Cost Z', 'Tamsin Quill')

@@ -1,21 +1,19 @@
 <script setup lang="ts">
-import { couponCosts, type CouponsRun, type RodsTaken } from '~~/core/rodRoom'
-import { useLookedAt } from '~/composables/loader'
+import type { RodsUsed } from '~~/contract/rodRoom'
+import { couponCosts, type RodsTaken } from '~~/core/rodRoom'
 import { dayOf } from '~/composables/shopClock'
 import { useRods } from '~/stores/rods'
 
 /** What coupons cost in rods, as drawn and read: all together, by rung, for mock tests, by student. */
+const props = defineProps<{ used: RodsUsed }>()
 const rods = useRods()
 const SHOWN = 5
 
-/** Weeks of coupons are gone through for it. */
-const { found: runs, loading, problem, load } = useLookedAt<readonly CouponsRun[]>([], rods.couponsRun)
-
-const costs = computed(() => couponCosts(rods.room.movements, rods.room.lots, runs.value, dayOf))
+const costs = computed(() => couponCosts(props.used.movements, rods.room.lots, props.used.runs, dayOf))
 /** Those of one's own sections: of others no name is told. */
 const named = computed(() =>
   costs.value.byStudent.flatMap(row => {
-    const name = rods.room.names[row.studentId]
+    const name = props.used.names[row.studentId]
     return name ? [{ name, row }] : []
   }),
 )
@@ -31,10 +29,8 @@ const of = ({ coupons }: Pick<RodsTaken, 'coupons'>) => `${coupons} ${coupons ==
 </script>
 
 <template>
-  <section class="panel cost" aria-label="What a coupon costs">
-    <h2>What a coupon costs</h2>
-    <ReckonedState v-if="problem || loading" :problem="problem" @again="load" />
-    <p v-else-if="costs.all.coupons === 0" class="quiet">
+  <div class="cost">
+    <p v-if="costs.all.coupons === 0" class="quiet">
       Said once coupons are read of students whose rods are written down as they draw them.
     </p>
     <template v-else>
@@ -65,18 +61,13 @@ const of = ({ coupons }: Pick<RodsTaken, 'coupons'>) => `${coupons} ${coupons ==
         </tbody>
       </table>
     </template>
-  </section>
+  </div>
 </template>
 
 <style scoped>
 .cost {
-  padding: 16px 18px;
   display: grid;
   gap: 8px;
-}
-h2 {
-  font-size: 1.05rem;
-  font-weight: 700;
 }
 table {
   font-size: 0.95rem;

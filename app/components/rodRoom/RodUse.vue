@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import type { RodsAhead } from '~~/contract/rodRoom'
-import { buyList, kindOf, stubLoss } from '~~/core/rodRoom'
-import { bookCsv, lotsCsv } from '~/papers/rodBook'
+import { buyList, kindOf } from '~~/core/rodRoom'
+import { lotsCsv } from '~/papers/rodBook'
 import { useLookedAt } from '~/composables/loader'
 import { saveFile } from '~/composables/saveFile'
 import { today } from '~/composables/shopClock'
 import { useHouseRules } from '~/stores/houseRules'
 import { useRods } from '~/stores/rods'
 
-/** What the coming weeks will use, what to buy, and what went into the bin as stubs. */
+/** What the coming weeks will use, and what to buy. */
 const rods = useRods()
 const houseRules = useHouseRules()
 /** How long the house wants its rods to last. */
@@ -16,7 +16,6 @@ const ahead = computed(() => {
   const { rodsLastDays: days } = houseRules.current.rules
   return days % 7 === 0 ? `${days / 7} ${days === 7 ? 'week' : 'weeks'}` : `${days} days`
 })
-const LOSS_SHOWN = 5
 
 const stock = computed(() => new Map(Object.entries(rods.room.stock)))
 /** Weeks of coupons of the whole school are gone through for it. */
@@ -27,22 +26,8 @@ const toBuy = computed(() =>
 const buyOf = (kind: string) => toBuy.value.find(one => one.kind === kind)
 /** Of what the store has never had nothing can be bought by its box. */
 const hasLot = (kind: string) => rods.room.lots.some(lot => kindOf(lot) === kind)
-const loss = computed(() => stubLoss(rods.room.movements, rods.room.lots))
-const byStudent = computed(() =>
-  Object.entries(rods.room.names)
-    .flatMap(([id, name]) => {
-      const own = stubLoss(
-        rods.room.movements.filter(line => line.studentId === id),
-        rods.room.lots,
-      )
-      return own ? [{ name, ...own }] : []
-    })
-    .sort((a, b) => b.share - a.share)
-    .slice(0, LOSS_SHOWN),
-)
 const money = (cents: number) => (cents / 100).toFixed(2)
-const percent = (share: number) => `${Math.round(100 * share)} %`
-const save = (text: string, name: string) => saveFile(new Blob([text], { type: 'text/csv' }), `${name} ${today()}.csv`)
+const saveLots = () => saveFile(new Blob([lotsCsv(rods.room)], { type: 'text/csv' }), `lots ${today()}.csv`)
 </script>
 
 <template>
@@ -64,25 +49,8 @@ const save = (text: string, name: string) => saveFile(new Blob([text], { type: '
       </li>
     </ul>
     <p v-if="coming.length > 0" class="quiet">By where each student is on the ladder, and what their coupons took.</p>
-    <h2>Stubs</h2>
-    <p v-if="!loss" class="quiet">Said once stubs are counted as rods come back.</p>
-    <template v-else>
-      <p class="num">
-        {{ percent(loss.share) }} of {{ loss.rods }} rods went as stubs<template v-if="loss.cents !== null"
-          >, worth {{ money(loss.cents) }} of what the boxes cost</template
-        >; {{ loss.kept }} are long enough for a stub day.
-      </p>
-      <ul>
-        <li v-for="one in byStudent" :key="one.name" class="num">
-          <b>{{ one.name }}</b> {{ percent(one.share) }} of {{ one.rods }} rods<template v-if="one.kept > 0"
-            >; {{ one.kept }} stubs to burn</template
-          >
-        </li>
-      </ul>
-    </template>
     <div class="acts">
-      <v-btn variant="text" @click="save(lotsCsv(rods.room), 'lots')">Lots, CSV</v-btn>
-      <v-btn variant="text" @click="save(bookCsv(rods.room), 'rod book')">Book, CSV</v-btn>
+      <v-btn variant="text" @click="saveLots">Lots, CSV</v-btn>
     </div>
   </section>
 </template>

@@ -110,7 +110,7 @@ async function leave() {
     </div>
     <LazyRoomHelp v-if="helping" @close="helping = false" />
     <WaitingList v-if="asking" @close="asking = false" />
-    <OwnSignIn v-if="own" @close="own = false" />
+    <LazyOwnSignIn v-if="own" @close="own = false" />
   </nav>
 </template>
 

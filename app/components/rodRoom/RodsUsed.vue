@@ -1,0 +1,44 @@
+<script setup lang="ts">
+import type { RodsUsed } from '~~/contract/rodRoom'
+import { bookCsv } from '~/papers/rodBook'
+import { useLookedAt } from '~/composables/loader'
+import { saveFile } from '~/composables/saveFile'
+import { today } from '~/composables/shopClock'
+import { useRods } from '~/stores/rods'
+
+/** What was used in the last weeks: what a coupon costs, what went as stubs, and the book itself. */
+const rods = useRods()
+const { found: used, problem, load } = useLookedAt<RodsUsed | null>(null, rods.used)
+/** What was drawn or came back meanwhile, here or at another screen, counts. */
+watch(() => rods.room.movements.map(line => line.id).join(), load)
+
+function saveBook({ movements, names }: RodsUsed) {
+  const text = bookCsv({ movements, names, lots: rods.room.lots })
+  saveFile(new Blob([text], { type: 'text/csv' }), `rod book ${today()}.csv`)
+}
+</script>
+
+<template>
+  <section class="panel used" aria-label="What a coupon costs">
+    <h2>What a coupon costs</h2>
+    <RodCost v-if="used" :used="used" />
+    <ReckonedState v-else :problem="problem" @again="load" />
+  </section>
+  <section v-if="used" class="panel used" aria-label="Stubs">
+    <h2>Stubs</h2>
+    <StubLoss :used="used" />
+    <div><v-btn variant="text" @click="saveBook(used)">Book, CSV</v-btn></div>
+  </section>
+</template>
+
+<style scoped>
+.used {
+  padding: 16px 18px;
+  display: grid;
+  gap: 8px;
+}
+h2 {
+  font-size: 1.05rem;
+  font-weight: 700;
+}
+</style>
