@@ -40,6 +40,8 @@ export interface DayToPlan {
   readonly booths: readonly PlanBooth[]
   /** Rods in the store, by kind. */
   readonly rods: Readonly<Record<string, number>>
+  /** Pieces that were welded on the class day before this one, by kind: what may be taken again. */
+  readonly welded: Partial<Readonly<Record<PieceKind, number>>>
 }
 
 /** The body of `PUT /api/sections/:id/plan`. */
@@ -92,6 +94,7 @@ const terms = object({
   readMinutes: whole('minutes for a reading', 1, 30),
   shown: list(shown as never, MOST_SHOWN, `At most ${MOST_SHOWN} demonstrations`),
   pieces: pieces.required('${path} is missing'),
+  again: pieces.optional().default(undefined),
   pairs: list(pair as never, MOST_PAIRS, `At most ${MOST_PAIRS} pairs`),
 }).exact()
 

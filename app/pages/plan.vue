@@ -14,6 +14,8 @@ import { saveFile } from '~/composables/saveFile'
 import { useSaving } from '~/composables/saving'
 import { today } from '~/composables/shopClock'
 import { DAY_PLAN_KEYS } from '~/keys/roomKeys'
+import { cardsPdf } from '~/papers/cardPdf'
+import { planCards } from '~/papers/planCards'
 import { planSlips, slipsPdf } from '~/papers/planSlips'
 import { useCodeBooks } from '~/stores/codeBooks'
 import { useDayPlan } from '~/stores/dayPlan'
@@ -99,6 +101,19 @@ const slips = () =>
     const made = planSlips(wanted.value, lines.value, of)
     saveFile(await slipsPdf(made, heading.value), `Slips ${known.value!.classDay}.pdf`)
   })
+const cards = () =>
+  attempt('', async () => {
+    const { students, common, classDay } = known.value!
+    const { rules } = houseRules.current
+    const made = planCards(lines.value, {
+      students: students.map(({ student }) => student),
+      rungs: common?.ladder.ladder.rungs ?? [],
+      rules,
+      sectionId: sections.current!.id,
+      origin: window.location.origin,
+    })
+    saveFile(await cardsPdf(made, rules), `Cards ${classDay}.pdf`)
+  })
 const sheet = useLocalStorage<TypedCut>('fusilis.cutting', usualCut(houseRules.unit))
 function cut() {
   const pieces = lengthsToCut(wanted.value, lines.value)
@@ -159,6 +174,7 @@ const print = () => window.print()
         <v-btn v-if="lines.length > 0" variant="text" @click="startOver">Start over</v-btn>
         <v-btn variant="text" :aria-expanded="saying" @click="saying = !saying">Planned by</v-btn>
         <v-btn variant="text" :disabled="lines.length === 0" @click="slips">Slips</v-btn>
+        <v-btn variant="text" :disabled="lines.length === 0" @click="cards">Cards</v-btn>
         <v-btn variant="text" @click="print">Print</v-btn>
         <v-btn v-if="touched" variant="text" @click="leave">Leave it</v-btn>
         <v-btn variant="outlined" :loading="busy" :disabled="!touched" @click="save">Save</v-btn>
@@ -177,6 +193,7 @@ const print = () => window.print()
             :from="from"
             :minutes="minutes"
             :students="roster"
+            :welded="known.welded"
             @change="planner.change({ terms: { ...terms, ...$event } })"
           />
           <PlanChart

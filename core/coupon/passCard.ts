@@ -45,6 +45,24 @@ export function cardCase({ piece, ticket }: Pick<CouponDocument, 'piece' | 'tick
 }
 
 /**
+ * What settings cards a coupon is welded by: a pad by one, a joint by one for each of its passes that is set otherwise.
+ * What is run with a bare rod has no such card.
+ * @example cardCases(openRoot).map(one => one.pass) // ['root', 'hot', 'fill', 'cap']
+ */
+export function cardCases(document: Pick<CouponDocument, 'piece' | 'ticket' | 'passes'>): SetUpCase[] {
+  const { piece, ticket, passes } = document
+  if (!passes) {
+    const { classification, diameterMm, travel, polarity, rods } = ticket
+    const rod = { classification, diameterMm, travel, polarity, rods }
+    return [{ ...rod, position: runAs(ticket.position), joint: 'pad', pass: 'bead', thicknessMm: thicknessOf(piece) }]
+  }
+  const cases = passes.filter(pass => pass.process === 'SMAW').map(pass => cardCase({ piece, ticket }, pass))
+  return cases.filter((one, n) => !cases.slice(0, n).some(before => isSameCard(before, one)))
+}
+const isSameCard = (one: SetUpCase, other: SetUpCase) =>
+  one.classification === other.classification && one.diameterMm === other.diameterMm && one.pass === other.pass
+
+/**
  * The current that the card gives for a pass, with its window, A, as the panel of that machine has to show them.
  * Source: house rules, common practice, or AWS A5.1's annex; GTAW common practice.
  */

@@ -13,6 +13,7 @@ import {
   lengthsToCut,
   movedLines,
   piecesTaken,
+  takenAgain,
   planConflicts,
   planScore,
   rodsTaken,
@@ -61,11 +62,11 @@ function bestByTrying(wanted: PlanCase): number {
   return trying(0, [])
 }
 
-describe('what cannot be', () => {
-  const anna = aStudent('anna', 1, [aWanted('flat pad', 1), aPipe('pipe 6G', 2)])
-  const ben = aStudent('ben', 2, [aWanted('flat pad', 1)])
-  const wanted = aDay([anna, ben], { shown: [{ topic: 'Restarts', from: 60, minutes: 15 }] })
+const anna = aStudent('anna', 1, [aWanted('flat pad', 1), aPipe('pipe 6G', 2)])
+const ben = aStudent('ben', 2, [aWanted('flat pad', 1)])
+const wanted = aDay([anna, ben], { shown: [{ topic: 'Restarts', from: 60, minutes: 15 }] })
 
+describe('what cannot be', () => {
   it('is nothing where everything goes together', () => {
     expect(
       planConflicts(wanted, [line('anna', 'flat pad', 1, 0), line('ben', 'flat pad', 2, 75)], name, clock),
@@ -122,6 +123,31 @@ describe('what cannot be', () => {
   })
 })
 
+describe('coupons that are taken again', () => {
+  const lines = [line('anna', 'flat pad', 1, 0), line('ben', 'flat pad', 2, 0), line('anna', 'pipe 6G', 4, 60)]
+  it('are pieces beside the new ones, and nothing is cut for them', () => {
+    const day = aDay([anna, ben], { pieces: { pad: 1 }, again: { pad: 1 } })
+    expect(saysOf(day, lines.slice(0, 2))).toEqual([])
+    expect([...takenAgain(day, lines)]).toEqual([['pad', 1]])
+    expect(lengthsToCut(day, lines).map(one => [one.piece, one.count])).toEqual([
+      ['pad', 1],
+      ['pipe butt', 2],
+    ])
+  })
+  it('are taken only as far as there is use for them; a joint spares two lengths', () => {
+    const day = aDay([anna, ben], { again: { 'pad': 9, 'pipe butt': 1, 'T': 4 } })
+    expect([...takenAgain(day, lines)]).toEqual([
+      ['pad', 2],
+      ['pipe butt', 1],
+    ])
+    expect(lengthsToCut(day, lines)).toEqual([])
+  })
+  it('are not in the way where nobody counted the new ones', () => {
+    const [none, some] = [aDay([anna, ben]), aDay([anna, ben], { again: { pad: 1 } })]
+    expect(saysOf(some, lines)).toEqual(saysOf(none, lines))
+  })
+})
+
 describe('a plan', () => {
   it('is as good as the best of all that can be, in small classes', () => {
     for (let seed = 1; seed <= 25; seed++) {
@@ -139,6 +165,7 @@ describe('a plan', () => {
         readMinutes: 15,
         pieces: random.uniform() < 0.5 ? { pad: 2 } : {},
         pairs: random.uniform() < 0.5 ? [['s0', 's1']] : [],
+        again: seed % 3 === 0 ? { pad: 1 } : {},
         ...(random.uniform() < 0.3 ? { shown: [{ topic: 'Restarts', from: 60, minutes: 30 }] } : {}),
         rods: random.uniform() < 0.5 ? { 'E7018 1/8 in': 11 } : {},
       })

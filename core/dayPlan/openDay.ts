@@ -1,6 +1,5 @@
 import { kindOf } from '../rodRoom'
-import type { PieceKind } from '../trade'
-import { wantedOf, type PlanCase, type PlannedCoupon } from './planCase'
+import { piecesThere, wantedOf, type PlanCase, type PlannedCoupon } from './planCase'
 import { faultsOfLine } from './planConflicts'
 import { piecesTaken } from './planUse'
 import { readIn, readingsInStep } from './readings'
@@ -35,9 +34,7 @@ export function openDay(wanted: PlanCase): OpenDay {
   const readStep = (line: PlannedCoupon) => readIn(wanted, Math.ceil((line.from + line.minutes) / stepMinutes))!
   const rodsOf = (line: PlannedCoupon) => wantedOf(wanted, line)!.rods
   const enoughPieces = (line: PlannedCoupon) =>
-    [...piecesTaken(wanted, [...lines, line])].every(
-      ([kind, count]) => count <= (wanted.terms.pieces[kind as PieceKind] ?? Infinity),
-    )
+    [...piecesTaken(wanted, [...lines, line])].every(([kind, count]) => count <= piecesThere(wanted.terms, kind))
   const anyPieces = Object.keys(wanted.terms.pieces).length > 0
 
   const fits = (line: PlannedCoupon): boolean =>

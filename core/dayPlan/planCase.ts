@@ -53,8 +53,13 @@ export interface PlanTerms {
   /** What reading one coupon takes of the instructor, minutes. */
   readonly readMinutes: number
   readonly shown: readonly ShownToAll[]
-  /** Pieces that lie there ready, by kind; a kind that is not named is there in plenty. */
+  /** New pieces that lie there ready, by kind; a kind that is not named is there in plenty. */
   readonly pieces: Partial<Readonly<Record<PieceKind, number>>>
+  /**
+   * Coupons that were welded before and are taken again, by kind: a pad for another layer, a joint cut off and bevelled
+   * again. None where it is not said.
+   */
+  readonly again?: Partial<Readonly<Record<PieceKind, number>>>
   /** Two who may run a plate of the same kind between them: it takes one piece less. */
   readonly pairs: readonly (readonly [string, string])[]
 }
@@ -83,7 +88,11 @@ export interface PlannedCoupon {
 }
 
 /** The usual terms: a reading takes under a minute (common practice), and the walk to it another. */
-export const USUAL_TERMS: PlanTerms = { stepMinutes: 15, readMinutes: 2, shown: [], pieces: {}, pairs: [] }
+export const USUAL_TERMS: PlanTerms = { stepMinutes: 15, readMinutes: 2, shown: [], pieces: {}, again: {}, pairs: [] }
+
+/** How many pieces of a kind there are to weld on, new or again; infinite where nobody counted the new ones. */
+export const piecesThere = ({ pieces, again }: Pick<PlanTerms, 'pieces' | 'again'>, kind: PieceKind): number =>
+  (pieces[kind] ?? Infinity) + (again?.[kind] ?? 0)
 
 /** Steps of a class: what is left over at its end is for cleaning up. */
 export const stepsOf = ({ minutes, terms }: Pick<PlanCase, 'minutes' | 'terms'>): number =>

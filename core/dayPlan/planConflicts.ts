@@ -1,6 +1,6 @@
 import { boothLacks } from '../floor'
-import { pieceOf, type PieceKind } from '../trade'
-import { overlaps, stepsOf, wantedOf, type PlanCase, type PlannedCoupon } from './planCase'
+import { pieceOf } from '../trade'
+import { overlaps, stepsOf, piecesThere, wantedOf, type PlanCase, type PlannedCoupon } from './planCase'
 import { piecesTaken, rodsTaken } from './planUse'
 import { readIn, readingsInStep, readingsOf } from './readings'
 
@@ -84,7 +84,7 @@ function ofStore(wanted: PlanCase, lines: readonly PlannedCoupon[]): PlanConflic
   return [
     ...[...rodsTaken(wanted, lines)].flatMap(([kind, count]) => short(kind, count, wanted.rods[kind] ?? Infinity)),
     ...[...piecesTaken(wanted, lines)].flatMap(([kind, count]) =>
-      short(pieceOf(kind).name, count, wanted.terms.pieces[kind as PieceKind] ?? Infinity),
+      short(pieceOf(kind).name, count, piecesThere(wanted.terms, kind)),
     ),
   ]
 }

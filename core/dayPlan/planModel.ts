@@ -1,7 +1,7 @@
 import { sayTerms, type Terms } from '../integerProgram'
 import { kindOf } from '../rodRoom'
 import type { PieceKind } from '../trade'
-import { wantedOf, type PlanCase, type PlannedCoupon } from './planCase'
+import { piecesThere, wantedOf, type PlanCase, type PlannedCoupon } from './planCase'
 import { EVERYBODY, lineScore, SETTING_UP } from './planScore'
 import { readIn, readingsInStep } from './readings'
 
@@ -58,7 +58,7 @@ export function planModel(
 }
 
 function limitLine(limits: Limits, wanted: PlanCase, line: PlannedCoupon, x: string): void {
-  const { stepMinutes, pieces } = wanted.terms
+  const { stepMinutes } = wanted.terms
   const { studentId, rungId, nth, booth, from, minutes } = line
   limit(limits, `coupon ${studentId} ${rungId} ${nth}`, 1, [1, x])
   for (let step = Math.floor(from / stepMinutes); step * stepMinutes < from + minutes; step++) {
@@ -72,7 +72,8 @@ function limitLine(limits: Limits, wanted: PlanCase, line: PlannedCoupon, x: str
     const there = wanted.rods[kindOf(rod)]
     if (there !== undefined) limit(limits, `rods ${kindOf(rod)}`, there, [rod.count, x])
   }
-  if (pieces[piece] !== undefined) limit(limits, `piece ${piece}`, pieces[piece], [1, x])
+  const pieces = piecesThere(wanted.terms, piece)
+  if (Number.isFinite(pieces)) limit(limits, `piece ${piece}`, pieces, [1, x])
 }
 
 /** What pairs save: a piece less where both run that kind. Answers the names of those variables. */

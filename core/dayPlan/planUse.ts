@@ -39,15 +39,33 @@ export interface LengthsToCut {
   readonly pipe: boolean
 }
 
-/** The lengths that a plan's pieces are made of, in usual sizes: a pad is one plate, a joint is two. */
-export const lengthsToCut = (wanted: PlanCase, lines: readonly PlannedCoupon[]): LengthsToCut[] =>
-  [...piecesTaken(wanted, lines)].map(([kind, count]) => {
-    const piece = usualPiece(kind)
-    const pipe = isPipe(piece)
-    return {
-      piece: kind,
-      lengthMm: isPipe(piece) ? PIPE_LENGTH_MM : piece.lengthMm,
-      count: count * (pieceOf(kind).work === 'plate' ? 1 : 2),
-      pipe,
-    }
-  })
+/** Coupons that a plan takes again, by kind: of those that lie there, no more than it has use for. */
+export const takenAgain = (wanted: PlanCase, lines: readonly PlannedCoupon[]): ReadonlyMap<PieceKind, number> =>
+  new Map(
+    [...piecesTaken(wanted, lines)]
+      .map(([kind, count]) => [kind, Math.min(count, wanted.terms.again?.[kind] ?? 0)] as const)
+      .filter(([, count]) => count > 0),
+  )
+
+/**
+ * The lengths that a plan's pieces are cut in, in usual sizes: a pad is one plate, a joint is two; nothing is cut for a
+ * coupon that is taken again.
+ */
+export function lengthsToCut(wanted: PlanCase, lines: readonly PlannedCoupon[]): LengthsToCut[] {
+  const again = takenAgain(wanted, lines)
+  const newOnes = [...piecesTaken(wanted, lines)].map(
+    ([kind, count]) => [kind, count - (again.get(kind) ?? 0)] as const,
+  )
+  return newOnes
+    .filter(([, count]) => count > 0)
+    .map(([kind, count]) => {
+      const piece = usualPiece(kind)
+      const pipe = isPipe(piece)
+      return {
+        piece: kind,
+        lengthMm: isPipe(piece) ? PIPE_LENGTH_MM : piece.lengthMm,
+        count: count * (pieceOf(kind).work === 'plate' ? 1 : 2),
+        pipe,
+      }
+    })
+}

@@ -7,17 +7,17 @@ import { runAs } from '../trade'
 import { needsOf } from '../welderTest'
 import type { WantedCoupon } from './planCase'
 
+/** A coupon of a rung, as a student of that hand would first run it: by its card, on a usual piece. */
+export const firstOfRung = (rung: LadderRung, ownHand: 'right' | 'left', rules: HouseRules): CouponDocument =>
+  nextCoupon({ id: '', hand: ownHand, booth: null, last: null }, { classDay: '2000-01-01', version: 1, rules }, rung)
+
 /** What a coupon of a rung asks of its booth, and what it burns, as a student of that hand would first run it. */
 export function rungNeeds(
   rung: LadderRung,
   ownHand: 'right' | 'left',
   rules: HouseRules,
 ): { readonly need: BoothNeed; readonly rods: WantedCoupon['rods'] } {
-  const coupon = nextCoupon(
-    { id: '', hand: ownHand, booth: null, last: null },
-    { classDay: '2000-01-01', version: 1, rules },
-    rung,
-  )
+  const coupon = firstOfRung(rung, ownHand, rules)
   const { ticket } = coupon
   const currents = [ticket.currentA, ...(coupon.passes ?? []).map(pass => pass.currentA)]
   return {

@@ -2,9 +2,11 @@ import type { ClassDay } from '../../core/calendar'
 import { ALL_MEANS, meetingOn } from '../../core/floor'
 import type { PlanBooth } from '../../core/dayPlan'
 import { kindOf } from '../../core/rodRoom'
+import type { PieceKind } from '../../core/trade'
 import type { DayPlan, DayPlanSave, DayPlanVersion, DayToPlan } from '../../contract/dayPlan'
 import type { Student } from '../../contract/people'
 import { daysKnown } from './attendance'
+import { database, rows } from './database'
 import { progressOfAll } from './progress'
 import { rodsInStore } from './rodRoom'
 import { schoolClock } from './school'
@@ -32,12 +34,13 @@ export async function dayToPlan(sectionId: string, classDay: ClassDay): Promise<
   const students = (await listStudents(sectionId)).filter(student => student.active)
   const ids = students.map(student => student.id)
   const clock = await schoolClock()
-  const [kept, progress, known, booths, rods] = await Promise.all([
+  const [kept, progress, known, booths, store, welded] = await Promise.all([
     dayPlanOf(sectionId, classDay),
     progressOfAll(students),
     daysKnown(ids, { from: classDay, to: classDay, clock }),
     boothsInUse(students),
     rodsInStore(),
+    weldedBefore(sectionId, classDay),
   ])
   const [first] = progress
   return {
@@ -52,8 +55,23 @@ export async function dayToPlan(sectionId: string, classDay: ClassDay): Promise<
       ? { ladder: first.ladder, curves: first.curves, school: first.school, timetable: first.timetable }
       : null,
     booths,
-    rods: Object.fromEntries(rods.map(({ rods: count, ...lot }) => [kindOf(lot), count])),
+    rods: Object.fromEntries(store.map(({ rods: count, ...lot }) => [kindOf(lot), count])),
+    welded,
   }
+}
+
+/** How many pieces of each kind a section welded on its newest class day before a day. */
+async function weldedBefore(sectionId: string, classDay: ClassDay): Promise<DayToPlan['welded']> {
+  const found = await rows<{ piece: PieceKind; pieces: number }>(
+    database(),
+    `SELECT JSON_VALUE(document, '$.piece.kind') AS piece, COUNT(*) AS pieces
+    FROM coupon JOIN student ON student.id = student_id
+    WHERE section_id = ? AND class_day = (
+      SELECT MAX(class_day) FROM coupon JOIN student ON student.id = student_id WHERE section_id = ? AND class_day < ?)
+    GROUP BY piece ORDER BY pieces DESC`,
+    [sectionId, sectionId, classDay],
+  )
+  return Object.fromEntries(found.map(row => [row.piece, Number(row.pieces)]))
 }
 
 /** Booths of the shop as it is laid out, else those that the class has; without what is out of service. */

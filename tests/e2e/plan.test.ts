@@ -6,7 +6,7 @@ import type { Section, Student } from '../../contract/people'
 import { closeDatabase } from '../../server/store/database'
 import { addClass, foundTestSchool, type School } from '../school'
 import { ADDRESS } from '../session'
-import { openBrowser, teaching } from './browser'
+import { choose, openBrowser, teaching } from './browser'
 
 let school: School
 let browser: Browser
@@ -124,6 +124,19 @@ it('its slips are printed, each opens that rung on the Bench, and its plates are
   const downloading = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Slips' }).click()
   expect((await downloading).suggestedFilename()).toMatch(/^Slips \d{4}-\d{2}-\d{2}\.pdf$/)
+  const cards = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Cards' }).click()
+  expect((await cards).suggestedFilename()).toMatch(/^Cards \d{4}-\d{2}-\d{2}\.pdf$/)
+  const again = page.getByRole('group', { name: 'To be taken again' })
+  const toCut = page.getByRole('list', { name: 'Pieces to cut' }).getByText('for arc-strike plate')
+  await toCut.waitFor()
+  await choose(page, again.locator('.v-select'), 'arc-strike plate')
+  await again.getByLabel('How many').fill('99')
+  await again.getByRole('button', { name: 'Again', exact: true }).click()
+  await page.getByText('again, another layer').waitFor()
+  expect(await toCut.count()).toBe(0)
+  await again.getByRole('button', { name: 'Not again: arc-strike plate' }).click()
+  await toCut.waitFor()
   await page.getByRole('button', { name: 'Save' }).click()
   await page.getByText(/saved by tobias/).waitFor()
   await page.getByRole('button', { name: 'Cut the plates' }).click()

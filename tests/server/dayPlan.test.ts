@@ -1,6 +1,8 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { v7 as uuid } from 'uuid'
 import { USUAL_TERMS } from '../../core/dayPlan'
+import { usualPiece } from '../../core/coupon'
+import { aCoupon, aJoint } from '../../core/coupon/example'
 import { ALL_MEANS, roomOfBooths } from '../../core/floor'
 import { FULL_LADDER } from '../../core/ladder'
 import type { SectionDay } from '../../contract/day'
@@ -40,7 +42,12 @@ const line = (more: object = {}) => ({
 const plan = (more: Partial<Record<keyof DayPlan, unknown>> = {}) => ({
   from: '18:00',
   minutes: 180,
-  terms: { ...USUAL_TERMS, shown: [{ topic: 'Restarts', from: 0, minutes: 15 }], pieces: { pad: 4 } },
+  terms: {
+    ...USUAL_TERMS,
+    shown: [{ topic: 'Restarts', from: 0, minutes: 15 }],
+    pieces: { pad: 4 },
+    again: { 'plate groove': 2 },
+  },
   lines: [line()],
   ...more,
 })
@@ -99,6 +106,29 @@ describe('the plan of a day', () => {
     }
     expect((await known()).rods['E7014 1/8 in']).toBe(100)
   })
+  it('knows what was welded on the class day before, by kind: what may be taken again', async () => {
+    const made = await addClass(school, 'Plan again', 'Merryn Pascoe')
+    const welded = async (day: string) =>
+      (await school.instructor.ask<DayToPlan>('GET', `/api/sections/${made.section.id}/plan?day=${day}`)).body.welded
+    expect(await welded(DAY)).toEqual({})
+    const pad = aCoupon({ studentId: made.student.id })
+    const joint = {
+      ...aJoint(usualPiece('plate groove'), { position: '3G', travel: 'up' }),
+      studentId: made.student.id,
+    }
+    for (const document of [
+      { ...pad, classDay: '2026-09-28' },
+      { ...pad, classDay: '2026-10-01' },
+      { ...pad, classDay: '2026-10-01' },
+      { ...joint, classDay: '2026-10-01' },
+      { ...pad, classDay: DAY },
+    ]) {
+      const body = { baseVersion: 0, why: '', document }
+      expect((await school.lead.ask('PUT', `/api/coupons/${uuid()}`, body)).status).toBe(200)
+    }
+    expect(await welded(DAY)).toEqual({ 'pad': 2, 'plate groove': 1 })
+    expect(await welded('2026-10-01')).toEqual({ pad: 1 })
+  })
   it('knows who is noted as missing that day, and not on another', async () => {
     const note = { came: null, left: null, absent: true, why: '', studentId: student.id }
     await school.instructor.ask('PUT', `/api/attendance/${uuid()}`, { ...note, classDay: DAY })
@@ -142,6 +172,7 @@ describe('the plan of a day', () => {
     ['plan.terms.stepMinutes', () => ({ plan: plan({ terms: { ...USUAL_TERMS, stepMinutes: 7 } }) })],
     ['plan.terms.readMinutes', () => ({ plan: plan({ terms: { ...USUAL_TERMS, readMinutes: 0 } }) })],
     ['plan.terms.pieces.pad', () => ({ plan: plan({ terms: { ...USUAL_TERMS, pieces: { pad: -1 } } }) })],
+    ['plan.terms.again.pad', () => ({ plan: plan({ terms: { ...USUAL_TERMS, again: { pad: 1.5 } } }) })],
     ['plan.terms.pieces', () => ({ plan: plan({ terms: { ...USUAL_TERMS, pieces: { anvil: 1 } } }) })],
     ['plan.terms.pairs[0]', () => ({ plan: plan({ terms: { ...USUAL_TERMS, pairs: [[uuid()]] } }) })],
     ['plan.lines[0].booth', () => ({ plan: plan({ lines: [line({ booth: 0 })] }) })],

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { wallAfter } from '~~/core/calendar'
-import { lengthsToCut, rodsTaken, wantedOf, type PlanCase, type PlannedCoupon } from '~~/core/dayPlan'
+import { lengthsToCut, rodsTaken, takenAgain, wantedOf, type PlanCase, type PlannedCoupon } from '~~/core/dayPlan'
 import { electrodeOf, pieceOf } from '~~/core/trade'
 import { formatLength } from '~~/core/units'
 import { useHouseRules } from '~/stores/houseRules'
@@ -13,6 +13,7 @@ const houseRules = useHouseRules()
 const rods = computed(() =>
   [...rodsTaken(props.wanted, props.lines)].map(([kind, count]) => ({ kind, count, there: props.wanted.rods[kind] })),
 )
+const again = computed(() => [...takenAgain(props.wanted, props.lines)])
 const cuts = computed(() => lengthsToCut(props.wanted, props.lines))
 const intoOven = computed(() =>
   props.lines.some(line =>
@@ -36,6 +37,14 @@ const intoOven = computed(() =>
       <p v-if="intoOven" class="quiet">
         Low-hydrogen rods that are left go back into the oven by {{ wallAfter(from, wanted.minutes) }}.
       </p>
+      <ul v-if="again.length > 0" aria-label="Taken again">
+        <li v-for="[kind, count] in again" :key="kind">
+          <b class="num">{{ count }}</b> × {{ pieceOf(kind).name }}
+          <small class="quiet">{{
+            pieceOf(kind).work === 'plate' ? 'again, another layer' : 'again, cut off and prepared anew'
+          }}</small>
+        </li>
+      </ul>
       <ul aria-label="Pieces to cut">
         <li v-for="{ piece, count, lengthMm } in cuts" :key="piece">
           <b class="num">{{ count }}</b> × {{ formatLength(lengthMm, houseRules.unit) }}

@@ -9,6 +9,8 @@ const props = defineProps<{
   from: string
   minutes: number
   students: readonly { readonly id: string; readonly name: string }[]
+  /** What was welded on the class day before, by kind. */
+  welded: Partial<Readonly<Record<PieceKind, number>>>
 }>()
 const emit = defineEmits<{ change: [part: Partial<PlanTerms>] }>()
 
@@ -33,14 +35,14 @@ function addShown() {
 }
 const withoutShown = (n: number) => emit('change', { shown: props.terms.shown.filter((_, m) => m !== n) })
 
-const piece = ref<PieceKind>('pad')
-const there = ref('')
-const counted = computed(() => PIECES.filter(({ kind }) => props.terms.pieces[kind] !== undefined))
-function setPieces(kind: PieceKind, typed: string) {
-  const { [kind]: _, ...others } = props.terms.pieces
-  emit('change', { pieces: typed === '' ? others : { ...others, [kind]: whole(typed, 0, 999, 0) } })
-  there.value = ''
-}
+/** A pad gets another layer, a joint is cut off and bevelled again: nothing new is cut for it. */
+const again = computed(() => {
+  const before = PIECES.filter(({ kind }) => props.welded[kind]).map(
+    ({ kind, name }) => `${props.welded[kind]} × ${name}`,
+  )
+  const how = 'A pad for another layer, a joint cut off and bevelled again: nothing new is cut for it.'
+  return before.length === 0 ? how : `${how} Last class welded ${before.join(', ')}.`
+})
 
 const pair = ref<string[]>([])
 const nameOf = (id: string) => props.students.find(one => one.id === id)?.name ?? '–'
@@ -91,27 +93,22 @@ const withoutPair = (n: number) => emit('change', { pairs: props.terms.pairs.fil
         <v-btn variant="outlined" type="submit">Add</v-btn>
       </form>
     </div>
-    <div class="part">
-      <h3>Pieces that lie there</h3>
-      <p v-if="counted.length === 0" class="quiet">Nobody counted: there are enough of each.</p>
-      <ul>
-        <li v-for="{ kind, name } in counted" :key="kind">
-          <span>{{ terms.pieces[kind] }} × {{ name }}</span>
-          <v-btn variant="text" :aria-label="`Not counted: ${name}`" @click="setPieces(kind, '')">Not counted</v-btn>
-        </li>
-      </ul>
-      <form class="fields" @submit.prevent="setPieces(piece, there)">
-        <v-select
-          v-model="piece"
-          :items="PIECES.map(one => ({ value: one.kind, title: one.name }))"
-          label="Piece"
-          hide-details
-          class="wide"
-        />
-        <v-text-field v-model="there" label="How many" type="number" min="0" max="999" hide-details />
-        <v-btn variant="outlined" type="submit" :disabled="there === ''">Count</v-btn>
-      </form>
-    </div>
+    <PlanPieces
+      heading="Pieces that lie there"
+      none="Nobody counted: there are enough of each."
+      take-out="Not counted"
+      add="Count"
+      :pieces="terms.pieces"
+      @change="emit('change', { pieces: $event })"
+    />
+    <PlanPieces
+      heading="To be taken again"
+      :none="again"
+      take-out="Not again"
+      add="Again"
+      :pieces="terms.again ?? {}"
+      @change="emit('change', { again: $event })"
+    />
     <div class="part">
       <h3>Two on one piece</h3>
       <ul>
