@@ -35,6 +35,18 @@ function isCalendarDay(value: string): boolean {
   return !Number.isNaN(moment.getTime()) && moment.toISOString().startsWith(value)
 }
 
+const ISO_MOMENT = /^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{3}Z$/
+
+/** A moment, ISO 8601 in UTC, to the millisecond. */
+export const moment = () =>
+  string()
+    .strict()
+    .test(
+      'moment',
+      '${path} is a moment',
+      value => typeof value !== 'string' || (ISO_MOMENT.test(value) && !Number.isNaN(Date.parse(value))),
+    )
+
 /** An id made by UUID v7. */
 export const uuid = () =>
   string()

@@ -11,7 +11,7 @@ import {
   type StubClass,
 } from '../core/rodRoom'
 import { ELECTRODES, ROD_SIZES } from '../core/trade'
-import { boothNumber, day, label, list, oneOf, typed, uuid, wholeNumber } from './fields'
+import { boothNumber, day, label, list, longList, moment, oneOf, typed, uuid, wholeNumber } from './fields'
 
 /** The body of `PUT /api/rod-lots/:id`. */
 export type RodLotSave = Omit<RodLot, 'id'>
@@ -95,8 +95,7 @@ const stubs = object(
   .defined('${path} is missing')
   .default(undefined)
 
-/** The body of `PUT /api/rod-movements/:id`: what a person says happened to rods (`SaidOfRods`). */
-export const rodMovementSchema = object({
+const said = {
   lotId: uuid().required('${path} is missing'),
   kind: oneOf(MOVEMENT_KINDS, 'something that happens to rods'),
   count: wholeNumber('how many rods', 0, MOST_RODS)
@@ -120,6 +119,34 @@ export const rodMovementSchema = object({
     .test('said', 'Say why: it is kept with the count', function (why) {
       return !WANTS_WHY.includes((this.parent as { kind?: MovementKind })?.kind as MovementKind) || Boolean(why)
     }),
+}
+
+/** The body of `PUT /api/rod-movements/:id`: what a person says happened to rods (`SaidOfRods`). */
+export const rodMovementSchema = object(said).exact()
+
+/** Lines that a list may have at most. */
+const MOST_LISTED = 500
+
+/** The body of `POST /api/rod-movements/import`: lines of the book, each as of when it happened; all, or none. */
+export interface RodBookImport {
+  readonly lines: readonly BookLineListed[]
+}
+export interface BookLineListed extends SaidOfRods {
+  readonly id: string
+  /** When it happened, ISO 8601 in UTC. */
+  readonly at: string
+}
+
+const listed = object({
+  ...said,
+  id: uuid().required('${path} is missing'),
+  at: moment().required('${path} is missing'),
+})
+  .exact()
+  .required('${path} is missing')
+
+export const rodBookImportSchema = object({
+  lines: longList(listed as never, MOST_LISTED, `At most ${MOST_LISTED} lines at a time`),
 }).exact()
 
 /** The body of `PUT /api/oven-readings/:id`. */

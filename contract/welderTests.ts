@@ -12,14 +12,10 @@ import {
 import { ELECTRODES, FILLER_RODS, type Process } from '../core/trade'
 import { bookRefSchema } from './codeBooks'
 import { ticketSchema } from './coupon'
-import { day, each, key, label, millimetres, oneOf, typed, uuid } from './fields'
+import { day, each, key, label, millimetres, moment, oneOf, typed, uuid } from './fields'
 import { fitUpSchema, passesSchema } from './pass'
 import { pieceSchema } from './piece'
 
-const moment = () =>
-  string()
-    .strict()
-    .matches(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{3}Z$/, '${path} is a moment')
 const seen = { by: label(20), at: moment().required('${path} is missing') }
 const positive = () =>
   millimetres()

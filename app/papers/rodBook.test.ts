@@ -54,6 +54,15 @@ it('lots and the book go out as spreadsheets take them', () => {
   )
   const [head, drawn, back] = bookCsv(ROOM).split('\r\n')
   expect(head).toContain('stubs up to 2 in')
-  expect(drawn).toBe('2026-09-14T18:00:00Z,issued,E7018,"B, 2291",-8,Dario Venn,4,,,,,,Maren Holt')
-  expect(back).toBe('2026-09-14T20:00:00Z,returned,E7018,"B, 2291",0,,,7,,,,,Maren Holt')
+  expect(drawn).toBe('2026-09-14T18:00:00Z,issued,E7018,1/8 in,"B, 2291",8,Dario Venn,4,,m,,,,,,Maren Holt')
+  expect(back).toBe('2026-09-14T20:00:00Z,returned,E7018,1/8 in,"B, 2291",0,,,,n,m,7,,,,Maren Holt')
+})
+
+it('of a count it is said how many lay there, whatever was drawn since', () => {
+  const [drawn, back] = ROOM.movements
+  const counted = { ...back!, id: 'c', kind: 'counted', rods: 2, why: 'shelf' } as const
+  const after = { ...drawn!, id: 'd', at: '2026-09-14T20:10:00Z' }
+  const [, , line] = bookCsv({ ...ROOM, movements: [drawn!, counted, after] }).split('\r\n')
+  // Three fewer than nothing are there now, after eight were drawn.
+  expect(line).toContain('counted,E7018,1/8 in,"B, 2291",5,')
 })

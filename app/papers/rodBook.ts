@@ -1,7 +1,7 @@
 import Papa from 'papaparse'
 import type { RodRoom, RodsUsed } from '~~/contract/rodRoom'
-import { STUB_CLASSES, type StubClass } from '~~/core/rodRoom'
 import { rodSizeOf } from '~~/core/trade'
+import { BOOK_COLUMNS, STUB_COLUMNS, type BookColumn } from './bookColumns'
 import { LOT_COLUMNS, type LotColumn } from './lotColumns'
 
 /** Lots with what lies there, as a spreadsheet takes them, and as they come in again. */
@@ -26,28 +26,43 @@ export const lotsCsv = ({ lots, stock }: RodRoom): string =>
     }),
   )
 
-/** The book of the last weeks, line by line. */
-export const bookCsv = ({
-  lots,
-  movements,
-  names,
-}: Pick<RodRoom, 'lots'> & Pick<RodsUsed, 'movements' | 'names'>): string =>
-  Papa.unparse(
+type Book = Pick<RodRoom, 'lots' | 'stock'> & Pick<RodsUsed, 'movements' | 'names'>
+
+/**
+ * The book of the last weeks, line by line, as a spreadsheet takes it, and as it comes in again. How many rods a line
+ * is about stands without a sign; of a count, how many lay there.
+ */
+export function bookCsv({ lots, stock, movements, names }: Book): string {
+  const lotOf = new Map(lots.map(lot => [lot.id, lot]))
+  const there = new Map(Object.entries(stock))
+  const after = new Map<string, number>()
+  for (const { id, lotId, rods } of [...movements].reverse()) {
+    after.set(id, there.get(lotId) ?? 0)
+    there.set(lotId, (there.get(lotId) ?? 0) - rods)
+  }
+  return Papa.unparse(
     movements.map(line => {
-      const lot = lots.find(one => one.id === line.lotId)
+      const lot = lotOf.get(line.lotId)
+      const said: Readonly<Record<BookColumn, string | number>> = {
+        at: line.at,
+        kind: line.kind,
+        classification: lot?.classification ?? '',
+        size: lot ? rodSizeOf(lot.diameterMm).label : '',
+        makersLot: lot?.makersLot ?? '',
+        rods: line.kind === 'counted' ? after.get(line.id)! : Math.abs(line.rods),
+        who: line.studentId ? (names[line.studentId] ?? '') : '',
+        booth: line.booth ?? '',
+        why: line.why,
+        line: line.id,
+        handful: line.handfulId ?? '',
+      }
       return {
-        'when': line.at,
-        'what': line.kind,
-        'rod': lot?.classification ?? '',
-        'maker’s lot': lot?.makersLot ?? '',
-        'store changes by': line.rods,
-        'who': line.studentId ? (names[line.studentId] ?? '') : '',
-        'booth': line.booth ?? '',
         ...Object.fromEntries(
-          STUB_CLASSES.map(({ id, name }) => [`stubs ${name}`, line.stubs?.[id as StubClass] ?? '']),
+          Object.entries(BOOK_COLUMNS).map(([column, [name]]) => [name, said[column as BookColumn]]),
         ),
-        'why': line.why,
+        ...Object.fromEntries(STUB_COLUMNS.map(({ id, names: [name] }) => [name!, line.stubs?.[id] ?? ''])),
         'noted by': line.by,
       }
     }),
   )
+}

@@ -14,7 +14,15 @@ import {
   type SaidOfRods,
 } from '~~/core/rodRoom'
 import type { Ticket } from '~~/core/coupon'
-import type { OvenReadingSave, RodLotSave, RodLotsImport, RodRoom, RodsAhead, RodsUsed } from '~~/contract/rodRoom'
+import type {
+  OvenReadingSave,
+  RodBookImport,
+  RodLotSave,
+  RodLotsImport,
+  RodRoom,
+  RodsAhead,
+  RodsUsed,
+} from '~~/contract/rodRoom'
 import { useHouseRules } from './houseRules'
 import type { Intent } from '~/sync/intents'
 import { reach } from '~/sync/reach'
@@ -110,6 +118,12 @@ export const useRods = defineStore('rods', () => {
     await load()
   }
 
+  /** Takes in what happened to rods, all or none. @throws RequestFailure with the line that is wrong */
+  async function importBook(book: RodBookImport): Promise<void> {
+    await request('POST', '/api/rod-movements/import', book)
+    await load()
+  }
+
   /**
    * Writes a line into the book, or keeps it here while the server is away.
    * @param id of the line: made once for what a person does, so that a second try is the same line
@@ -186,5 +200,19 @@ export const useRods = defineStore('rods', () => {
     return late ? `${lotName(late.lot)} is past its hours: draw fresh rods first` : ''
   }
 
-  return { room, loaded, load, used, ahead, keepLot, importLots, write, noteOven, drawnAt, inHand, outOfDate }
+  return {
+    room,
+    loaded,
+    load,
+    used,
+    ahead,
+    keepLot,
+    importLots,
+    importBook,
+    write,
+    noteOven,
+    drawnAt,
+    inHand,
+    outOfDate,
+  }
 })

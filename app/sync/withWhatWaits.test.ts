@@ -44,6 +44,15 @@ describe('rods that were written here', () => {
     expect(again.stock).toEqual(first.stock)
     expect(again.movements).toHaveLength(1)
   })
+  it('that were drawn before somebody else counted change nothing of what was counted', () => {
+    const counted = { id: 'c', lotId: 'lot', kind: 'counted', rods: -2, why: '', by: 'maren' } as const
+    const told = { ...TOLD, movements: [{ ...counted, at: '2026-10-05T18:30:00.000Z' }] }
+    const drawn = (at: string) => rodsWith(told, [rods('a', { count: 8 }, at)], { by: '', aheadMs: 0 }).stock.lot
+    expect([drawn('05'), drawn('50')]).toEqual([40, 32])
+    // What was counted here before that was of the stock as it was then.
+    const mine = rods('b', { kind: 'counted', count: 45, why: 'shelf' }, '05')
+    expect(rodsWith(told, [mine], { by: '', aheadMs: 0 }).movements.at(-1)).toMatchObject({ id: 'b', rods: 3 })
+  })
   it('are counted against the stock that was told: of the book only its last lines are here', () => {
     const counted = rods('a', { kind: 'counted', count: 31, why: 'counted' }, '05')
     const shown = rodsWith(TOLD, [counted], { by: '', aheadMs: 0 })

@@ -1,5 +1,5 @@
 import { attendanceOf } from '~~/core/floor'
-import { bookLine, type SaidOfRods } from '~~/core/rodRoom'
+import { bookLine, countAfter, type SaidOfRods } from '~~/core/rodRoom'
 import type { CouponSave } from '~~/contract/coupon'
 import { NOW, type AttendanceSave, type Demonstration, type DemonstrationSave, type SectionDay } from '~~/contract/day'
 import type { FloorQueue, WaitingStudent } from '~~/contract/floor'
@@ -21,10 +21,13 @@ export function rodsWith(
   for (const { id, body, madeAt, student } of [...waiting].sort((a, b) => a.turn - b.turn)) {
     if (movements.some(line => line.id === id)) continue
     const book = movements.filter(line => line.lotId === body.lotId)
-    const terms = { by, now: new Date(Date.parse(madeAt) + aheadMs), stock: stock[body.lotId] ?? 0 }
-    const line = bookLine(id, body, book, terms)
+    const now = new Date(Date.parse(madeAt) + aheadMs)
+    const there = stock[body.lotId] ?? 0
+    const since = book.filter(one => one.at > now.toISOString()).reduce((sum, one) => sum + one.rods, 0)
+    const line = bookLine(id, body, book, { by, now, stock: there - since })
+    // What was counted after it at another screen lay there then.
+    if (!countAfter(book, line)) stock[body.lotId] = there + line.rods
     movements.push(line)
-    stock[body.lotId] = (stock[body.lotId] ?? 0) + line.rods
     if (body.studentId) names[body.studentId] ??= student
   }
   return { ...told, movements, stock, names }

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest'
-import { bookLine, handfulsOf, stockOf, type RodMovement, type SaidOfRods } from '.'
+import { bookLine, bookUntil, countAfter, handfulsOf, stockOf, type RodMovement, type SaidOfRods } from '.'
 
 const NOW = new Date('2026-09-14T20:00:00Z')
 const said = (more: Partial<SaidOfRods>): SaidOfRods => ({
@@ -46,4 +46,21 @@ it('changes the store by what was said: in, out, back, binned, counted', () => {
   expect(add({ kind: 'counted', count: 90, why: 'shelf' }).rods).toBe(2)
   expect(stockOf(book).get('lot')).toBe(90)
   expect(Object.is(write(book, { kind: 're-dried', handfulId: drawn.id }).rods, 0)).toBe(true)
+})
+
+it('a count stands as it was counted: what is written down late is told from it', () => {
+  const line = (id: string, kind: RodMovement['kind'], hour: string, rods: number): RodMovement => ({
+    ...{ id, lotId: 'lot', kind, rods, why: '', at: `2026-09-14T${hour}:00.000Z`, by: 'Maren Holt' },
+  })
+  const book = [
+    line('a', 'received', '08:00', 100),
+    line('c', 'counted', '18:00', -4),
+    line('d', 'counted', '20:00', 1),
+  ]
+  expect(countAfter(book, { lotId: 'lot', at: '2026-09-14T17:00:00.000Z' })?.id).toBe('c')
+  expect(countAfter([...book].reverse(), { lotId: 'lot', at: '2026-09-14T17:00:00.000Z' })?.id).toBe('c')
+  expect(countAfter(book, { lotId: 'lot', at: '2026-09-14T18:00:00.000Z' })?.id).toBe('d')
+  expect(countAfter(book, { lotId: 'lot', at: '2026-09-14T20:00:00.000Z' })).toBeNull()
+  expect(countAfter(book, { lotId: 'other', at: '2026-09-14T17:00:00.000Z' })).toBeNull()
+  expect(stockOf(bookUntil(book, '2026-09-14T18:00:00.000Z')).get('lot')).toBe(96)
 })

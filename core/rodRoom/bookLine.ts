@@ -19,7 +19,7 @@ export interface SaidOfRods {
  * oven is drawn or binned whole; one that is out is in no store any more. Whoever brings rods back is who drew them,
  * where nobody else is named.
  * @param book all lines of the handful that is meant, at least
- * @param stock rods of the lot that lie there by the book, until now
+ * @param stock rods of the lot that lie there by the book, as it stood at that moment
  */
 export function bookLine(
   id: string,

@@ -31,6 +31,22 @@ export function stockOf(movements: readonly RodMovement[]): ReadonlyMap<string, 
   return stock
 }
 
+/** The book as it stood at a moment. @param at ISO 8601, in UTC */
+export const bookUntil = (movements: readonly RodMovement[], at: string): RodMovement[] =>
+  movements.filter(line => line.at <= at)
+
+/**
+ * The count of a lot that came first after a line: what was counted then lay there then, whatever is written down late,
+ * so that the line changes what the count came to, and not what is there. Null where nobody has counted since.
+ */
+export const countAfter = (
+  movements: readonly RodMovement[],
+  { lotId, at }: Pick<RodMovement, 'lotId' | 'at'>,
+): RodMovement | null =>
+  movements
+    .filter(line => line.kind === 'counted' && line.lotId === lotId && line.at > at)
+    .reduce<RodMovement | null>((first, line) => (first && first.at <= line.at ? first : line), null)
+
 /** Rods that were drawn together, and what became of them. */
 export interface Handful {
   readonly id: string

@@ -108,6 +108,9 @@ export async function findRodsUsed(taught: readonly string[] | null): Promise<Ro
   return { ...(await namedTo(taught, lines)), runs }
 }
 
+/**
+ * Puts a line into the book. What is written down late changes what a count after it came to, and not what was counted.
+ */
 export async function insertLine(on: Queries, line: RodMovement): Promise<void> {
   await run(on, `INSERT INTO rod_movement (${LINE}) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`, [
     line.id,
@@ -122,4 +125,11 @@ export async function insertLine(on: Queries, line: RodMovement): Promise<void> 
     line.by,
     toDateTime(new Date(line.at)),
   ])
+  if (line.rods === 0) return
+  await run(
+    on,
+    `UPDATE rod_movement SET rods = rods - ? WHERE kind = 'counted' AND lot_id = ? AND noted_at > ? AND id <> ?
+    ORDER BY noted_at, id LIMIT 1`,
+    [line.rods, line.lotId, toDateTime(new Date(line.at)), line.id],
+  )
 }

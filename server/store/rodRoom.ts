@@ -2,6 +2,8 @@ import { subDays } from 'date-fns'
 import type { ClassDay } from '../../core/calendar'
 import {
   bookLine,
+  bookUntil,
+  countAfter,
   exposureOf,
   handfulsOf,
   hoursAllowed,
@@ -196,13 +198,14 @@ export async function writeMovement(id: string, save: SaidOfRods, by: Doer): Pro
     const book = await bookOfLot(on, save.lotId)
     const stock = stockOf(book).get(save.lotId) ?? 0
     if (book.some(line => line.id === id)) return { is: 'written', stock }
-    const line = bookLine(id, save, book, { by: by.name, now: by.now, stock })
+    const then = stockOf(bookUntil(book, by.now.toISOString())).get(save.lotId) ?? 0
+    const line = bookLine(id, save, book, { by: by.name, now: by.now, stock: then })
     const why = movementFault(line, toLot(row), book, { houseHours: rules.exposureHours, now: by.now })
     if (why) return { is: 'refused', why }
     await insertLine(on, line)
     if (line.kind === 'issued' && row.opened_on === null) await openLot(on, save.lotId, day)
     await noteEverySection(on)
-    return { is: 'written', stock: stock + line.rods }
+    return { is: 'written', stock: countAfter(book, line) ? stock : stock + line.rods }
   })
 }
 

@@ -67,6 +67,7 @@ const ROUTES: Readonly<Record<string, Who>> = {
   'PUT /api/rod-lots/[id]': 'staff',
   'POST /api/rod-lots/import': 'staff',
   'PUT /api/rod-movements/[id]': 'staff',
+  'POST /api/rod-movements/import': 'staff',
   'PUT /api/oven-readings/[id]': 'staff',
   'GET /api/school/retention': 'lead',
   'PUT /api/school/retention': 'lead',

@@ -12,7 +12,7 @@ import type { WelderTest } from '../../core/welderTest'
 import { aTest } from '../../core/welderTest/example'
 import { database, run } from '../../server/store/database'
 import { addClass, foundTestSchool, type School } from '../school'
-import { GIVEN, Visitor } from '../session'
+import { ADDRESS, GIVEN, Visitor } from '../session'
 
 let school: School
 beforeAll(async () => {
@@ -259,6 +259,89 @@ describe('what a screen is told of the book', () => {
     expect(await lines(lotId)).toEqual([])
     expect((await used()).movements.filter(line => line.lotId === lotId)).toEqual([])
     expect((await rods()).stock[lotId]).toBe(90 - 4 * 8 + 5)
+  })
+})
+
+describe('what happened to rods, from a list', () => {
+  const ago = (days: number) => new Date(Date.now() - days * 86_400_000).toISOString()
+  const nothing = { count: 0, handfulId: null, studentId: null, booth: null, stubs: null, why: '' }
+  const bring = (lines: readonly object[]) =>
+    school.instructor.ask<Problem>('POST', '/api/rod-movements/import', {
+      lines: lines.map(line => ({ ...nothing, id: uuid(), ...line })),
+    })
+  const stock = async (lotId: string) => (await rods()).stock[lotId]
+
+  it('comes in as of when it happened, in that order; the same list again changes nothing', async () => {
+    const lotId = await aLot({ makersLot: 'Listed 1' })
+    const drawn = uuid()
+    const list = [
+      { id: uuid(), lotId, kind: 'returned', handfulId: drawn, count: 2, stubs: { 'to 2': 6 }, at: ago(19.9) },
+      { id: drawn, lotId, kind: 'issued', count: 8, studentId: school.mine.id, at: ago(20) },
+      { id: uuid(), lotId, kind: 'received', count: 150, at: ago(30) },
+    ]
+    expect((await bring(list)).status).toBe(204)
+    expect(await stock(lotId)).toBe(150 - 8 + 2)
+    expect((await bring(list)).status).toBe(204)
+    expect(await stock(lotId)).toBe(150 - 8 + 2)
+    const { movements } = (await school.instructor.ask<RodsUsed>('GET', '/api/rods/used')).body
+    const own = movements.filter(line => line.lotId === lotId)
+    expect(own.map(line => [line.kind, line.rods, line.studentId ?? null])).toEqual([
+      ['received', 150, null],
+      ['issued', -8, school.mine.id],
+      ['returned', 2, school.mine.id],
+    ])
+    expect(own[1]!.at.slice(0, 10)).toBe(ago(20).slice(0, 10))
+  })
+  it('leaves what was counted since as it was counted, by whatever way it is written down', async () => {
+    const lotId = await aLot({ makersLot: 'Listed 2' })
+    await write(lotId, { kind: 'received', count: 100 })
+    const counted = uuid()
+    await write(lotId, { kind: 'counted', count: 80, why: 'shelf' }, counted)
+    expect((await bring([{ lotId, kind: 'issued', count: 12, at: ago(3) }])).status).toBe(204)
+    expect(await stock(lotId)).toBe(80)
+    const late = await fetch(`${ADDRESS}/api/rod-movements/${uuid()}`, {
+      method: 'PUT',
+      headers: {
+        ...school.instructor.headers,
+        'content-type': 'application/json',
+        [WAITED]: String(3_600_000),
+      },
+      body: JSON.stringify({ ...nothing, lotId, kind: 'issued', count: 5 }),
+    })
+    expect([late.status, await late.json()]).toEqual([200, { stock: 80 }])
+    expect((await write(lotId, { count: 4 })).body.stock).toBe(76)
+    const { movements } = (await school.instructor.ask<RodsUsed>('GET', '/api/rods/used')).body
+    // Seventeen of the twenty that were missing are accounted for.
+    expect(movements.find(line => line.id === counted)!.rods).toBe(-20 + 12 + 5)
+    // A count of days ago is of what lay there then.
+    expect((await bring([{ lotId, kind: 'counted', count: 3, why: 'old list', at: ago(2) }])).status).toBe(204)
+    expect(await stock(lotId)).toBe(76)
+  })
+  it.each([
+    ['a lot that is not kept', () => ({ lotId: uuid(), kind: 'issued', count: 2, at: ago(1) }), 'lines[1].lotId'],
+    ['a student who is not', () => ({ kind: 'issued', count: 2, studentId: uuid(), at: ago(1) }), 'lines[1].studentId'],
+    ['tomorrow', () => ({ kind: 'issued', count: 2, at: ago(-1) }), 'lines[1].at'],
+    ['a handful that is back', () => ({ kind: 'returned', handfulId: uuid(), at: ago(1) }), 'lines[1].kind'],
+    ['no moment', () => ({ kind: 'issued', count: 2, at: 'yesterday' }), 'lines[1].at'],
+    ['less than nothing', () => ({ kind: 'received', count: -2, at: ago(1) }), 'lines[1].count'],
+  ])('with %s none of it comes in, and the line is named', async (_, line, field) => {
+    const lotId = await aLot({ makersLot: 'Listed 3' })
+    const answer = await bring([
+      { lotId, kind: 'received', count: 10, at: ago(5) },
+      { lotId, ...line() },
+    ])
+    expect([answer.status, new Set(wrongFields(answer))]).toEqual([422, new Set([field])])
+    expect(await stock(lotId)).toBeUndefined()
+  })
+  it('two lists at once both come in whole', async () => {
+    const lots = [await aLot({ makersLot: 'Listed 4' }), await aLot({ makersLot: 'Listed 5' })]
+    const list = (order: readonly string[]) =>
+      order.flatMap(lotId =>
+        Array.from({ length: 40 }, (_, n) => ({ lotId, kind: 'received', count: 1 + n, at: ago(9 - n / 10) })),
+      )
+    const answers = await Promise.all([bring(list(lots)), bring(list([...lots].reverse()))])
+    expect(answers.map(answer => answer.status)).toEqual([204, 204])
+    for (const lotId of lots) expect(await stock(lotId)).toBe(2 * 820)
   })
 })
 

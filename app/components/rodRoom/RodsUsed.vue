@@ -12,8 +12,14 @@ const { found: used, problem, load } = useLookedAt<RodsUsed | null>(null, rods.u
 /** What was drawn or came back meanwhile, here or at another screen, counts. */
 watch(() => rods.room.movements.map(line => line.id).join(), load)
 
+const taking = ref(false)
+function done() {
+  taking.value = false
+  return load()
+}
+
 function saveBook({ movements, names }: RodsUsed) {
-  const text = bookCsv({ movements, names, lots: rods.room.lots })
+  const text = bookCsv({ ...rods.room, movements, names })
   saveFile(new Blob([text], { type: 'text/csv' }), `rod book ${today()}.csv`)
 }
 </script>
@@ -27,7 +33,11 @@ function saveBook({ movements, names }: RodsUsed) {
   <section v-if="used" class="panel used" aria-label="Stubs">
     <h2>Stubs</h2>
     <StubLoss :used="used" />
-    <div><v-btn variant="text" @click="saveBook(used)">Book, CSV</v-btn></div>
+    <div>
+      <v-btn variant="text" @click="saveBook(used)">Book, CSV</v-btn>
+      <v-btn variant="text" @click="taking = true">Use from a list</v-btn>
+    </div>
+    <BookImport v-if="taking" @done="done" @close="taking = false" />
   </section>
 </template>
 

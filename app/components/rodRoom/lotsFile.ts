@@ -1,10 +1,8 @@
-import Papa from 'papaparse'
 import { ValidationError } from 'yup'
 import { rodLotsImportSchema, type RodLotSave, type RodRoom } from '~~/contract/rodRoom'
 import type { RodLot } from '~~/core/rodRoom'
-import { ELECTRODES, ROD_SIZES } from '~~/core/trade'
-import { plainHeading } from '~/composables/listFile'
 import { LOT_COLUMNS, type LotColumn } from '~/papers/lotColumns'
+import { classOf, diameterOf, isCalled, listRows, wholeOf } from './rodList'
 
 /** A line of a list of lots: what it says, how many rods lie there, and what is wrong with it. */
 export interface LotLine {
@@ -13,24 +11,6 @@ export interface LotLine {
   readonly lot: RodLotSave
   readonly rods: number
   readonly errors: readonly string[]
-}
-
-const columnCalled = (heading: string): LotColumn | null =>
-  (Object.keys(LOT_COLUMNS) as LotColumn[]).find(column =>
-    LOT_COLUMNS[column].some(name => plainHeading(name) === plainHeading(heading)),
-  ) ?? null
-
-/** No rod is of it. */
-const NO_SIZE = 0
-
-/** A size by how it is written: `1/8`, `1/8 in`, `3.2`, `3,2 mm`. */
-function diameterOf(written: string): number {
-  const size = written.replace(',', '.').replace(/["”]/g, '').trim().toLowerCase()
-  const found = ROD_SIZES.find(
-    ({ name, label, diameterMm, unit }) =>
-      [name, label].includes(size) || (unit === 'mm' && Number(size.replace(/\s*mm$/, '')) === diameterMm),
-  )
-  return found?.diameterMm ?? NO_SIZE
 }
 
 /** What a list leaves empty stays as it is kept, and the maker's lot as it was typed first. */
@@ -47,11 +27,8 @@ function withKept(
 const COLUMN_OF: Readonly<Partial<Record<string, LotColumn>>> = { diameterMm: 'size', boxPriceCents: 'price' }
 const columnOf = (field: string) => COLUMN_OF[field] ?? (field as LotColumn)
 
-const wholeOf = (written: string, none: number) => (written === '' ? none : Number(written))
 const centsOf = (written: string) =>
   written === '' ? null : Math.round(100 * Number(written.replace(/[^\d.,-]/g, '').replace(',', '.')))
-const classOf = (written: string) =>
-  ELECTRODES.find(row => row.classification.toLowerCase() === written.toLowerCase())?.classification ?? written
 const SAID_YES = /^(yes|y|true|1|r|x)$/i
 
 const ANY_ID = '01900000-0000-7000-8000-000000000000'
@@ -76,28 +53,14 @@ function errorsOf(lot: RodLotSave, rods: number): string[] {
 type LotsKept = Pick<RodRoom, 'lots' | 'stock'>
 const NONE_KEPT: LotsKept = { lots: [], stock: {} }
 
-const isCalled = (lot: RodLot, { classification, diameterMm, makersLot }: Omit<RodLotSave, 'place'>) =>
-  lot.classification === classification &&
-  Math.abs(lot.diameterMm - diameterMm) < SAME_SIZE_MM &&
-  lot.makersLot.toLowerCase() === makersLot.toLowerCase()
-const SAME_SIZE_MM = 0.01
-
 /**
  * A list of lots as our own goes out, or as a spreadsheet has it. Null where its first line names no column of one.
  * @param kept what the rod room has: a line that names one of its lots is a count of it
  */
 export function readLots(text: string, { lots, stock }: LotsKept = NONE_KEPT): LotLine[] | null {
-  const { data, meta } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, '').trim(), {
-    header: true,
-    skipEmptyLines: 'greedy',
-  })
-  const columns = (meta.fields ?? []).map(heading => [heading, columnCalled(heading)] as const)
-  if (!columns.some(([, column]) => column === 'classification') || data.length === 0) return null
-  return data.map(row => {
-    const of = (wanted: LotColumn) => {
-      const heading = columns.find(([, column]) => column === wanted)?.[0]
-      return (heading === undefined ? '' : (row[heading] ?? '')).trim()
-    }
+  const listed = listRows(text, LOT_COLUMNS, 'classification')
+  if (!listed) return null
+  return listed.map(of => {
     const written: RodLotSave = {
       classification: classOf(of('classification')),
       diameterMm: diameterOf(of('size')),
