@@ -173,9 +173,7 @@ const print = () => window.print()
         <span class="push" />
         <v-btn v-if="lines.length > 0" variant="text" @click="startOver">Start over</v-btn>
         <v-btn variant="text" :aria-expanded="saying" @click="saying = !saying">Planned by</v-btn>
-        <v-btn variant="text" :disabled="lines.length === 0" @click="slips">Slips</v-btn>
-        <v-btn variant="text" :disabled="lines.length === 0" @click="cards">Cards</v-btn>
-        <v-btn variant="text" @click="print">Print</v-btn>
+        <PlanPaper :none="lines.length === 0" @slips="slips" @cards="cards" @print="print" />
         <v-btn v-if="touched" variant="text" @click="leave">Leave it</v-btn>
         <v-btn variant="outlined" :loading="busy" :disabled="!touched" @click="save">Save</v-btn>
       </div>

@@ -19,8 +19,8 @@ export type BookColumn = keyof typeof BOOK_COLUMNS
 /** How a list says what happened; our own word first. */
 export const KIND_NAMES: Readonly<Record<MovementKind, readonly [string, ...string[]]>> = {
   'received': ['received', 'came', 'in'],
-  'issued': ['issued', 'drawn', 'out'],
-  'returned': ['returned', 'back', 'brought back'],
+  'issued': ['drawn', 'issued', 'out'],
+  'returned': ['back', 'returned', 'brought back'],
   're-dried': ['re-dried', 'redried'],
   'binned': ['binned', 'bin', 'scrapped'],
   'counted': ['counted', 'count'],

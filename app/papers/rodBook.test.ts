@@ -54,8 +54,8 @@ it('lots and the book go out as spreadsheets take them', () => {
   )
   const [head, drawn, back] = bookCsv(ROOM).split('\r\n')
   expect(head).toContain('stubs up to 2 in')
-  expect(drawn).toBe('2026-09-14T18:00:00Z,issued,E7018,1/8 in,"B, 2291",8,Dario Venn,4,,m,,,,,,Maren Holt')
-  expect(back).toBe('2026-09-14T20:00:00Z,returned,E7018,1/8 in,"B, 2291",0,,,,n,m,7,,,,Maren Holt')
+  expect(drawn).toBe('2026-09-14T18:00:00Z,drawn,E7018,1/8 in,"B, 2291",8,Dario Venn,4,,m,,,,,,Maren Holt')
+  expect(back).toBe('2026-09-14T20:00:00Z,back,E7018,1/8 in,"B, 2291",0,,,,n,m,7,,,,Maren Holt')
 })
 
 it('of a count it is said how many lay there, whatever was drawn since', () => {

@@ -1,7 +1,7 @@
 import Papa from 'papaparse'
 import type { RodRoom, RodsUsed } from '~~/contract/rodRoom'
 import { rodSizeOf } from '~~/core/trade'
-import { BOOK_COLUMNS, STUB_COLUMNS, type BookColumn } from './bookColumns'
+import { BOOK_COLUMNS, KIND_NAMES, STUB_COLUMNS, type BookColumn } from './bookColumns'
 import { LOT_COLUMNS, type LotColumn } from './lotColumns'
 
 /** Lots with what lies there, as a spreadsheet takes them, and as they come in again. */
@@ -45,7 +45,7 @@ export function bookCsv({ lots, stock, movements, names }: Book): string {
       const lot = lotOf.get(line.lotId)
       const said: Readonly<Record<BookColumn, string | number>> = {
         at: line.at,
-        kind: line.kind,
+        kind: KIND_NAMES[line.kind][0],
         classification: lot?.classification ?? '',
         size: lot ? rodSizeOf(lot.diameterMm).label : '',
         makersLot: lot?.makersLot ?? '',

@@ -121,11 +121,15 @@ it('a coupon is put in by two taps, and a demonstration that it misses is said',
 })
 
 it('its slips are printed, each opens that rung on the Bench, and its plates are cut', async () => {
+  const onPaper = async (what: string) => {
+    await page.getByRole('button', { name: 'On paper' }).click()
+    await page.getByText(what, { exact: true }).click()
+  }
   const downloading = page.waitForEvent('download')
-  await page.getByRole('button', { name: 'Slips' }).click()
+  await onPaper('Slips for the booths')
   expect((await downloading).suggestedFilename()).toMatch(/^Slips \d{4}-\d{2}-\d{2}\.pdf$/)
   const cards = page.waitForEvent('download')
-  await page.getByRole('button', { name: 'Cards' }).click()
+  await onPaper('Settings cards')
   expect((await cards).suggestedFilename()).toMatch(/^Cards \d{4}-\d{2}-\d{2}\.pdf$/)
   const again = page.getByRole('group', { name: 'To be taken again' })
   const toCut = page.getByRole('list', { name: 'Pieces to cut' }).getByText('for arc-strike plate')

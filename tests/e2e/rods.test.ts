@@ -196,7 +196,7 @@ it('lots come in from a list: what is wrong is said line by line, and then all c
   await use.getByText('2 of 2 lines need mending').waitFor()
   await use.getByText('who: nobody here is called Nobody Known').first().waitFor()
   await use.getByLabel('A CSV file').setInputFiles(book('Senara Quick'))
-  await use.getByText(`${day} · returned · 2 · E6010 1/8 in, lot L 88 · Senara Quick`).waitFor()
+  await use.getByText(`${day} · back · 2 · E6010 1/8 in, lot L 88 · Senara Quick`).waitFor()
   await use.getByRole('button', { name: 'Take in 2 lines' }).click()
   await expect.poll(() => use.count()).toBe(0)
   expect((await room()).stock[kept.id]).toBe(71)

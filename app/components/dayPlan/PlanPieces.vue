@@ -44,31 +44,3 @@ function takeOutOf(taken: PieceKind) {
     </form>
   </div>
 </template>
-
-<style scoped>
-.part {
-  display: grid;
-  gap: 8px;
-  align-content: start;
-}
-h3 {
-  font-weight: 650;
-}
-.fields {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  align-items: center;
-}
-.fields > .v-input {
-  flex: 1 1 110px;
-}
-.fields > .wide {
-  flex-basis: 100%;
-}
-li {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-}
-</style>

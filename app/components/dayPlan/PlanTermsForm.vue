@@ -140,27 +140,27 @@ const withoutPair = (n: number) => emit('change', { pairs: props.terms.pairs.fil
   grid-template-columns: repeat(auto-fit, minmax(280px, 1fr));
   gap: 14px 24px;
 }
-.part {
+.terms :deep(.part) {
   display: grid;
   gap: 8px;
   align-content: start;
 }
-h3 {
+.terms :deep(h3) {
   font-weight: 650;
 }
-.fields {
+.terms :deep(.fields) {
   display: flex;
   flex-wrap: wrap;
   gap: 8px;
   align-items: center;
 }
-.fields > .v-input {
+.terms :deep(.fields > .v-input) {
   flex: 1 1 110px;
 }
-.fields > .wide {
+.terms :deep(.fields > .wide) {
   flex-basis: 100%;
 }
-li {
+.terms :deep(li) {
   display: flex;
   justify-content: space-between;
   align-items: center;

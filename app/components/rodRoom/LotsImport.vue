@@ -2,7 +2,6 @@
 import { v7 as uuid } from 'uuid'
 import { lotName } from '~~/core/rodRoom'
 import { useFieldErrors } from '~/composables/fieldErrors'
-import { decodeText } from '~/composables/listFile'
 import { LOT_COLUMNS } from '~/papers/lotColumns'
 import { useRods } from '~/stores/rods'
 import { readLots, type LotLine } from './lotsFile'
@@ -14,11 +13,8 @@ import { readLots, type LotLine } from './lotsFile'
 const emit = defineEmits<{ done: []; close: [] }>()
 const rods = useRods()
 const { message, busy, attempt } = useFieldErrors()
-const problem = ref('')
 /** Each with the ids that it comes in by, so that a second try is the same lots. */
 const lines = shallowRef<readonly (LotLine & { id: string; lineId: string })[]>([])
-const wrong = computed(() => lines.value.filter(line => line.errors.length > 0).length)
-const MOST_BYTES = 300_000
 const COLUMNS = Object.values(LOT_COLUMNS)
   .map(([ours]) => ours)
   .join(', ')
@@ -32,12 +28,10 @@ function rodsSaid({ keptAs, rods: count }: Pick<LotLine, 'keptAs' | 'rods'>): st
     : `counted ${count}, ${Math.abs(off)} ${off < 0 ? 'fewer' : 'more'} than the book says`
 }
 
-async function take(event: Event) {
-  const file = (event.target as HTMLInputElement).files?.[0]
-  if (!file) return
-  const found = file.size <= MOST_BYTES ? readLots(decodeText(await file.arrayBuffer()), rods.room) : null
-  problem.value = found ? '' : 'No lots are found in it: its first line names the columns, one of them “rod”.'
+function read(text: string): boolean {
+  const found = readLots(text, rods.room)
   lines.value = (found ?? []).map(line => ({ ...line, id: line.keptAs ?? uuid(), lineId: uuid() }))
+  return found !== null
 }
 async function bringIn() {
   const lots = lines.value.map(({ id, lineId, lot, rods: count, keptAs }) => {
@@ -48,54 +42,35 @@ async function bringIn() {
 </script>
 
 <template>
-  <FormDialog
+  <ListImport
     heading="Lots from a list"
     :save="`Take in ${lines.length || ''} ${lines.length === 1 ? 'lot' : 'lots'}`"
+    :lines="lines"
+    :read="read"
+    nothing="No lots are found in it: its first line names the columns, one of them “rod”."
     :message="message"
     :busy="busy"
-    :width="620"
-    @submit="lines.length > 0 && wrong === 0 ? bringIn() : undefined"
+    @bring="bringIn"
     @close="$emit('close')"
   >
-    <p v-if="lines.length === 0" class="quiet">
+    <template #columns>
       Its first line names the columns, as our own list has them: {{ COLUMNS }}. A spreadsheet’s own names do as well. A
       lot that is kept already is counted by it: rod, size, maker’s lot and rods there are enough.
-    </p>
-    <label class="file">A CSV file<input type="file" accept=".csv,.txt,text/csv" @change="take" /></label>
-    <p v-if="problem" role="alert" class="alert">{{ problem }}</p>
-    <p v-if="wrong > 0" role="alert" class="alert">
-      {{ wrong }} of {{ lines.length }} lines need mending in the list; none is taken in until then.
-    </p>
-    <ul>
-      <li v-for="line in lines" :key="line.id">
-        <template v-if="line.errors.length === 0"
-          ><b>{{ lotName(line.lot) }}</b> <span class="quiet num">{{ rodsSaid(line) }}</span></template
-        >
-        <template v-else
-          ><b>{{ line.lot.classification }} {{ line.lot.makersLot }}</b>
-          <span class="alert">{{ line.errors.join('. ') }}</span></template
-        >
-      </li>
-    </ul>
-  </FormDialog>
+    </template>
+    <li v-for="line in lines" :key="line.id">
+      <template v-if="line.errors.length === 0"
+        ><b>{{ lotName(line.lot) }}</b> <span class="quiet num">{{ rodsSaid(line) }}</span></template
+      >
+      <template v-else
+        ><b>{{ line.lot.classification }} {{ line.lot.makersLot }}</b>
+        <p class="wrong">{{ line.errors.join('. ') }}</p></template
+      >
+    </li>
+  </ListImport>
 </template>
 
 <style scoped>
-.file {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 8px 14px;
-}
-ul {
-  max-height: 46dvh;
-  overflow: auto;
-}
-li {
-  padding: 8px 0;
-  border-top: 1px solid var(--line);
-}
-.alert {
+.wrong {
   color: var(--poor);
   font-weight: 550;
 }

@@ -38,7 +38,7 @@ describe('a list of what happened to rods', () => {
     })
     expect(drawn!.line.at).toBe('2026-09-14T12:00:00.000Z')
     expect(back!.line).toMatchObject({ kind: 'returned', count: 3, stubs: { 'to 2': 5 }, handfulId: drawn!.line.id })
-    expect(drawn!.says).toBe('2026-09-14 · issued · 8 · E7018 1/8 in, lot R 2291 · Senara Quick')
+    expect(drawn!.says).toBe('2026-09-14 · drawn · 8 · E7018 1/8 in, lot R 2291 · Senara Quick')
   })
   it('has the same numbers when it is read again, and each of two lines alike its own', () => {
     const ids = (text: string) => read(text).map(one => one.line.id)
@@ -52,7 +52,7 @@ describe('a list of what happened to rods', () => {
   })
   it.each([
     ['issued,2026-09-14,E7018,,R 9,4,', ['E7018 lot R 9 is not kept: take it in first']],
-    ['burnt,2026-09-14,E7018,,R 2291,4,', [expect.stringContaining('what: “burnt” is none of received, issued')]],
+    ['burnt,2026-09-14,E7018,,R 2291,4,', [expect.stringContaining('what: “burnt” is none of received, drawn')]],
     ['issued,14/9,E7018,,R 2291,4,', ['when is a date like 2026-09-14']],
     ['issued,2026-09-14,E7018,,R 2291,4,Nobody Known', ['who: nobody here is called Nobody Known']],
     ['returned,2026-09-14,E7018,,R 2291,4,', ['No rods of that lot are drawn before it on the list']],

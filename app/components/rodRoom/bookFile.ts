@@ -80,7 +80,13 @@ export function readBook(text: string, known: Known): BookLine[] | null {
     }
     const faults = [
       ...errors,
-      ...(kind ? [] : [`what: “${of('kind')}” is none of ${Object.keys(KIND_NAMES).join(', ')}`]),
+      ...(kind
+        ? []
+        : [
+            `what: “${of('kind')}” is none of ${Object.values(KIND_NAMES)
+              .map(([ours]) => ours)
+              .join(', ')}`,
+          ]),
       ...(at ? [] : ['when is a date like 2026-09-14']),
       ...(of('who') === '' || student ? [] : [`who: nobody here is called ${of('who')}`]),
       ...(kind && OF_HANDFUL.includes(kind) && !handful ? ['No rods of that lot are drawn before it on the list'] : []),
