@@ -189,6 +189,8 @@ export interface RodRoom {
 /** What `GET /api/rods/used` answers: the book of the last weeks, and the coupons that were run. */
 export interface RodsUsed extends Pick<RodRoom, 'movements' | 'names'> {
   readonly runs: readonly CouponsRun[]
+  /** The section of each student who is named, by its name. */
+  readonly sections: Readonly<Record<string, string>>
 }
 
 /** What `GET /api/rods/ahead` answers: what the school will use of each kind, for as long as its rods are to last. */

@@ -61,13 +61,13 @@ const form = ref<'lot' | 'list' | null>(null)
       <div class="hand">
         <RodIssue :students="here" />
         <RodsDrawn :drawn="drawn" />
-        <RodsUsed />
       </div>
       <div class="store">
         <RodStore />
         <OvenPanel :now="now" />
         <RodUse />
       </div>
+      <RodsUsed />
     </div>
     <LotsImport v-if="form === 'list'" @done="form = null" @close="form = null" />
     <RodLotForm v-if="form === 'lot'" :lot="null" @done="form = null" @close="form = null" />

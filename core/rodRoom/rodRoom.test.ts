@@ -9,6 +9,7 @@ import {
   stockOf,
   storedHow,
   stubLoss,
+  stubLossBy,
   weeklyUse,
   type RodMovement,
 } from '.'
@@ -191,6 +192,25 @@ describe('stubs', () => {
     expect(stubLoss(mixed, [LOT])!.share).toBeCloseTo((6 * 1.75 + 2 * 8) / (8 * 14), 9)
     expect(stubLoss(mixed, [{ ...LOT, boxPriceCents: null }])!.cents).toBeNull()
     expect(stubLoss([line(0, 'returned', 3)], [LOT])).toBeNull()
+  })
+
+  it('by what its lines belong to; what is nobody’s, and what nobody counted, is left out', () => {
+    const book = [
+      line(0, 'returned', 0, { studentId: 'b', stubs: { 'to 2': 4 } }),
+      line(1, 'returned', 0, { studentId: 'a', stubs: { '4 to 6': 2 } }),
+      line(2, 'returned', 0, { studentId: 'b', stubs: { 'over 6': 4 } }),
+      line(3, 'returned', 2, { studentId: 'c' }),
+      line(4, 'returned', 0, { stubs: { 'to 2': 9 } }),
+    ]
+    const by = stubLossBy(book, [LOT], ({ studentId }) => studentId ?? null)
+    expect(by.map(({ group, loss }) => [group, loss.rods, loss.kept])).toEqual([
+      ['a', 2, 2],
+      ['b', 8, 4],
+    ])
+    expect(by[1]!.loss.share).toBeCloseTo((4 * 1.75 + 4 * 8) / (8 * 14), 9)
+    // Together they are what is said of all.
+    const all = stubLossBy(book, [LOT], () => 'all')[0]!.loss
+    expect(all).toEqual(stubLoss(book, [LOT]))
   })
 })
 

@@ -136,3 +136,25 @@ export function stubLoss(movements: readonly RodMovement[], lots: readonly RodLo
   }
   return rods === 0 ? null : { rods, share: lost / whole, cents: cents === null ? null : Math.round(cents), kept }
 }
+
+/**
+ * What stubs cost by what their lines belong to: a student, a section, a week; in the order of their names.
+ * @param groupOf what a line belongs to; null for what is told of nobody
+ */
+export function stubLossBy(
+  movements: readonly RodMovement[],
+  lots: readonly RodLot[],
+  groupOf: (line: RodMovement) => string | null,
+): { readonly group: string; readonly loss: StubLoss }[] {
+  const groups = new Map<string, RodMovement[]>()
+  for (const line of movements.filter(one => one.stubs)) {
+    const group = groupOf(line)
+    if (group !== null) groups.set(group, [...(groups.get(group) ?? []), line])
+  }
+  return [...groups]
+    .sort(([one], [other]) => one.localeCompare(other))
+    .flatMap(([group, own]) => {
+      const loss = stubLoss(own, lots)
+      return loss ? [{ group, loss }] : []
+    })
+}

@@ -102,10 +102,23 @@ export async function namedTo(taught: readonly string[] | null, lines: readonly 
   }
 }
 
+/** The name of each student's section. */
+async function sectionsOf(ids: readonly string[]): Promise<Record<string, string>> {
+  if (ids.length === 0) return {}
+  const found = await rows<{ id: string; name: string }>(
+    database(),
+    `SELECT student.id, section.name FROM student JOIN section ON section.id = section_id
+    WHERE student.id IN (${marks(ids)})`,
+    ids,
+  )
+  return Object.fromEntries(found.map(row => [row.id, row.name]))
+}
+
 /** What was used in the last weeks: the book, and the coupons that were run. */
 export async function findRodsUsed(taught: readonly string[] | null): Promise<RodsUsed> {
   const [lines, runs] = await Promise.all([bookOfWeeks(), couponsRun(taught)])
-  return { ...(await namedTo(taught, lines)), runs }
+  const told = await namedTo(taught, lines)
+  return { ...told, runs, sections: await sectionsOf(Object.keys(told.names)) }
 }
 
 /**

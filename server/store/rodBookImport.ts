@@ -30,7 +30,7 @@ export async function importBook(
   { lines }: RodBookImport,
   by: { readonly name: string; readonly now: Date },
 ): Promise<LineRefused | null> {
-  const [{ rules }, lots, students] = await Promise.all([currentRules(), allLots(), everyStudent(lines)])
+  const [{ rules }, lots, students] = await Promise.all([currentRules(), allLots(), studentsAmong(lines)])
   const lotOf = new Map(lots.map(lot => [lot.id, lot]))
   const refuse = (line: number, field: LineRefused['field'], why: string) => new Refused({ line, field, why })
   try {
@@ -62,7 +62,7 @@ export async function importBook(
   }
 }
 
-async function everyStudent(lines: RodBookImport['lines']): Promise<ReadonlySet<string>> {
+async function studentsAmong(lines: RodBookImport['lines']): Promise<ReadonlySet<string>> {
   const ids = [...new Set(lines.flatMap(({ studentId }) => studentId ?? []))]
   if (ids.length === 0) return new Set()
   const found = await rows<{ id: string }>(

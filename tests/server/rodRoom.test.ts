@@ -253,7 +253,9 @@ describe('what a screen is told of the book', () => {
     expect((await rods()).stock[lotId]).toBe(90 - 4 * 8 + 5)
     const book = (await used()).movements.filter(line => line.lotId === lotId)
     expect(book.map(line => line.id).sort()).toEqual([...all].sort())
-    expect((await used()).names[school.mine.id]).toBe(school.mine.name)
+    const { names, sections } = await used()
+    expect([names[school.mine.id], sections[school.mine.id]]).toEqual([school.mine.name, school.section.name])
+    expect(Object.keys(sections).sort()).toEqual(Object.keys(names).sort())
     // Past the weeks of the book nothing is told of it, and the stock stands.
     for (const id of all) await longAgo(id, 24 * 80)
     expect(await lines(lotId)).toEqual([])

@@ -69,24 +69,4 @@ const of = ({ coupons }: Pick<RodsTaken, 'coupons'>) => `${coupons} ${coupons ==
   display: grid;
   gap: 8px;
 }
-table {
-  font-size: 0.95rem;
-}
-th,
-td {
-  padding: 3px 0 3px 12px;
-  text-align: right;
-  font-weight: 400;
-}
-th:first-child {
-  padding-left: 0;
-  text-align: left;
-}
-thead th {
-  color: var(--quiet);
-  font-size: 0.85rem;
-}
-tbody th {
-  font-weight: 600;
-}
 </style>
