@@ -3,6 +3,7 @@ import { once } from 'node:events'
 import { setTimeout } from 'node:timers/promises'
 import { needBuild } from './build.mjs'
 import { DEMO_ENV, sayAccounts } from './demoAccounts.mjs'
+import { fillDemo } from './fillDemo.mjs'
 import { startGalera } from './galera.mjs'
 import { startMariadb } from './mariadb.mjs'
 import { needDebian, needNpm } from './packages.mjs'
@@ -20,7 +21,7 @@ async function grownSchool(dir) {
   const env = { FUSILIS_DB_URL: database.ownerUrl }
   try {
     await step('Bringing the database up to date', () => runTask('migrate', [], { env }))
-    await step('Filling the demo school, if it is empty', () => runTask('fillDemo', [], { env }))
+    await step('Filling the demo school, if it is empty', () => fillDemo(database))
   } finally {
     await database.stop()
   }

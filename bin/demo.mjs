@@ -2,6 +2,7 @@
 import { rm } from 'node:fs/promises'
 import { needBuild } from './build.mjs'
 import { DEMO_ENV, sayAccounts } from './demoAccounts.mjs'
+import { fillDemo } from './fillDemo.mjs'
 import { folderOf, openSchoolDatabase } from './schoolDatabase.mjs'
 import { needNpm } from './packages.mjs'
 import { runTask } from './run.mjs'
@@ -18,7 +19,7 @@ await main(async () => {
   const env = { FUSILIS_DB_URL: database.ownerUrl }
   try {
     await step('Bringing the database up to date', () => runTask('migrate', [], { env }))
-    await step('Filling the demo school, if it is empty', () => runTask('fillDemo', [], { env }))
+    await step('Filling the demo school, if it is empty', () => fillDemo(database))
     const server = await serve({
       dir,
       url: database.url,

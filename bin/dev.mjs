@@ -1,5 +1,6 @@
 #!/usr/bin/env node
 import { DEMO_ENV } from './demoAccounts.mjs'
+import { fillDemo } from './fillDemo.mjs'
 import { folderOf, openSchoolDatabase } from './schoolDatabase.mjs'
 import { needNpm } from './packages.mjs'
 import { run, runTask } from './run.mjs'
@@ -16,7 +17,7 @@ await main(async () => {
   }
   try {
     await step('Bringing the database up to date', () => runTask('migrate', [], { env: asOwner }))
-    await step('Filling the demo school, if it is empty', () => runTask('fillDemo', [], { env: asOwner }))
+    await step('Filling the demo school, if it is empty', () => fillDemo(database))
     process.once('SIGINT', () => {})
     await run('npx', ['nuxt', 'dev'], { env, show: true })
   } finally {

@@ -124,6 +124,7 @@ export async function startMariadb(dir, { durable = true, port: wanted = null } 
   const ownerUrl = urlOf('fusilis_owner')
   await tellDatabase(dir, ownerUrl)
   return {
+    ours: true,
     url: urlOf('fusilis'),
     ownerUrl,
     ended: server.ended,

@@ -2,6 +2,7 @@ import { mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { needBuild } from './build.mjs'
 import { DEMO_ENV } from './demoAccounts.mjs'
+import { fillDemo } from './fillDemo.mjs'
 import { freePort, startMariadb } from './mariadb.mjs'
 import { needDebian, needNpm } from './packages.mjs'
 import { runTask } from './run.mjs'
@@ -24,7 +25,7 @@ export async function withScratchSchool(work, { durable = true } = {}) {
   try {
     await step('Growing the demo school', async () => {
       await runTask('migrate', [], { env })
-      await runTask('fillDemo', [], { env })
+      await fillDemo(database)
     })
     await work({
       env,

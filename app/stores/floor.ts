@@ -48,7 +48,7 @@ export const useFloor = defineStore('floor', () => {
    */
   async function follow(serial: number | null = null): Promise<void> {
     const id = sectionId.value
-    if (!id || (serial !== null && serial <= told.value.serial)) return
+    if (!id || serial === told.value.serial) return
     const now = await queueOf(id)
     const [left, standing] = await Promise.all([remarksOf(id), boothsOf(id)])
     leftRemarks.value = left

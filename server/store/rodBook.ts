@@ -1,3 +1,4 @@
+import { classDayAt, type SchoolClock } from '../../core/calendar'
 import type { MovementKind, RodMovement, Stubs } from '../../core/rodRoom'
 import { BOOK_WEEKS, type RodsUsed } from '../../contract/rodRoom'
 import { couponsRun } from './couponsRun'
@@ -145,4 +146,13 @@ export async function insertLine(on: Queries, line: RodMovement): Promise<void> 
     ORDER BY noted_at, id LIMIT 1`,
     [line.rods, line.lotId, toDateTime(new Date(line.at)), line.id],
   )
+}
+
+/** Whoever draws from a lot whose boxes are all sealed opens the first of them, that day. */
+export async function openLot(on: Queries, { kind, lotId, at }: RodMovement, clock: SchoolClock): Promise<void> {
+  if (kind !== 'issued') return
+  await run(on, 'UPDATE rod_lot SET opened_on = GREATEST(received_on, ?) WHERE id = ? AND opened_on IS NULL', [
+    classDayAt(new Date(at), clock),
+    lotId,
+  ])
 }

@@ -4,8 +4,9 @@ import { database, inTransaction, rows, type Queries } from './database'
 import { noteEverySection } from './floorSerial'
 import { takeGuard } from './guard'
 import { currentRules } from './houseRules'
-import { bookOfLot, insertLine } from './rodBook'
+import { bookOfLot, insertLine, openLot } from './rodBook'
 import { allLots } from './rodRoom'
+import { schoolClock } from './school'
 
 /** Which line of a list cannot stand in the book, and why. */
 export interface LineRefused {
@@ -30,7 +31,12 @@ export async function importBook(
   { lines }: RodBookImport,
   by: { readonly name: string; readonly now: Date },
 ): Promise<LineRefused | null> {
-  const [{ rules }, lots, students] = await Promise.all([currentRules(), allLots(), studentsAmong(lines)])
+  const [{ rules }, clock, lots, students] = await Promise.all([
+    currentRules(),
+    schoolClock(),
+    allLots(),
+    studentsAmong(lines),
+  ])
   const lotOf = new Map(lots.map(lot => [lot.id, lot]))
   const refuse = (line: number, field: LineRefused['field'], why: string) => new Refused({ line, field, why })
   try {
@@ -51,6 +57,7 @@ export async function importBook(
         const why = movementFault(line, lotOf.get(said.lotId)!, own, terms)
         if (why) throw refuse(n, '.kind', why)
         await insertLine(on, line)
+        await openLot(on, line, clock)
         book.add(line)
       }
       await noteEverySection(on)

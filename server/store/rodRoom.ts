@@ -1,5 +1,4 @@
 import { subDays } from 'date-fns'
-import type { ClassDay } from '../../core/calendar'
 import {
   bookLine,
   bookUntil,
@@ -19,8 +18,8 @@ import { database, inTransaction, rows, run, toDateTime, toIso, type Queries } f
 import { noteEverySection } from './floorSerial'
 import { takeGuard } from './guard'
 import { currentRules } from './houseRules'
-import { bookOfLot, DRAWN_DAYS, insertLine, linesInHand, linesLatelyDrawn, namedTo } from './rodBook'
-import { schoolDay } from './school'
+import { bookOfLot, DRAWN_DAYS, insertLine, linesInHand, linesLatelyDrawn, namedTo, openLot } from './rodBook'
+import { schoolClock } from './school'
 
 /** Who writes into the book, and when. */
 interface Doer {
@@ -190,7 +189,7 @@ export type Written =
  * @returns null where there is no such lot
  */
 export async function writeMovement(id: string, save: SaidOfRods, by: Doer): Promise<Written | null> {
-  const [{ rules }, day] = await Promise.all([currentRules(), schoolDay(by.now)])
+  const [{ rules }, clock] = await Promise.all([currentRules(), schoolClock()])
   return inTransaction(database(), async on => {
     const [row] = await rows<LotRow>(on, `SELECT ${LOT} FROM rod_lot WHERE id = ?`, [save.lotId])
     if (!row) return null
@@ -203,15 +202,11 @@ export async function writeMovement(id: string, save: SaidOfRods, by: Doer): Pro
     const why = movementFault(line, toLot(row), book, { houseHours: rules.exposureHours, now: by.now })
     if (why) return { is: 'refused', why }
     await insertLine(on, line)
-    if (line.kind === 'issued' && row.opened_on === null) await openLot(on, save.lotId, day)
+    await openLot(on, line, clock)
     await noteEverySection(on)
     return { is: 'written', stock: countAfter(book, line) ? stock : stock + line.rods }
   })
 }
-
-/** Whoever draws from a lot whose boxes are all sealed opens the first of them. */
-const openLot = (on: Queries, id: string, day: ClassDay) =>
-  run(on, 'UPDATE rod_lot SET opened_on = GREATEST(received_on, ?) WHERE id = ? AND opened_on IS NULL', [day, id])
 
 /** Notes how an oven is; the same again is one reading. */
 export async function noteOven(id: string, { oven, celsius, doorOpen }: OvenReadingSave, by: Doer): Promise<void> {

@@ -293,6 +293,9 @@ describe('what happened to rods, from a list', () => {
       ['returned', 2, school.mine.id],
     ])
     expect(own[1]!.at.slice(0, 10)).toBe(ago(20).slice(0, 10))
+    // Its first box was opened when it was first drawn from, not when that was written down.
+    const opened = (await rods()).lots.find(lot => lot.id === lotId)!.openedOn
+    expect(opened).toBe(own[1]!.at.slice(0, 10))
   })
   it('leaves what was counted since as it was counted, by whatever way it is written down', async () => {
     const lotId = await aLot({ makersLot: 'Listed 2' })

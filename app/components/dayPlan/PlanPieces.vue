@@ -12,8 +12,9 @@ const there = ref('')
 const counted = computed(() => PIECES.filter(one => props.pieces[one.kind] !== undefined))
 function count() {
   const many = Math.round(Number(there.value))
+  if (!(many >= 0 && many <= MOST)) return
+  emit('change', { ...props.pieces, [kind.value]: many })
   there.value = ''
-  if (many >= 0 && many <= MOST) emit('change', { ...props.pieces, [kind.value]: many })
 }
 function takeOutOf(taken: PieceKind) {
   const { [taken]: _, ...others } = props.pieces

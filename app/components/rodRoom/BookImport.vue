@@ -58,10 +58,3 @@ async function bringIn() {
     </li>
   </ListImport>
 </template>
-
-<style scoped>
-.wrong {
-  color: var(--poor);
-  font-weight: 550;
-}
-</style>

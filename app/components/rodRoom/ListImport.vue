@@ -63,7 +63,8 @@ ul {
   padding: 8px 0;
   border-top: 1px solid var(--line);
 }
-.alert {
+.alert,
+:slotted(.wrong) {
   color: var(--poor);
   font-weight: 550;
 }

@@ -1,0 +1,9 @@
+import { runTask } from './run.mjs'
+
+/**
+ * Fills the made-up school, if the database is empty. A server that is ours alone need not wait for its disk at each
+ * save meanwhile; one that others use too is left as it is set.
+ * @param {{ ownerUrl: string, ours?: boolean }} database
+ */
+export const fillDemo = ({ ownerUrl, ours = false }) =>
+  runTask('fillDemo', ours ? ['--ours'] : [], { env: { FUSILIS_DB_URL: ownerUrl } })
