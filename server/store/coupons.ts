@@ -85,7 +85,7 @@ async function writeCoupon(
 ): Promise<SavedCoupon> {
   const { id, document, by, version } = next
   const row = {
-    ...(await writeDerived(on, id, document, rules, await testCriteria(), before?.document.studentId ?? null)),
+    ...(await writeDerived(on, id, document, rules, await testCriteria(on), before?.document.studentId ?? null)),
     ...rowOf(next),
   }
   if (before) await updateRow(on, 'coupon', id, row)

@@ -1,3 +1,4 @@
+import { AsyncLocalStorage } from 'node:async_hooks'
 import type { PoolConnection, ResultSetHeader, RowDataPacket } from 'mysql2/promise'
 import { isLost, worthAnotherTry } from './databaseTrouble'
 import { mayTryAgain, openDatabase, type Database, type Queries } from './nodes'
@@ -5,9 +6,16 @@ import { mayTryAgain, openDatabase, type Database, type Queries } from './nodes'
 export type { Queries } from './nodes'
 
 let shared: Database | null = null
+/** Set while a transaction's work is done. */
+const transaction = new AsyncLocalStorage<true>()
 
-/** The database of this process, opened on first use at `FUSILIS_DB_URL`. */
+/**
+ * The database of this process, opened on first use at `FUSILIS_DB_URL`.
+ * @throws Error within a transaction, which has a connection: where each of many holds one and waits for another, none
+ * ever comes free
+ */
 export function database(): Database {
+  if (transaction.getStore()) throw new Error('A transaction asks on its own connection, and on no other')
   shared ??= openDatabase(process.env.FUSILIS_DB_URL ?? '')
   return shared
 }
@@ -94,7 +102,7 @@ export async function inTransaction<T>(on: Database, work: (on: PoolConnection) 
     let keeping = false
     try {
       await connection.beginTransaction()
-      const result = await work(connection)
+      const result = await transaction.run(true, () => work(connection))
       keeping = true
       await connection.commit()
       return result

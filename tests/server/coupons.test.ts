@@ -55,6 +55,12 @@ describe('saving', () => {
     )
   })
 
+  it('more at once than the server has connections are saved, none waiting for another', async () => {
+    const ids = Array.from({ length: 40 }, () => uuid())
+    const answers = await Promise.all(ids.map(id => save(id, coupon())))
+    expect(answers.map(answer => answer.status)).toEqual(ids.map(() => 200))
+  })
+
   it('keeps the version before, who, when and why', async () => {
     const id = uuid()
     await save(id, coupon())
