@@ -1,13 +1,13 @@
 import { computed, ref } from 'vue'
-import { planStack, type JointShape, type StackPlan, type StackPlanner } from '~~/core/deposit'
+import type { JointShape, StackPlan, StackPlanner } from '~~/core/deposit'
 import { housePlanner } from '~~/core/setup'
 import { ROD_SIZES, type PadPosition } from '~~/core/trade'
 import { inches } from '~~/core/units'
 import { choice, length, numeric, type SheetInput } from '~~/core/working'
 import { useHouseRules } from '~/stores/houseRules'
-import { messageOf } from '~/stores/request'
 import { PAD_INPUTS } from './padCard'
 import { useSheetForm } from './sheetForm'
+import { useStackWorker } from './stackWorker'
 
 const KINDS = ['V, backing', 'V, open root', 'double V', 'U', 'T fillet'] as const
 const INPUTS: readonly SheetInput[] = [
@@ -94,14 +94,11 @@ export function useStackCase() {
     ),
     aims: aims.value,
   }))
-  const outcome = computed<{ plan: StackPlan } | { problem: string }>(() => {
-    try {
-      return { plan: planStack(planner.value) }
-    } catch (error) {
-      return { problem: messageOf(error) }
-    }
-  })
-  const plan = computed(() => ('plan' in outcome.value ? outcome.value.plan : null))
+  const planned = useStackWorker(() => planner.value)
+  const plan = computed<StackPlan | null>(() => (planned.value && 'plan' in planned.value ? planned.value.plan : null))
+  const problem = computed(() => (planned.value && 'problem' in planned.value ? planned.value.problem : null))
+  /** The joint that was planned, which is drawn; what is asked for may be a moment ahead of it. */
+  const drawn = computed(() => planned.value?.planner.shape ?? shape.value)
 
-  return { form, of, kind, aims, fields, set, shape, rod, position, outcome, plan }
+  return { form, of, kind, aims, fields, set, drawn, rod, position, plan, problem }
 }

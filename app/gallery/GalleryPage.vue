@@ -60,7 +60,7 @@ const STATES: readonly TestState[] = ['planned', 'under way', 'for visual', 'for
       </ul>
       <ul class="grid wide">
         <li v-for="one in stacks" :key="one.name">
-          <StackDrawing :plan="one.plan" :shape="one.shape" :laid="one.plan.beads.length" unit="in" />
+          <StackDrawing :plan="one.plan" :shape="one.shape" :aims="{}" :laid="one.plan.beads.length" unit="in" />
           <small>{{ one.name }}, {{ one.plan.beads.length }} beads</small>
         </li>
       </ul>

@@ -44,7 +44,7 @@ for (let n = 0; n < ROUNDS; n++) {
 }
 const late = (kind: keyof typeof taken) => quantile(taken[kind].slice(ROUNDS / 10), 0.95)
 console.log(
-  `replanning a 1 in groove after a drag: p95 ${(late('thick') / AIM_MS).toFixed(2)} of 50 ms (${(late('thick') / FRAME_MS).toFixed(2)} of a frame, ${times(late('thick') / late('thin'))} a 3/8 in groove, ${planStack(thick).beads.length} beads)`,
+  `replanning a 1 in groove after a drag, beside the page: p95 ${(late('thick') / AIM_MS).toFixed(2)} of 50 ms (${(late('thick') / FRAME_MS).toFixed(2)} of a frame, ${times(late('thick') / late('thin'))} a 3/8 in groove, ${planStack(thick).beads.length} beads)`,
 )
 console.log(
   `replanning a pad under a slider: p95 ${(late('pad') / FRAME_MS).toFixed(3)} of a frame (${ms(late('pad'))})`,

@@ -75,7 +75,11 @@ export function skillFrom(curve: SchoolCurve, rows: readonly Trial[], today: num
   }
 }
 
-const dot = (a: readonly number[], b: readonly number[]) => a.reduce((sum, value, i) => sum + value * b[i]!, 0)
+function dot(a: readonly number[], b: readonly number[]): number {
+  let sum = 0
+  for (let i = 0; i < a.length; i++) sum += a[i]! * b[i]!
+  return sum
+}
 const fromCurve = (curve: SchoolCurve, cell: SkillCell, when: When) => dot(features(cell, when), curve.weights)
 
 /** Where a cell stands on the logit scale: mean and standard deviation. */

@@ -21,6 +21,27 @@ const STEPS = 25
 const SETTLED = 1e-8
 
 /**
+ * The values that are not 0, row after row, and where in its row each stands: most only say which of many kinds a row
+ * is, or whose. A row's own begin at its `from`.
+ */
+function withoutZeros(rows: readonly LogisticRow[]) {
+  const most = rows.reduce((sum, row) => sum + row.x.length, 0)
+  const at = new Uint32Array(most)
+  const values = new Float64Array(most)
+  const from = new Uint32Array(rows.length + 1)
+  let next = 0
+  rows.forEach(({ x }, n) => {
+    for (let i = 0; i < x.length; i++) {
+      if (x[i] === 0) continue
+      at[next] = i
+      values[next++] = x[i]!
+    }
+    from[n + 1] = next
+  })
+  return { at, values, from }
+}
+
+/**
  * Logistic regression with independent normal priors, by Newton's method; the posterior is taken as normal at its mode.
  * Source: penalised maximum likelihood, as in any text (McCullagh and Nelder 1989); checked against the closed form
  * of one coefficient.
@@ -35,21 +56,30 @@ export function fitLogistic(
 ): LogisticBelief {
   const size = prior.length
   if (rows.some(row => row.x.length !== size)) throw new RangeError(`Every row has ${size} values`)
+  const filled = withoutZeros(rows)
   const precision = prior.map(({ deviation }) => 1 / deviation ** 2)
   let mean = prior.map(row => row.mean)
   let factor = cholesky(precision.map((value, i) => precision.map((_, j) => (i === j ? value : 0))))
   for (let step = 0; step < STEPS; step++) {
-    const hessian = Array.from({ length: size }, (_, i) =>
-      Array.from({ length: size }, (_, j) => (i === j ? precision[i]! : 0)),
-    )
+    const hessian = Array.from({ length: size }, (_, i) => {
+      const row = new Array<number>(size).fill(0)
+      row[i] = precision[i]!
+      return row
+    })
     const gradient = mean.map((value, i) => precision[i]! * (prior[i]!.mean - value))
-    for (const { x, tried, sound } of rows) {
-      const p = logistic(x.reduce((sum, value, i) => sum + value * mean[i]!, 0))
-      const [off, weight] = [sound - tried * p, tried * p * (1 - p)]
-      for (let i = 0; i < size; i++) {
-        if (x[i] === 0) continue
-        gradient[i]! += x[i]! * off
-        for (let j = 0; j <= i; j++) hessian[i]![j]! += weight * x[i]! * x[j]!
+    for (let n = 0; n < rows.length; n++) {
+      const [from, to] = [filled.from[n]!, filled.from[n + 1]!]
+      let logit = 0
+      for (let k = from; k < to; k++) logit += filled.values[k]! * mean[filled.at[k]!]!
+      const p = logistic(logit)
+      const { tried, sound } = rows[n]!
+      const off = sound - tried * p
+      const weight = tried * p * (1 - p)
+      for (let k = from; k < to; k++) {
+        gradient[filled.at[k]!]! += filled.values[k]! * off
+        const row = hessian[filled.at[k]!]!
+        const weighted = weight * filled.values[k]!
+        for (let m = from; m <= k; m++) row[filled.at[m]!]! += weighted * filled.values[m]!
       }
     }
     for (let i = 0; i < size; i++) for (let j = 0; j < i; j++) hessian[j]![i] = hessian[i]![j]!

@@ -50,12 +50,13 @@ const comparedWith = (on: Queries, { id }: Saved) =>
 
 /** The next coupon that would look back on this one; none where it is the newest. */
 async function nextOfItsKind(on: Queries, { id, document }: Saved) {
+  // Said in two parts: a comparison of both at once finds no index, and reads the student's every coupon.
   const found = await rows<{ id: string; document: unknown }>(
     on,
     `SELECT id, document FROM coupon
-    WHERE student_id = ? AND (class_day, id) > (?, ?) AND position = ?
+    WHERE student_id = ? AND class_day >= ? AND (class_day > ? OR id > ?) AND position = ?
     ORDER BY class_day, id LIMIT ${LOOKED_BACK}`,
-    [document.studentId, document.classDay, id, document.ticket.position],
+    [document.studentId, document.classDay, document.classDay, id, document.ticket.position],
   )
   return found.filter(row => ofOneKind(document, fromJson<CouponDocument>(row.document))).slice(0, 1)
 }
@@ -65,9 +66,9 @@ async function writeCourse(on: Queries, { id, document, rules }: Saved): Promise
   const found = await rows<CouponRow>(
     on,
     `SELECT id, document, saved_by, told_cause FROM coupon
-    WHERE student_id = ? AND (class_day, id) < (?, ?) AND position = ?
+    WHERE student_id = ? AND class_day <= ? AND (class_day < ? OR id < ?) AND position = ?
     ORDER BY class_day DESC, id DESC LIMIT ${LOOKED_BACK}`,
-    [document.studentId, document.classDay, id, document.ticket.position],
+    [document.studentId, document.classDay, document.classDay, id, document.ticket.position],
   )
   for (const row of found) {
     const before = fromJson<CouponDocument>(row.document)

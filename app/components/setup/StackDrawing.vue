@@ -4,7 +4,14 @@ import { formatLength, type LengthUnit } from '~~/core/units'
 import { beadMiddle, outlinePath, stackPaths } from '~/drawing/stackPaths'
 
 /** A joint in section that fills bead by bead. Each bead's aim can be dragged, or moved with the arrow keys. */
-const props = defineProps<{ plan: StackPlan; shape: JointShape; laid: number; unit: LengthUnit }>()
+const props = defineProps<{
+  plan: StackPlan
+  shape: JointShape
+  /** Where beads are aimed by hand, by their number: a moment ahead of the plan. */
+  aims: Readonly<Record<number, number>>
+  laid: number
+  unit: LengthUnit
+}>()
 const emit = defineEmits<{ aim: [bead: number, mm: number] }>()
 /** One press of an arrow key, mm: 1/64 in. */
 const STEP = 25.4 / 64
@@ -33,7 +40,8 @@ function key(event: KeyboardEvent, bead: StackBead) {
   const way = { ArrowLeft: -1, ArrowRight: 1 }[event.key]
   if (!way) return
   event.preventDefault()
-  emit('aim', bead.number, bead.aimMm + way * STEP * (event.shiftKey ? 4 : 1))
+  const from = props.aims[bead.number] ?? bead.aimMm
+  emit('aim', bead.number, from + way * STEP * (event.shiftKey ? 4 : 1))
 }
 </script>
 

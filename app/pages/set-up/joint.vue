@@ -11,7 +11,7 @@ const unit = computed(() => houseRules.unit)
 const { copy, copied } = useClipboard({ legacy: true })
 
 const joint = useStackCase()
-const { form, of, kind, aims, fields, set, shape, rod, outcome, plan } = joint
+const { form, of, kind, aims, fields, set, drawn, rod, plan, problem } = joint
 const { current, totals, beyond, figures } = useStackFigures(joint)
 
 /** Beads laid so far; what is ahead is drawn lighter, and what is left to do is counted. */
@@ -58,11 +58,12 @@ const next = computed(() => plan.value?.beads[laid.value] ?? null)
       }}</v-btn>
     </template>
     <section class="panel plan" aria-label="The bead stack">
-      <p v-if="'problem' in outcome" role="alert" class="alert">{{ outcome.problem }}</p>
+      <p v-if="problem" role="alert" class="alert">{{ problem }}</p>
       <template v-else-if="plan">
         <StackDrawing
           :plan="plan"
-          :shape="shape"
+          :shape="drawn"
+          :aims="aims"
           :laid="laid"
           :unit="unit"
           @aim="
@@ -111,6 +112,7 @@ const next = computed(() => plan.value?.beads[laid.value] ?? null)
           typical makers’ data from memory: weigh your own.
         </p>
       </template>
+      <p v-else role="status" class="quiet">Planning the beads …</p>
     </section>
     <FitUpCheck
       v-if="kind !== 'T fillet'"
