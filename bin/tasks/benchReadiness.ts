@@ -1,4 +1,5 @@
 import { tryAdvice } from '../../demo/adviceTrial'
+import { scoreForecasts, tryForecasts } from '../../demo/forecastTrial'
 import { scoreOf, tryReadiness } from '../../demo/readinessTrial'
 import { WORLDS } from '../../demo/worlds'
 
@@ -31,6 +32,14 @@ for (const world of WORLDS) {
     ]
     console.log(`    ${when} forty tests: ${figures.join(', ')}`)
   }
+}
+
+console.log('coupons until tests go well 6 times of 10, said and taken')
+for (const world of WORLDS) {
+  const asked = { world, students: 24, target: 0.6, tests: 60, attempts: 1500 }
+  const { pairs, held, sooner, later } = scoreForecasts(SEEDS.flatMap(seed => tryForecasts({ ...asked, seed })))
+  const shares = `held ${held.toFixed(2)}, sooner ${sooner.toFixed(2)}, later ${later.toFixed(2)}`
+  console.log(`  ${world.name}, ${pairs} pairs: ${shares} (aim: held 0.75 or more)`)
 }
 
 const gains = tryAdvice({ world: WORLDS[0]!, seed: 11, students: 36, coupons: 12, tests: 60 })

@@ -1,4 +1,13 @@
-import { drawSkill, SKILL_OFFSETS, skillOf, whenNext, type SchoolCurves, type Standing, type When } from '../progress'
+import {
+  drawSkill,
+  SKILL_OFFSETS,
+  skillOf,
+  whenNext,
+  type SchoolCurves,
+  type SkillCell,
+  type Standing,
+  type When,
+} from '../progress'
 import { logistic, logit, type Random } from '../statistics'
 import { bendOdds, steeper, stretchedIn, visualOdds, type Hand } from './attempt'
 import { rejectedOf, restsOnOf, type TestHabits } from './habits'
@@ -24,6 +33,13 @@ export interface HandsWanted {
   readonly recalibration: Recalibration
 }
 
+/**
+ * Learning levels off, in each hand at a place of its own that no evidence shows ahead: of what the curve promises,
+ * something between this share and all of it comes. Chosen on two worlds of the trial: where all of it is counted on,
+ * up to a third of the students take longer than is said at the latest.
+ */
+const LEAST_COMES = 0.3
+
 /** Odds of the two stages of a test: nothing rejected by eye, and then no strip open beyond the limit. 0 to 1. */
 export interface StageOdds {
   readonly visual: number
@@ -36,6 +52,8 @@ export interface DrawnHand {
   readonly byCoupons: StageOdds
 }
 
+type DrawnSkill = ReturnType<typeof drawSkill>
+
 /** Draws students whom the evidence allows, as hands at this piece. */
 export function handsOf({ plan, candidate, habits, recalibration }: HandsWanted): (random: Random) => DrawnHand {
   const elements = [...new Set(plan.tasks.map(task => task.cell.element))]
@@ -47,14 +65,20 @@ export function handsOf({ plan, candidate, habits, recalibration }: HandsWanted)
   const shifts = { visual: shiftOf(recalibration, 'visual', piece), bends: shiftOf(recalibration, 'bends', piece) }
   const runs = plan.tasks.filter(task => task.cell.element === 'run')
   /** What will be buried ahead of its time, of what is buried now. */
-  const buriedThen = (drawn: readonly ReturnType<typeof drawSkill>[]): number => {
+  const buriedThen = (drawn: readonly DrawnSkill[], comes: number): number => {
     if (candidate.more === 0 || runs.length === 0) return 1
     const skill = drawn[elements.indexOf('run')]!
-    const unsound = (at: When) =>
-      runs.reduce((sum, { cell, tries }) => sum + tries * (1 - logistic(skill(cell, at))), 0)
-    return Math.min(1, unsound(when) / unsound(now))
+    const unsound = (share: number) =>
+      runs.reduce((sum, { cell, tries }) => sum + tries * (1 - logistic(ahead(skill, cell, share))), 0)
+    return Math.min(1, unsound(comes) / unsound(0))
+  }
+  /** A skill ahead of its time, where so much comes of what the learning curve promises until then. */
+  const ahead = (skill: DrawnSkill, cell: SkillCell, comes: number): number => {
+    const today = skill(cell, now)
+    return candidate.more === 0 ? today : today + comes * (skill(cell, when) - today)
   }
   return random => {
+    const comes = candidate.more === 0 ? 0 : LEAST_COMES + (1 - LEAST_COMES) * random.uniform()
     // One set of draws for all elements: who is good at one thing is a little likelier to be good at another, and
     // gains are compared on the same students.
     const drawn = skills.map(skill =>
@@ -68,9 +92,9 @@ export function handsOf({ plan, candidate, habits, recalibration }: HandsWanted)
       const strays = 1 / Math.sqrt(1 + restsOnOf(habits, element))
       return rejectedOf(habits, element) * Math.exp(strays * random.normal() - strays ** 2 / 2)
     })
-    const logits = Float64Array.from(plan.tasks, (task, n) => drawn[place[n]!]!(task.cell, when))
+    const logits = Float64Array.from(plan.tasks, (task, n) => ahead(drawn[place[n]!]!, task.cell, comes))
     const rejects = Float64Array.from(plan.tasks, (_, n) => shares[place[n]!]!)
-    const hand: Hand = { logits, rejects, opens: habits.opens * buriedThen(drawn), day: habits.day }
+    const hand: Hand = { logits, rejects, opens: habits.opens * buriedThen(drawn, comes), day: habits.day }
     const byCoupons = stageOdds(plan, hand)
     const visual = shiftDrawn(shifts.visual, random)(byCoupons.visual)
     const bends = plan.strips.length === 0 ? 1 : shiftDrawn(shifts.bends, random)(byCoupons.bends)
