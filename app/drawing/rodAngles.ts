@@ -377,5 +377,10 @@ const INK: Readonly<Record<ShapeKind, string>> = {
 
 /** A view as an SVG of its own, in ink for paper. */
 export function viewSvg({ shapes }: View): string {
-  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 120 100" width="120" height="100">${shapes.map(({ kind, d }) => `<path d="${d}" ${INK[kind]}/>`).join('')}</svg>`
+  const paths = shapes.map(({ kind, d }) => `<path d="${d}" ${INK[kind]}/>`)
+  return [
+    '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 120 100" width="120" height="100">',
+    ...paths,
+    '</svg>',
+  ].join('')
 }

@@ -45,7 +45,8 @@ export function ripples(bead: ShownBead, y: number): string {
       const pull = atMm - bowMm * (1 - 0.35 * sharp)
       const at = (x: number, across: number) => `${x.toFixed(2)} ${across.toFixed(2)}`
       const toward = (from: number) => middle + (from - middle) * (0.72 - 0.12 * sharp)
-      return `M${at(atMm, upper)} Q ${at(pull, toward(upper))} ${at(atMm - bowMm, middle)} Q ${at(pull, toward(lower))} ${at(atMm, lower)}`
+      const down = `Q ${at(pull, toward(upper))} ${at(atMm - bowMm, middle)}`
+      return `M${at(atMm, upper)} ${down} Q ${at(pull, toward(lower))} ${at(atMm, lower)}`
     })
     .join(' ')
 }
@@ -134,7 +135,8 @@ export function section(station: Station, plateMm: number, halfMm: number): stri
     const u = -1 + (2 * n) / 30
     return [u * half, -station.heightMm * (1 - Math.abs(u) ** 2.4) * (1 + station.sag * u)]
   }).slice(1, -1)
-  return `${line([[-halfMm, plateMm], [-halfMm, 0], ...toe('upper'), ...crown, ...toe('lower').reverse(), [halfMm, 0], [halfMm, plateMm]])} Z`
+  const top = [...toe('upper'), ...crown, ...toe('lower').reverse()]
+  return `${line([[-halfMm, plateMm], [-halfMm, 0], ...top, [halfMm, 0], [halfMm, plateMm]])} Z`
 }
 
 export function nearest(bead: ShownBead, atMm: number): Station {

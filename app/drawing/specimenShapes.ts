@@ -19,7 +19,8 @@ export function sector(
 ): string {
   const [from, to] = [(360 * fromMm) / seamMm, (360 * toMm) / seamMm]
   const large = to - from > 180 ? 1 : 0
-  return `M${at(outer, from)} A${outer} ${outer} 0 ${large} 1 ${at(outer, to)} L${at(inner, to)} A${inner} ${inner} 0 ${large} 0 ${at(inner, from)} Z`
+  const out = `M${at(outer, from)} A${outer} ${outer} 0 ${large} 1 ${at(outer, to)}`
+  return `${out} L${at(inner, to)} A${inner} ${inner} 0 ${large} 0 ${at(inner, from)} Z`
 }
 
 /** Where a label stands, outside the pipe in the middle of a specimen. */

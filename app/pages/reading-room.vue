@@ -98,11 +98,12 @@ useEventListener('keydown', event => {
   if (cause.value) void sayChange(choice.id)
   else sayCause(choice.id)
 })
-const ahead = computed(() =>
-  next.value?.nextAt
-    ? `Nothing is due. The next comes back ${today(next.value.nextAt) === today() ? `at ${clockNow(next.value.nextAt)}` : spokenDay(today(next.value.nextAt))}; this one is ahead of its time.`
-    : '',
-)
+const ahead = computed(() => {
+  const at = next.value?.nextAt
+  if (!at) return ''
+  const back = today(at) === today() ? `at ${clockNow(at)}` : spokenDay(today(at))
+  return `Nothing is due. The next comes back ${back}; this one is ahead of its time.`
+})
 </script>
 
 <template>

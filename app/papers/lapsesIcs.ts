@@ -12,6 +12,13 @@ export interface Lapse extends Continuity {
 const WARN_DAYS = 30
 const dateOf = (day: string) => day.split('-').map(Number) as unknown as DateArray
 
+const describe = ({ lastUsed, book }: Lapse) =>
+  [
+    `Last used ${lastUsed}.`,
+    `${book.name} ${book.continuity.says} (${clauseIn(book, book.continuity)}).`,
+    'A school’s record; the code in force decides.',
+  ].join(' ')
+
 /**
  * The last days of what stands as a calendar, whole days, each with a reminder a month ahead. Importing it again
  * moves an entry, and does not double it.
@@ -24,7 +31,7 @@ export function lapsesIcs(rows: readonly Lapse[]): string {
       productId: 'fusilis',
       calName: 'Continuity',
       title: `${row.student}: ${row.process} by ${row.book.name} lapses after today`,
-      description: `Last used ${row.lastUsed}. ${row.book.name} ${row.book.continuity.says} (${clauseIn(row.book, row.book.continuity)}). A school’s record; the code in force decides.`,
+      description: describe(row),
       start: dateOf(row.lastDay),
       end: dateOf(formatISO(addDays(parseISO(row.lastDay), 1), { representation: 'date' })),
       alarms: [

@@ -65,6 +65,24 @@ function actualBesideQualified(welderTest: WelderTest, book: CodeBook): string[]
   ]
 }
 
+/** How long it took, who witnessed which pass, and why the clock stood. */
+function sayRun(welderTest: WelderTest): string {
+  const { startedAt, endedAt, holds, stops } = welderTest
+  const witnessed = holdPointsOf(welderTest).map(point => `${point} ${holds[point]?.by ?? '–'}`)
+  return [
+    `On the clock ${Math.round(minutesRun(welderTest, endedAt ?? startedAt ?? ''))} min`,
+    `witnessed: ${witnessed.join(', ')}`,
+    ...stops.map(stop => `stopped ${wallTime(stop.from)}, ${stop.why}`),
+  ].join('; ')
+}
+
+function sayVisual({ visual }: WelderTest): string {
+  if (!visual) return 'Not done'
+  const { outcome, by, at, failed, why } = visual
+  const found = [...failed, why].filter(Boolean).join('. ')
+  return `${outcome === 'passes' ? 'Passed' : 'Not passed'}, ${by}, ${recordDay(dayOf(at))}. ${found}`
+}
+
 /**
  * A school's record of a test, on paper: what was tested beside what it qualifies, how it came out, and lines for
  * the pen.
@@ -119,7 +137,9 @@ export function recordDocument(
         margin: [0, 2, 0, 0],
       },
       {
-        text: `${book.name}, ${book.edition}; from memory, to be checked against the code in force.${designation ? ` ${designation}` : ''}`,
+        text: [`${book.name}, ${book.edition}; from memory, to be checked against the code in force.`, designation]
+          .filter(Boolean)
+          .join(' '),
         color: QUIET,
       },
       { text: standing.reasons.join('. '), margin: [0, 4, 0, 0] },
@@ -149,18 +169,12 @@ export function recordDocument(
         }),
       ),
       {
-        text: `On the clock ${Math.round(minutesRun(welderTest, welderTest.endedAt ?? welderTest.startedAt ?? ''))} min; witnessed: ${holdPointsOf(
-          welderTest,
-        )
-          .map(point => `${point} ${welderTest.holds[point]?.by ?? '–'}`)
-          .join(', ')}${welderTest.stops.map(stop => `; stopped ${wallTime(stop.from)}, ${stop.why}`).join('')}`,
+        text: sayRun(welderTest),
         margin: [0, 4, 0, 0],
       },
       paperHead('Visual'),
       {
-        text: welderTest.visual
-          ? `${welderTest.visual.outcome === 'passes' ? 'Passed' : 'Not passed'}, ${welderTest.visual.by}, ${recordDay(dayOf(welderTest.visual.at))}. ${[...welderTest.visual.failed, welderTest.visual.why].filter(Boolean).join('. ')}`
-          : 'Not done',
+        text: sayVisual(welderTest),
       },
       paperHead('Specimens'),
       ...(specimens.some(one => isBend(one.kind))

@@ -280,6 +280,15 @@ describe('what a stack burns', () => {
     )
     expect(restarts).toBeGreaterThan(rods - beads.length - 1)
   })
+  it('a bead of three times the section takes three times the rods', () => {
+    const rods = (...areas: number[]) =>
+      stackTotals(
+        areas.map(area => ({ areaMm2: area })),
+        job,
+      ).rods
+    // A 1/8 in E7018 burned to 2 in lays 2534 mm³ (π/4 × 3.175² × 304.8 × 1.05); 203.2 mm of 45 mm² hold 3.6 of it.
+    expect([rods(45), rods(135), rods(22, 68), rods(68, 22)]).toEqual([4, 11, 8, 8])
+  })
   it('nothing burns nothing, and no joint is refused', () => {
     expect(stackTotals([], job)).toMatchObject({ rods: 0, weightKg: 0 })
     expect(() => stackTotals(beads, { ...job, lengthMm: 0 })).toThrow(/joint/)

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { putMark, setDegree, type CouponDocument, type FlawMark, type Mark, type Ticket, type TryMark } from '../coupon'
-import { aCoupon, aFlaw } from '../coupon/example'
+import { aCoupon, aFlaw, aJoint } from '../coupon/example'
 import { DEFAULT_HOUSE_RULES } from '../house'
 import { inches } from '../units'
 import { diagnose, signsOf } from '.'
@@ -21,6 +21,17 @@ describe('signs', () => {
   it('reads undercut by the toe it sits on', () => {
     expect(seen(marked([aFlaw({ side: 'upper' })]))).toEqual(['undercut upper'])
     expect(seen(marked([aFlaw({ side: 'both' })]))).toEqual(['undercut both'])
+  })
+  it('takes a tie-in that dips, stands high or is off its line for a restart that does, and points at it', () => {
+    const joint = aJoint()
+    const tieIn = joint.marks.find((mark): mark is TryMark => mark.kind === 'tie-in')!
+    const signs = (fault: string) => {
+      const mark = { ...setDegree(tieIn, 3), fault } as TryMark
+      return signsOf(putMark(joint, mark), rules).signs.map(({ id, markIds }) => [id, markIds])
+    }
+    expect(signs('low')).toEqual([['restart low', [tieIn.id]]])
+    expect(signs('high')).toEqual([['restart high', [tieIn.id]]])
+    expect(signs('off line')).toEqual([['restart off line', [tieIn.id]]])
   })
   it('knows pinholes at starts only from pinholes everywhere', () => {
     const pore = (id: string, atMm: number) => aFlaw({ id, flaw: 'porosity', side: null, atMm, toMm: atMm })

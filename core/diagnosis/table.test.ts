@@ -192,6 +192,20 @@ describe('the question', () => {
   })
 })
 
+describe('the words of signs', () => {
+  it('are there, and each sign’s own', () => {
+    const said = SIGNS.map(sign => sign.says)
+    expect(said.filter(words => words.trim().length < 4)).toEqual([])
+    expect(new Set(said).size).toBe(SIGNS.length)
+  })
+  it('of what is asked: a question each, none twice', () => {
+    const questions = SIGNS.flatMap(sign => (sign.ask === null ? [] : [sign.ask]))
+    expect(questions.length).toBeGreaterThan(15)
+    expect(questions.filter(words => !/^[A-Z].{10,}\?$/.test(words))).toEqual([])
+    expect(new Set(questions).size).toBe(questions.length)
+  })
+})
+
 describe('what instructors said', () => {
   it('moves the odds, and no more than it should', () => {
     const shipped = causeOf('unsteady feed').prior

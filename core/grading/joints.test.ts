@@ -65,6 +65,15 @@ describe('the root side', () => {
   })
 })
 
+describe('toes', () => {
+  it('are those of what was laid: undercut beside the root, seen from behind, is the root’s', () => {
+    const undercut = (beadId: string) => newFlaw(pipe, 'u', 'undercut', { beadId, atMm: 60 })
+    const cap = pipe.beads.filter(bead => bead.face !== 'root').at(-1)!
+    expect(measure(with_(pipe, undercut('root-side')), 'toes').markIds).toEqual([])
+    expect(measure(with_(pipe, undercut(cap.id)), 'toes').markIds).toEqual(['u'])
+  })
+})
+
 describe('sizes of a joint', () => {
   // AWS D1.1:2020 Table 7.8 (2015 Table 5.9), from memory.
   it.each([

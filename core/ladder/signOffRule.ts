@@ -126,6 +126,9 @@ export function saySignOff(rule: SignOffRule, inARow: number): string {
     case 'enough evidence':
       return `${percent(rule.sure)} sure that ${nameOf(rule.element)} are at least ${percent(rule.rate)} sound`
     case 'LC-CUSUM':
-      return `LC-CUSUM on ${nameOf(rule.element)}: ${percent(1 - rule.acceptable)} sound is enough, ${percent(1 - rule.unacceptable)} is not, limit ${rule.limit}`
+      return (
+        `LC-CUSUM on ${nameOf(rule.element)}: ${percent(1 - rule.acceptable)} sound is enough, ` +
+        `${percent(1 - rule.unacceptable)} is not, limit ${rule.limit}`
+      )
   }
 }

@@ -254,4 +254,12 @@ describe('prediction of the next coupon', () => {
     expect(curve.spread).toBeGreaterThan(0.2)
     expect(fitSchoolCurve('start', []).coupons).toBe(0)
   })
+  it('one student who is good and one who is not are far apart; two who are alike are not', () => {
+    const thirty = (sound: number, who: string) =>
+      history(...Array.from({ length: 30 }, (_, n) => row(sound, 10, { couponId: `${who}${n}`, day: TODAY + n })))
+    const apart = fitSchoolCurve('restart', [thirty(9, 'a'), thirty(1, 'b')]).spread
+    const alike = fitSchoolCurve('restart', [thirty(5, 'a'), thirty(5, 'b')]).spread
+    expect(apart).toBeGreaterThan(1)
+    expect(alike).toBeLessThan(0.45)
+  })
 })

@@ -61,6 +61,11 @@ const LESS_SURE: readonly Clause['remembered'][] = ['checked', 'sure', 'check be
 const leastSure = (clauses: readonly Clause[]) =>
   LESS_SURE[Math.max(0, ...clauses.map(row => LESS_SURE.indexOf(row.remembered)))]!
 
+function ofWhat({ of, filler }: Qualified['thickness'][number]): string {
+  if (of === 'deposit') return `${filler} deposit`
+  return of === 'groove' ? 'Thickness' : 'Fillet material'
+}
+
 /**
  * What is qualified, in sentences, each with its clause.
  * @example sayQualified(qualifies(STRUCTURAL, [threeG]))[0].text // 'Grooves in plate: flat, horizontal, vertical'
@@ -89,13 +94,7 @@ export function sayQualified(qualified: Qualified): Qualification[] {
       text: positions.fillet.length > 0 ? `Fillets: ${sayPositions(positions.fillet)}` : 'No fillets',
       ...from,
     },
-    ...thickness.map(row =>
-      said(
-        'thickness',
-        `${row.of === 'deposit' ? `${row.filler} deposit` : row.of === 'groove' ? 'Thickness' : 'Fillet material'}: ${sayPrintedRange(row.range)}`,
-        row,
-      ),
-    ),
+    ...thickness.map(row => said('thickness', `${ofWhat(row)}: ${sayPrintedRange(row.range)}`, row)),
     ...diameters
       .filter(row => row.range)
       .map(row => said('diameter', `Pipe: ${sayPrintedRange(row.range!)}${row.says ? ` (${row.says})` : ''}`, row)),

@@ -102,19 +102,25 @@ export function proposals(wanted: NextWanted): Proposal[] {
     .map(({ rung, gainPerHour: gain }) => ({ rung, gainPerHour: gain, ...reason(rung, wanted) }))
 }
 
+const ofHundred = (gain: number) => `about ${Math.round(gain * 100)} more of 100 attempts`
+
 function reason(rung: LadderRung, { helps, test, climb }: NextWanted): Pick<Proposal, 'why' | 'toStudent'> {
   const help = helps.find(row => rung.trains.includes(row.element) && row.gain > 0.01)
-  if (help)
+  if (help) {
+    const { name } = elementOf(help.element)
     return {
-      why: `${elementOf(help.element).name}: half as many unsound, and about ${Math.round(help.gain * 100)} more of 100 attempts at the ${test.position} would go well`,
-      toStudent: `${elementOf(help.element).name}: it trains what brings you on toward the ${test.position}`,
+      why: `${name}: half as many unsound, and ${ofHundred(help.gain)} at the ${test.position} would go well`,
+      toStudent: `${name}: it trains what brings you on toward the ${test.position}`,
     }
+  }
   const [most] = helps
-  if (most && most.gain > WORTH_GOING_BACK)
+  if (most && most.gain > WORTH_GOING_BACK) {
+    const [helps, watch] = [`${most.name} would help most`, 'every coupon has them, watch them on this one']
     return {
-      why: `${most.name} would help most, about ${Math.round(most.gain * 100)} more of 100 attempts at the ${test.position}: every coupon has them, watch them on this one`,
-      toStudent: `${most.name} would help most toward the ${test.position}: every coupon has them, watch them on this one`,
+      why: `${helps}, ${ofHundred(most.gain)} at the ${test.position}: ${watch}`,
+      toStudent: `${helps} toward the ${test.position}: ${watch}`,
     }
+  }
   const state = climb.find(row => row.rungId === rung.id)!
   const says = state.coupons > 0 ? `${state.says}: the way up goes through it` : 'Next on the ladder'
   return { why: says, toStudent: says }

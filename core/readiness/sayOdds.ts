@@ -21,8 +21,10 @@ const FEWEST_COUPONS = 6
  * @example saySure({ low: 0.1, high: 0.9 }, 40) // 'Too little to say …'
  */
 export function saySure({ low, high }: { readonly low: number; readonly high: number }, coupons: number): string {
-  if (coupons < FEWEST_COUPONS)
-    return `${coupons === 1 ? 'One coupon says' : `${coupons} coupons say`} too little of one student: this is what the school’s students show.`
+  if (coupons < FEWEST_COUPONS) {
+    const say = coupons === 1 ? 'One coupon says' : `${coupons} coupons say`
+    return `${say} too little of one student: this is what the school’s students show.`
+  }
   if (high - low > TOO_WIDE) return 'Too little to say: the odds may be nearly anything.'
   return `Between ${sayOdds(low)} and ${sayOdds(high)}, as far as the coupons and the school’s tests can tell.`
 }

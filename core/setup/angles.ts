@@ -42,8 +42,10 @@ export interface TravelAngle {
  */
 export function sayTravelAngle({ low, high, lean }: TravelAngle, rules: HouseRules): string {
   if (high === 0) return 'straight in'
-  if (rules.ways.angleWords === 'rod to the plate')
-    return `${high === low ? toPlate(low) : `${toPlate(high)} to ${toPlate(low)}`}° to the plate, ${lean === 'drag' ? 'pointing back at the weld' : 'pointing ahead'}`
+  if (rules.ways.angleWords === 'rod to the plate') {
+    const degrees = high === low ? toPlate(low) : `${toPlate(high)} to ${toPlate(low)}`
+    return `${degrees}° to the plate, ${lean === 'drag' ? 'pointing back at the weld' : 'pointing ahead'}`
+  }
   if (low === 0) return `straight in to ${lean} ${high}°`
   return `${lean} ${low === high ? low : `${low} to ${high}`}°`
 }

@@ -33,6 +33,9 @@ export interface BendVerdict {
 /** A corner crack that shows neither slag nor lack of fusion. */
 const isInnocent = ({ corner, kind }: Opening) => corner && kind !== 'slag' && kind !== 'lack of fusion'
 
+/** Some codes let a limit be met exactly, others say "or more". */
+const atMost = (limit: string, reached: boolean) => (reached ? `over ${limit}` : `of ${limit} or more`)
+
 /**
  * Judges one bend by a book; a limit met exactly passes, except where the code says "or more".
  * @param unit in which the openings were measured and the book is read
@@ -51,10 +54,11 @@ export function bendVerdict(book: CodeBook, unit: LengthUnit, openings: readonly
   const counted = openings.filter(opening => !isInnocent(opening))
   const reasons = counted
     .filter(opening => beyond(opening.length, single, bend.singleReached))
-    .map(
-      opening =>
-        `${opening.kind === 'opening' ? 'An opening' : opening.kind[0]!.toUpperCase() + opening.kind.slice(1)} ${bend.singleReached ? 'over' : 'of'} ${half ? 'half the wall' : sayPrinted(single, unit)}${bend.singleReached ? '' : ' or more'}${opening.corner ? ' at a corner' : ''}`,
-    )
+    .map(({ kind, corner }) => {
+      const what = kind === 'opening' ? 'An opening' : kind[0]!.toUpperCase() + kind.slice(1)
+      const limit = atMost(half ? 'half the wall' : sayPrinted(single, unit), bend.singleReached)
+      return `${what} ${limit}${corner ? ' at a corner' : ''}`
+    })
   if (bend.sum) {
     const summed = counted.filter(
       opening =>
@@ -68,8 +72,7 @@ export function bendVerdict(book: CodeBook, unit: LengthUnit, openings: readonly
     ? openings.filter(isInnocent).filter(opening => beyond(opening.length, bend.corner!, bend.cornerReached))
     : []
   const cornered = corners.map(
-    () =>
-      `A corner crack ${bend.cornerReached ? 'over' : 'of'} ${sayPrinted(bend.corner!, unit)}${bend.cornerReached ? '' : ' or more'} with no slag or lack of fusion`,
+    () => `A corner crack ${atMost(sayPrinted(bend.corner!, unit), bend.cornerReached)} with no slag or lack of fusion`,
   )
   if (bend.cornerBeyond === 'fails') reasons.push(...cornered)
   if (reasons.length === 0 && bend.cornerBeyond === 'another specimen' && cornered.length > 0)

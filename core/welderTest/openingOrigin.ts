@@ -63,7 +63,9 @@ function layerAt({ kind }: Specimen, { depth }: Opening, layers: number): number
 export function sayOrigin({ passes, near }: OpeningOrigin): string {
   const [first] = passes
   if (!first) return 'not to be laid back'
-  return `${first.role === 'single' ? 'the pass' : first.role === 'root' || first.role === 'hot' ? `${first.role} pass` : first.role}${near ? `, at ${near.kind === 'end' ? 'an end' : `a ${near.kind}`}` : ', in the run of the bead'}`
+  const place = !near ? 'in the run of the bead' : near.kind === 'end' ? 'at an end' : `at a ${near.kind}`
+  if (first.role === 'single') return `the pass, ${place}`
+  return `${first.role}${first.role === 'root' || first.role === 'hot' ? ' pass' : ''}, ${place}`
 }
 
 /** What an opening is on the coupon; one that shows nothing it comes from is none. */

@@ -95,7 +95,8 @@ export function specimenPlan(
   const total = widths.reduce((sum, width) => sum + width, 0)
   if (over(total, usable) || widths.some(width => width <= 0))
     throw new RangeError(
-      `The specimens take ${Math.ceil(Math.max(total, others + 1))} mm of weld, and there are ${Math.floor(usable)}: a longer piece is wanted`,
+      `The specimens take ${Math.ceil(Math.max(total, others + 1))} mm of weld, and there are ${Math.floor(usable)}: ` +
+        'a longer piece is wanted',
     )
   const gap = (usable - total) / (kinds.length + (plate ? 1 : 0))
   let at = plate ? DISCARD_MM + gap : 0

@@ -55,7 +55,13 @@ const words = computed(() => {
       : off > 100
         ? 'over twice the card'
         : `${Math.abs(off)} % ${off > 0 ? 'fast' : 'slow'}`
-  return `${formatTime(bead.value.arcSeconds!)}, ${formatSpeed(run.value.travelMmPerMin, props.unit)}, ${formatHeat(run.value.kjPerMm, props.unit)}, ${beside}`
+  const { travelMmPerMin, kjPerMm } = run.value
+  return [
+    formatTime(bead.value.arcSeconds!),
+    formatSpeed(travelMmPerMin, props.unit),
+    formatHeat(kjPerMm, props.unit),
+    beside,
+  ].join(', ')
 })
 
 function press() {

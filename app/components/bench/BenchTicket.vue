@@ -10,6 +10,10 @@ const props = defineProps<{ document: CouponDocument; remarks: readonly TicketRe
 defineEmits<{ edit: [] }>()
 const bench = useBench()
 
+function hoursOut({ hoursOut: hours, lot }: CouponDocument['ticket']): string[] {
+  if (hours === undefined) return []
+  return [`${hours} h out${lot ? ` of ${lot.hoursAllowed}` : ''}`]
+}
 const slips = computed(() => {
   const { ticket, piece } = props.document
   const window = sayWindow(ticketWindow(ticket, bench.rules), ticket.panelOffsetA)
@@ -21,7 +25,7 @@ const slips = computed(() => {
   return [
     { label: ticket.position, value: ticket.rung, warn: remark('position') },
     {
-      label: `${ticket.rods === 'stubs' ? 'stubs' : 'new rods'}${ticket.hoursOut === undefined ? '' : `, ${ticket.hoursOut} h out${ticket.lot ? ` of ${ticket.lot.hoursAllowed}` : ''}`}`,
+      label: [ticket.rods === 'stubs' ? 'stubs' : 'new rods', ...hoursOut(ticket)].join(', '),
       value: describeRod(ticket),
       warn: remark('rod'),
     },

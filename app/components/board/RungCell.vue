@@ -20,10 +20,12 @@ const lately = computed(() => {
   const days = daysBetween(props.state.lastDay, props.today)
   return days <= WEEK ? 1 : days <= 3 * WEEK ? 0.45 : 0
 })
-const said = computed(
-  () =>
-    `${props.who}, ${props.rung}: ${props.state.status}${props.state.coupons > 0 ? `, ${props.state.coupons} coupons, last ${awayFor(props.state.lastDay, props.today)}${lately.value < 1 ? ' ago' : ''}` : ''}`,
-)
+const said = computed(() => {
+  const { who, rung, state, today } = props
+  const stands = `${who}, ${rung}: ${state.status}`
+  if (state.coupons === 0) return stands
+  return `${stands}, ${state.coupons} coupons, last ${awayFor(state.lastDay, today)}${lately.value < 1 ? ' ago' : ''}`
+})
 </script>
 
 <template>

@@ -28,10 +28,12 @@ const highest = computed(() => Math.max(...beads.value.flatMap(bead => bead.map(
 const left = computed(() => props.lengthMm + Math.max(8, props.lengthMm * 0.06))
 const face = computed(() => left.value + props.thicknessMm)
 const sections = computed(() =>
-  beads.value.map(
-    bead =>
-      `${bead.map((point, index) => `${index === 0 ? 'M' : 'L'}${(face.value + point.y).toFixed(2)} ${(props.widthMm - lower.value - point.x).toFixed(2)}`).join(' ')} Z`,
-  ),
+  beads.value.map(bead => {
+    const points = bead.map(
+      ({ x, y }) => `${(face.value + y).toFixed(2)} ${(props.widthMm - lower.value - x).toFixed(2)}`,
+    )
+    return `M${points.join(' L')} Z`
+  }),
 )
 const box = computed(() => {
   const over = Math.max(0, -lower.value)

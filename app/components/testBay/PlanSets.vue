@@ -36,7 +36,9 @@ function takes(pieces: readonly TestPiece[]): string {
     rods.set(name, (rods.get(name) ?? 0) + count)
   }
   const hours = needs.reduce((sum, need) => sum + need.arcMinutes, 0) / ARC_SHARE / 60
-  return `${[...rods].map(([name, count]) => `${count} × ${name}`).join(', ')}; about ${hours < 1 ? `${Math.max(1, Math.round(hours * 6)) * 10} min` : `${Math.round(hours * 2) / 2} h`} in the booth`
+  const counted = [...rods].map(([name, count]) => `${count} × ${name}`).join(', ')
+  const long = hours < 1 ? `${Math.max(1, Math.round(hours * 6)) * 10} min` : `${Math.round(hours * 2) / 2} h`
+  return `${counted}; about ${long} in the booth`
 }
 </script>
 

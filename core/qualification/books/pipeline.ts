@@ -119,7 +119,9 @@ export const PIPELINE: CodeBook = {
   radiograph: { says: 'In place of the cut specimens for butt tests, by Section 9.', ...from('6.6') },
   byHand: {
     'nick-break': {
-      says: 'Through and fused; gas pockets to 1/16 in (1.6 mm), and 2 % of the face; slag to 1/32 in (0.8 mm) deep and 1/8 in (3.2 mm) or half the wall long, 1/2 in (13 mm) of sound metal between.',
+      says:
+        'Through and fused; gas pockets to 1/16 in (1.6 mm), and 2 % of the face; slag to 1/32 in (0.8 mm) deep and ' +
+        '1/8 in (3.2 mm) or half the wall long, 1/2 in (13 mm) of sound metal between.',
       ...from('5.6.3.3'),
     },
     'tensile': {
@@ -127,7 +129,9 @@ export const PIPELINE: CodeBook = {
       ...from('6.5.3', 'check before it decides'),
     },
     'radiograph': {
-      says: 'No cracks but shallow crater cracks to 5/32 in (4 mm); incomplete penetration and fusion to 1 in (25 mm), and in any 12 in (300 mm).',
+      says:
+        'No cracks but shallow crater cracks to 5/32 in (4 mm); incomplete penetration and fusion to 1 in (25 mm), ' +
+        'and in any 12 in (300 mm).',
       ...from('9.3', 'check before it decides'),
     },
   },

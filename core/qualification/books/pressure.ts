@@ -167,15 +167,21 @@ export const PRESSURE: CodeBook = {
   },
   byHand: {
     'fillet break': {
-      says: 'No cracks, root fused; inclusions and pores sum to no more than 3/8 in (10 mm), or 10 % of the quarter on pipe.',
+      says:
+        'No cracks, root fused; inclusions and pores sum to no more than 3/8 in (10 mm), or 10 % of the quarter on ' +
+        'pipe.',
       ...from('QW-182'),
     },
     'macro': {
-      says: 'Fused, no cracks, a line at the root to 1/32 in (0.8 mm), concavity or convexity to 1/16 in (1.5 mm), legs within 1/8 in (3 mm) of each other.',
+      says:
+        'Fused, no cracks, a line at the root to 1/32 in (0.8 mm), concavity or convexity to 1/16 in (1.5 mm), ' +
+        'legs within 1/8 in (3 mm) of each other.',
       ...from('QW-184'),
     },
     'radiograph': {
-      says: 'No crack, incomplete fusion or penetration; slag to 1/8 in (3 mm) in walls to 3/8 in, a third of thicker ones; rounded to a fifth of the wall, at most 1/8 in.',
+      says:
+        'No crack, incomplete fusion or penetration; slag to 1/8 in (3 mm) in walls to 3/8 in, a third of thicker ' +
+        'ones; rounded to a fifth of the wall, at most 1/8 in.',
       ...from('QW-191.1.2.2'),
     },
   },

@@ -176,16 +176,22 @@ export const STRUCTURAL: CodeBook = {
     { upToMpa: null, reached: true, plunger: printed(2.5, 63.5), ...JIG },
   ],
   radiograph: {
-    says: 'In place of bends. Plate: 1 1/4 in (32 mm) at each end is left out. Pipe of 4 in and over: at least half round; smaller: all of it.',
+    says:
+      'In place of bends. Plate: 1 1/4 in (32 mm) at each end is left out. Pipe of 4 in and over: at least half ' +
+      'round; smaller: all of it.',
     ...from('4.20.1.1, 4.22 (2015), 6.20.1.1 (2020)', 'check before it decides'),
   },
   byHand: {
     'fillet break': {
-      says: 'Bends flat unbroken; or, broken, is fused to the root with no pore or inclusion over 3/32 in (2.5 mm), and those sum to no more than 3/8 in (10 mm) in 6 in.',
+      says:
+        'Bends flat unbroken; or, broken, is fused to the root with no pore or inclusion over 3/32 in (2.5 mm), and ' +
+        'those sum to no more than 3/8 in (10 mm) in 6 in.',
       ...from(HAND),
     },
     'macro': {
-      says: 'Fused to the root and between passes, no cracks, legs as specified, undercut to 1/32 in (1 mm), profile as the table.',
+      says:
+        'Fused to the root and between passes, no cracks, legs as specified, undercut to 1/32 in (1 mm), profile as ' +
+        'the table.',
       ...from(HAND),
     },
     'radiograph': { says: 'By the clause for statically loaded welds.', ...from(HAND, 'check before it decides') },
