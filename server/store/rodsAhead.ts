@@ -17,8 +17,18 @@ const A_WEEK_MS = 7 * 24 * 3_600_000
 /** Reckons what is used, away from the thread that answers requests. */
 export type ReckonRods = (wanted: RodsAheadCase, seed: number) => Promise<ReadonlyMap<string, ComingUse>>
 
+/** The reckoning under way: it is the whole school's, and all who look meanwhile wait for the one. */
+let underWay: Promise<RodsAhead> | null = null
+
 /** What the school's students will use of each kind of rod, for as long as the house wants its rods to last. */
-export async function findRodsAhead(now: Date, reckon: ReckonRods): Promise<RodsAhead> {
+export function findRodsAhead(now: Date, reckon: ReckonRods): Promise<RodsAhead> {
+  underWay ??= reckonAhead(now, reckon).finally(() => {
+    underWay = null
+  })
+  return underWay
+}
+
+async function reckonAhead(now: Date, reckon: ReckonRods): Promise<RodsAhead> {
   const [{ ladder }, former, { rules }, clock, lots, movements, runs, climbers] = await Promise.all([
     currentLadder(),
     formerLadders(),

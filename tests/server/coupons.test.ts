@@ -7,7 +7,7 @@ import { putMark, type CouponDocument } from '../../core/coupon'
 import { aCoupon, aFlaw } from '../../core/coupon/example'
 import { drawLearner, weldCoupon } from '../../core/simulate'
 import { seededRandom } from '../../core/statistics'
-import { rows } from '../../server/store/database'
+import { database, inTransaction, rows } from '../../server/store/database'
 import { openDatabase } from '../../server/store/nodes'
 import { migrate } from '../../server/store/migrate'
 import { rebuildDerived } from '../../server/store/rebuild'
@@ -59,6 +59,12 @@ describe('saving', () => {
     const ids = Array.from({ length: 40 }, () => uuid())
     const answers = await Promise.all(ids.map(id => save(id, coupon())))
     expect(answers.map(answer => answer.status)).toEqual(ids.map(() => 200))
+  })
+
+  it('work that would ask on another connection, within a transaction, is told so at once', async () => {
+    const another = inTransaction(database(), () => rows(database(), 'SELECT 1'))
+    await expect(another).rejects.toThrow('on its own connection')
+    await expect(inTransaction(database(), on => rows(on, 'SELECT 1 AS one'))).resolves.toEqual([{ one: 1 }])
   })
 
   it('keeps the version before, who, when and why', async () => {
