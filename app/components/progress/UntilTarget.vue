@@ -40,20 +40,23 @@ const said = computed(() => {
   <section :aria-label="counted ? 'Until the odds wanted' : 'Until your work is there'">
     <h2 class="section-title">Until {{ counted ? sayOdds(forecast.target) : 'your work is there' }}</h2>
     <p v-if="!said">{{ counted ? 'The odds wanted are there' : 'It is there' }}. A test still is a test.</p>
-    <dl v-else>
-      <div>
-        <dt>coupons like these</dt>
-        <dd>{{ said.coupons }}</dd>
-      </div>
-      <div>
-        <dt>hours in the booth</dt>
-        <dd>{{ said.hours }}</dd>
-      </div>
-      <div>
-        <dt>at {{ progress.perClass.toFixed(1) }} coupons a class</dt>
-        <dd>{{ said.day }}</dd>
-      </div>
-    </dl>
+    <template v-else>
+      <dl>
+        <div>
+          <dt>coupons like these</dt>
+          <dd>{{ said.coupons }}</dd>
+        </div>
+        <div>
+          <dt>hours in the booth</dt>
+          <dd>{{ said.hours }}</dd>
+        </div>
+        <div>
+          <dt>at {{ progress.perClass.toFixed(1) }} coupons a class</dt>
+          <dd>{{ said.day }}</dd>
+        </div>
+      </dl>
+      <p class="quiet small">About four students of five need neither fewer nor more.</p>
+    </template>
   </section>
 </template>
 
@@ -63,6 +66,10 @@ dl {
   flex-wrap: wrap;
   gap: 8px 34px;
   padding-top: 8px;
+}
+.small {
+  padding-top: 6px;
+  font-size: 0.88rem;
 }
 dt {
   color: var(--quiet);
