@@ -78,6 +78,8 @@ describe('the way to a test', () => {
     await outlook.getByText(/attempts would go well/).waitFor()
     expect(await outlook.locator('figcaption').innerText()).toBe(said)
     await page.getByRole('heading', { name: 'What ends the others' }).waitFor()
+    const until = page.getByRole('region', { name: 'Until the odds wanted' })
+    await until.getByText(/four students of five|would hardly bring it|A test still is a test/).waitFor()
     await page.getByRole('button', { name: 'Pin another' }).click()
     await page.getByRole('list', { name: 'Rungs that are open' }).getByRole('button', { name: 'square butt' }).click()
     await page.getByText('Next coupon, pinned').waitFor()

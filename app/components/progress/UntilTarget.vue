@@ -19,13 +19,13 @@ const span = (early: string, late: string | null) =>
 const hours = (count: number) => String(Math.round(count * HOURS_EACH))
 const said = computed(() => {
   const { early, late, likely } = props.forecast
-  if (likely === 0) return null
+  if (likely === 0 || early === null) return null
   const day = (count: number | null) =>
     count === null ? null : classDayAfter(count, props.progress.perClass, props.progress.timetable, today())
   const [first, last] = [day(early), day(late)]
   return {
-    coupons: early === null ? `more than ${most}` : span(String(early), late === null ? null : String(late)),
-    hours: early === null ? `more than ${hours(most)}` : span(hours(early), late === null ? null : hours(late)),
+    coupons: span(String(early), late === null ? null : String(late)),
+    hours: span(hours(early), late === null ? null : hours(late)),
     day:
       first === null
         ? 'not this term'
@@ -39,7 +39,12 @@ const said = computed(() => {
 <template>
   <section :aria-label="counted ? 'Until the odds wanted' : 'Until your work is there'">
     <h2 class="section-title">Until {{ counted ? sayOdds(forecast.target) : 'your work is there' }}</h2>
-    <p v-if="!said">{{ counted ? 'The odds wanted are there' : 'It is there' }}. A test still is a test.</p>
+    <p v-if="forecast.likely === 0">
+      {{ counted ? 'The odds wanted are there' : 'It is there' }}. A test still is a test.
+    </p>
+    <p v-else-if="!said">
+      {{ most }} more coupons like these would hardly bring it. What would help most stands below.
+    </p>
     <template v-else>
       <dl>
         <div>
