@@ -71,12 +71,23 @@ export type FitCurves = (students: readonly (readonly Tried[])[]) => Promise<Sch
  */
 export const fitHere: FitCurves = async students => fitCurves(students.map(withHistory))
 
+/** The fit under way: whoever saves meanwhile waits for that one, and begins none. */
+let underWay: Promise<void> | null = null
+
 /** Has the school's curves fitted to its newest coupons, and keeps them. */
-export async function keepCurves(now: Date, fit: FitCurves): Promise<void> {
+export function keepCurves(now: Date, fit: FitCurves): Promise<void> {
+  underWay ??= fitAndKeep(now, fit).finally(() => {
+    underWay = null
+  })
+  return underWay
+}
+
+async function fitAndKeep(now: Date, fit: FitCurves): Promise<void> {
+  // Looked up first: where two servers fit at one moment, one version is kept, and nobody is computed anew twice.
+  const { version } = await schoolCurves()
   const students = await schoolHistory(FITTED_TO)
   const curves = await fit(students)
   const coupons = new Set(students.flat().map(row => row.couponId)).size
-  const { version } = await schoolCurves()
   await run(
     database(),
     'INSERT IGNORE INTO school_curve (version, curves, wrong, coupons, fitted_at) VALUES (?, ?, ?, ?, ?)',

@@ -10,6 +10,7 @@ import type { Board, LadderVersion, SectionReport, StudentProgress } from '../..
 import type { Student } from '../../contract/people'
 import type { RulesVersion, StudentRecord } from '../../contract/record'
 import { closeDatabase, database, rows } from '../../server/store/database'
+import { fitHere, keepCurves, schoolCurves, type FitCurves } from '../../server/store/schoolCurves'
 import { addClass, foundTestSchool, type School } from '../school'
 
 afterAll(closeDatabase)
@@ -379,5 +380,24 @@ describe('the school’s ladder', () => {
       (await post({ ...ladder, rungs: ladder.rungs.filter(row => row.id !== 'edge' && row.id !== 'pipe-6g') }, version))
         .body.errors![0]!.message,
     ).toMatch(/pipe 6G is missing: retire a rung/)
+  })
+})
+
+describe('the school’s curves', () => {
+  it('are fitted once for all whose saves find them due at one moment, and again for who comes later', async () => {
+    let fits = 0
+    const fit: FitCurves = students => {
+      fits += 1
+      return fitHere(students)
+    }
+    const { version } = await schoolCurves()
+    await Promise.all(Array.from({ length: 20 }, () => keepCurves(new Date(), fit)))
+    expect(fits).toBe(1)
+    expect((await schoolCurves()).version).toBeGreaterThan(version)
+    await keepCurves(new Date(), fit)
+    expect(fits).toBe(2)
+    await expect(keepCurves(new Date(), () => Promise.reject(new Error('no thread')))).rejects.toThrow('no thread')
+    await keepCurves(new Date(), fit)
+    expect(fits).toBe(3)
   })
 })
