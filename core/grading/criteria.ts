@@ -69,7 +69,7 @@ export function judge(measures: Measures, document: CouponDocument, rules: House
     ['width', 'beads uneven in width'],
   ] as const) {
     const measure = measures.elements.find(row => row.element === element)!
-    const bad = measure.tried - measure.sound
+    const bad = measure.tried - measure.sound - measure.workable
     if (measure.tried > 0 && bad > measure.tried / 4)
       reasons.push(
         again(elementOf(element).weight * (bad / measure.tried), `${bad} of ${measure.tried} ${what}`, measure.markIds),

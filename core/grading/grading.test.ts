@@ -145,6 +145,14 @@ describe('verdict', () => {
     expect(grade(withMarks(bad('crooked')[0]!)).verdict).toBe('move on')
   })
 
+  it('lets light ones pass as workable, however many beads have them', () => {
+    const on = (severity: 1 | 2, ...beads: number[]) =>
+      beads.map(n => aFlaw({ id: `x${n}`, beadId: `b${n}`, flaw: 'crooked', side: null, severity }))
+    expect(grade(withMarks(...on(1, 1, 2, 3))).verdict).toBe('move on')
+    expect(grade(withMarks(...on(2, 1), ...on(1, 2, 3, 4))).verdict).toBe('move on')
+    expect(grade(withMarks(...on(2, 1, 2), ...on(1, 3, 4))).reasons[0]!.text).toBe('2 of 6 beads crooked')
+  })
+
   it('keeps the computed verdict beside the instructor’s own', () => {
     const overruled = {
       ...poorTries(aCoupon(), 'start', 6),
