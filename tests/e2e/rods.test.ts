@@ -1,7 +1,8 @@
-import { afterAll, beforeAll, expect, it } from 'vitest'
+import { afterAll, beforeAll, beforeEach, expect, it } from 'vitest'
 import type { Browser } from 'playwright-core'
 import { v7 as uuid } from 'uuid'
 import { aCoupon } from '../../core/coupon/example'
+import { handfulsOf } from '../../core/rodRoom'
 import type { WelderTest } from '../../core/welderTest'
 import { aTest } from '../../core/welderTest/example'
 import type { Section, Student } from '../../contract/people'
@@ -15,10 +16,24 @@ let school: School
 let browser: Browser
 let section: Section
 let student: Student
+/** Whose rods they are, and of which lot: others at each try, so that a second finds nothing of the first. */
+let who: string
+let makersLot: string
+let tries = 0
+const SURNAMES = ['Quick', 'Quaye', 'Quern', 'Quill', 'Quint', 'Quoit']
+const lot = () => `E7018 1/8 in, lot ${makersLot}`
 beforeAll(async () => {
   school = await foundTestSchool()
   browser = await openBrowser()
-  ;({ section, student } = await addClass(school, 'Evening R rods', 'Senara Quick'))
+})
+beforeEach(async () => {
+  who = `Senara ${SURNAMES[tries++]}`
+  ;({ section, student } = await addClass(school, `Evening R rods ${tries}`, who))
+  for (const { id: handfulId, lotId, out } of handfulsOf((await room()).movements)) {
+    if (out === 0) continue
+    const burnt = { kind: 'returned', lotId, handfulId, count: 0, studentId: null, booth: null, stubs: null, why: '' }
+    expect((await school.lead.ask('PUT', `/api/rod-movements/${uuid()}`, burnt)).status).toBe(200)
+  }
 })
 afterAll(async () => {
   await browser?.close()
@@ -26,34 +41,34 @@ afterAll(async () => {
 })
 
 const room = async () => (await school.lead.ask<RodRoom>('GET', '/api/rods')).body
-const LOT = 'E7018 1/8 in, lot R 2291'
 
 it('a lot is written down, rods are drawn and brought back with their stubs, and what lies there is counted', async () => {
+  makersLot = `R 229${tries}`
   const page = await teaching(browser, 'tobias', section.id, { at: '/rods' })
   await page.getByRole('button', { name: 'New lot' }).click()
   await page.getByRole('button', { name: 'Save' }).click()
   await page.getByText('This is missing').first().waitFor()
-  await page.getByLabel('Maker’s lot').fill('R 2291')
+  await page.getByLabel('Maker’s lot').fill(makersLot)
   await page.getByLabel('Where they lie').fill('oven 1')
   await page.getByLabel('Price of a box').fill('42,50')
   await page.getByRole('button', { name: 'Save' }).click()
-  await page.getByRole('region', { name: 'In the store' }).getByText(LOT).first().waitFor()
+  await page.getByRole('region', { name: 'In the store' }).getByText(lot()).first().waitFor()
 
-  await page.getByRole('button', { name: `${LOT}: received, counted, more` }).click()
+  await page.getByRole('button', { name: `${lot()}: received, counted, more` }).click()
   await page.getByText('More came').click()
   await page.getByRole('button', { name: 'Save' }).click()
   await page.getByText('150 rods').waitFor()
 
-  await choose(page, listOf(page, 'Rods'), `${LOT} · 150 there`)
+  await choose(page, listOf(page, 'Rods'), `${lot()} · 150 there`)
   await page.getByText('They may be out for 4 h.').waitFor()
-  await page.getByRole('combobox', { name: 'For', exact: true }).fill('Senara')
-  await page.getByRole('option', { name: /Senara Quick/ }).click()
+  await page.getByRole('combobox', { name: 'For', exact: true }).fill(who)
+  await page.getByRole('option', { name: new RegExp(who) }).click()
   await page.getByRole('button', { name: 'Draw, start the clock' }).click()
   const out = page.getByRole('region', { name: 'Out now' })
-  await out.getByText('Senara Quick').waitFor()
+  await out.getByText(who).waitFor()
   await out.getByText(/(3 h 59|4 h 0) min left/).waitFor()
 
-  await page.getByRole('button', { name: 'Rods of Senara Quick are back' }).click()
+  await page.getByRole('button', { name: `Rods of ${who} are back` }).click()
   await page.getByLabel('Whole rods, into the oven').fill('3')
   await page.getByLabel('up to 2 in').fill('6')
   await page.getByRole('button', { name: 'They are back' }).click()
@@ -71,7 +86,7 @@ it('a lot is written down, rods are drawn and brought back with their stubs, and
   await page.getByText('145 rods').waitFor()
   await page.getByText(/1 are long enough for a stub day/).waitFor()
 
-  await page.getByRole('button', { name: `${LOT}: received, counted, more` }).click()
+  await page.getByRole('button', { name: `${lot()}: received, counted, more` }).click()
   await page.getByText('Counted', { exact: true }).click()
   await page.getByLabel('Rods that lie there').fill('140')
   await page.getByRole('button', { name: 'Save' }).click()
@@ -90,22 +105,22 @@ it('a lot is written down, rods are drawn and brought back with their stubs, and
   const cost = page.getByRole('region', { name: 'What a coupon costs' })
   await cost.getByText(/rods, \d+\.\d\d a coupon, over \d+ coupons whose rods are in the book/).waitFor()
   await cost.getByRole('row', { name: new RegExp(`^${document.ticket.rung} \\d`) }).waitFor()
-  await cost.getByRole('row', { name: 'Senara Quick 2.5 0.71 2' }).waitFor()
+  await cost.getByRole('row', { name: `${who} 2.5 0.71 2` }).waitFor()
 
   await page.getByLabel('Reads').fill('240')
   await page.getByRole('combobox', { name: 'Oven', exact: true }).fill('oven 1')
   await page.getByRole('button', { name: 'Note it' }).click()
   await page.getByText('▲ under 248 °F: rods in it do not rest').waitFor()
   const { lots } = await room()
-  expect(lots.find(lot => lot.makersLot === 'R 2291')).toMatchObject({ boxPriceCents: 4250, place: 'oven 1' })
+  expect(lots.find(one => one.makersLot === makersLot)).toMatchObject({ boxPriceCents: 4250, place: 'oven 1' })
   await page.context().close()
 })
 
 it('rods past their hours are said on the booth, on the ticket, and when a test calls them in date', async () => {
-  const lot = (await room()).lots.find(one => one.makersLot === 'R 2291')!
+  const { id: lotId } = (await room()).lots.find(one => one.makersLot === makersLot)!
   const line = uuid()
   const said = { kind: 'issued', count: 6, handfulId: null, studentId: student.id, booth: 1, stubs: null, why: '' }
-  expect((await school.lead.ask('PUT', `/api/rod-movements/${line}`, { ...said, lotId: lot.id })).status).toBe(200)
+  expect((await school.lead.ask('PUT', `/api/rod-movements/${line}`, { ...said, lotId })).status).toBe(200)
   await run(database(), 'UPDATE rod_movement SET noted_at = noted_at - INTERVAL 5 HOUR WHERE id = ?', [line])
 
   const page = await teaching(browser, 'tobias', section.id, { at: '/' })
@@ -120,12 +135,12 @@ it('rods past their hours are said on the booth, on the ticket, and when a test 
   await page.goto(`${ADDRESS}/test-bay/${test}`)
   await page.getByRole('button', { name: /^Seen: whole rods, in date/ }).waitFor()
   await page.keyboard.press('Enter')
-  await page.getByText(`${LOT} is past its hours: draw fresh rods first`).waitFor()
+  await page.getByText(`${lot()} is past its hours: draw fresh rods first`).waitFor()
   await page.getByRole('button', { name: /^Seen: whole rods, in date/ }).waitFor()
 
   await page.goto(`${ADDRESS}/rods`)
   await page.getByText('past their hours: bring them back').waitFor()
-  await page.getByRole('button', { name: 'Rods of Senara Quick are back' }).click()
+  await page.getByRole('button', { name: `Rods of ${who} are back` }).click()
   await page.getByLabel('Whole rods, into the oven').fill('6')
   await page.getByRole('button', { name: 'They are back' }).click()
   await page.getByText('past their hours: re-dry them, once').waitFor()
@@ -133,9 +148,9 @@ it('rods past their hours are said on the booth, on the ticket, and when a test 
   await page.getByText('past their hours: re-dry them, once').waitFor({ state: 'detached' })
 
   // Drawn from another tablet, they are seen here; all burnt is one press.
-  const drawn = { ...said, lotId: lot.id, count: 2 }
+  const drawn = { ...said, lotId, count: 2 }
   expect((await school.lead.ask('PUT', `/api/rod-movements/${uuid()}`, drawn)).status).toBe(200)
-  await page.getByRole('button', { name: 'All burnt: rods of Senara Quick' }).waitFor()
+  await page.getByRole('button', { name: `All burnt: rods of ${who}` }).waitFor()
 
   // Fresh ones are called in date, and the test keeps of which lot they are.
   await page.goto(`${ADDRESS}/test-bay/${test}`)
@@ -143,9 +158,9 @@ it('rods past their hours are said on the booth, on the ticket, and when a test 
   await page.keyboard.press('Enter')
   const lotKept = async () =>
     (await school.lead.ask<{ document: WelderTest }>('GET', `/api/tests/${test}`)).body.document.ticket.lot?.makersLot
-  await expect.poll(lotKept, { timeout: 10_000 }).toBe('R 2291')
+  await expect.poll(lotKept, { timeout: 10_000 }).toBe(makersLot)
   await page.goto(`${ADDRESS}/rods`)
-  await page.getByRole('button', { name: 'All burnt: rods of Senara Quick' }).click()
+  await page.getByRole('button', { name: `All burnt: rods of ${who}` }).click()
   await page.getByText('Every rod that was drawn is back or burnt.').waitFor()
   await page.context().close()
 })
@@ -185,18 +200,18 @@ it('lots come in from a list: what is wrong is said line by line, and then all c
   await page.getByRole('button', { name: 'Use from a list' }).click()
   const use = page.getByRole('dialog', { name: 'Use from a list' })
   const day = new Date(Date.now() - 3 * 86_400_000).toISOString().slice(0, 10)
-  const book = (who: string) => ({
+  const book = (name: string) => ({
     name: 'use.csv',
     mimeType: 'text/csv',
     buffer: Buffer.from(
-      `Date,What,Rod,Lot,Rods,Student,stubs to 2\n${day},drawn,E6010,L 88,9,${who},\n${day},back,E6010,L 88,2,${who},7\n`,
+      `Date,What,Rod,Lot,Rods,Student,stubs to 2\n${day},drawn,E6010,L 88,9,${name},\n${day},back,E6010,L 88,2,${name},7\n`,
     ),
   })
   await use.getByLabel('A CSV file').setInputFiles(book('Nobody Known'))
   await use.getByText('2 of 2 lines need mending').waitFor()
   await use.getByText('who: nobody here is called Nobody Known').first().waitFor()
-  await use.getByLabel('A CSV file').setInputFiles(book('Senara Quick'))
-  await use.getByText(`${day} · back · 2 · E6010 1/8 in, lot L 88 · Senara Quick`).waitFor()
+  await use.getByLabel('A CSV file').setInputFiles(book(who))
+  await use.getByText(`${day} · back · 2 · E6010 1/8 in, lot L 88 · ${who}`).waitFor()
   await use.getByRole('button', { name: 'Take in 2 lines' }).click()
   await expect.poll(() => use.count()).toBe(0)
   expect((await room()).stock[kept.id]).toBe(71)
