@@ -77,6 +77,29 @@ describe('sending', () => {
     expect(heldMeanwhile).toBe(1)
     expect(shelf.held.size).toBe(0)
   })
+  it('is answered to its page where the browser is slow to keep it, and everything is tried again meanwhile', async () => {
+    const shelf = aShelf()
+    let kept = () => {}
+    const slow: Shelf = {
+      ...shelf,
+      keep: async intent => {
+        await new Promise<void>(resolve => {
+          kept = resolve
+        })
+        await shelf.keep(intent)
+      },
+    }
+    const server = aServer()
+    const { send, retry, seen } = await aDelivery(server.put, { ...slow, held: shelf.held })
+    for (const [version, notes] of ['first', 'second'].entries()) {
+      const sending = send({ ...coupon('a'), body: { baseVersion: version, notes } })
+      await retry()
+      kept()
+      expect(await sending).toEqual({ is: 'saved', answer: { version: version + 1, notes } })
+    }
+    expect(seen.waiting).toEqual([])
+    expect([...server.rows.values()]).toEqual([{ version: 2, notes: 'second' }])
+  })
   it('waits while the server is away or cannot work, and goes when it is asked again', async () => {
     const server = aServer()
     let away: RequestFailure | null = AWAY

@@ -92,27 +92,23 @@ export function createDelivery({ shelf, ask, changed, saved, now }: DeliveryPart
 
   /** One sending at a time of each; whoever asks meanwhile waits for it. */
   function deliver(key: string): Promise<unknown> {
-    const going = underway.get(key) ?? sendUntilDone(key)
+    const going = underway.get(key) ?? sendUntilDone(key).finally(() => underway.delete(key))
     underway.set(key, going)
     return going
   }
 
   /** What was changed while it was on its way goes after it, on top of the version that was just saved. */
   async function sendUntilDone(key: string): Promise<unknown> {
-    try {
-      let answer: unknown = null
-      for (let intent = waiting.get(key); intent; intent = waiting.get(key)) {
-        const { path, takesAway } = INTENT_KINDS[intent.kind]
-        answer = await ask(takesAway ? 'DELETE' : 'PUT', `${path}/${intent.id}`, intent)
-        saved(intent, answer)
-        const after = waiting.get(key)
-        if (after && after.turn !== intent.turn) await keep(rebased(after, answer))
-        else await forget(key)
-      }
-      return answer
-    } finally {
-      underway.delete(key)
+    let answer: unknown = null
+    for (let intent = waiting.get(key); intent; intent = waiting.get(key)) {
+      const { path, takesAway } = INTENT_KINDS[intent.kind]
+      answer = await ask(takesAway ? 'DELETE' : 'PUT', `${path}/${intent.id}`, intent)
+      saved(intent, answer)
+      const after = waiting.get(key)
+      if (after && after.turn !== intent.turn) await keep(rebased(after, answer))
+      else await forget(key)
     }
+    return answer
   }
 
   async function notTaken<Answer>({ kind, id }: Intent, error: unknown): Promise<Sent<Answer>> {
@@ -145,7 +141,8 @@ export function createDelivery({ shelf, ask, changed, saved, now }: DeliveryPart
     for (const { kind, id } of mine().sort((a, b) => a.turn - b.turn)) {
       const key = keyOf({ kind, id })
       const intent = waiting.get(key)
-      if (!intent || intent.refused !== null) continue
+      // What is only being kept is sent by its page as soon as it is, and answered there.
+      if (!intent || intent.refused !== null || beingKept.has(key)) continue
       try {
         await deliver(key)
       } catch (error) {

@@ -7,6 +7,7 @@ import { couponsRun } from './couponsRun'
 import { database, rows } from './database'
 import { currentRules } from './houseRules'
 import { currentLadder, formerLadders } from './ladder'
+import { oneForAll } from './oneForAll'
 import { climbsOf } from './progress'
 import { bookOfWeeks } from './rodBook'
 import { allLots } from './rodRoom'
@@ -17,18 +18,8 @@ const A_WEEK_MS = 7 * 24 * 3_600_000
 /** Reckons what is used, away from the thread that answers requests. */
 export type ReckonRods = (wanted: RodsAheadCase, seed: number) => Promise<ReadonlyMap<string, ComingUse>>
 
-/** The reckoning under way: it is the whole school's, and all who look meanwhile wait for the one. */
-let underWay: Promise<RodsAhead> | null = null
-
 /** What the school's students will use of each kind of rod, for as long as the house wants its rods to last. */
-export function findRodsAhead(now: Date, reckon: ReckonRods): Promise<RodsAhead> {
-  underWay ??= reckonAhead(now, reckon).finally(() => {
-    underWay = null
-  })
-  return underWay
-}
-
-async function reckonAhead(now: Date, reckon: ReckonRods): Promise<RodsAhead> {
+export const findRodsAhead = oneForAll(async (now: Date, reckon: ReckonRods): Promise<RodsAhead> => {
   const [{ ladder }, former, { rules }, clock, lots, movements, runs, climbers] = await Promise.all([
     currentLadder(),
     formerLadders(),
@@ -46,7 +37,7 @@ async function reckonAhead(now: Date, reckon: ReckonRods): Promise<RodsAhead> {
   // The same all day, whoever asks.
   const use = await reckon(wanted, dayNumber(classDayAt(now, clock)))
   return [...use].map(([kind, coming]) => ({ kind, ...coming }))
-}
+})
 
 /** All who are here, where they stand on the ladder, and until when their term goes. */
 async function climbersNow(): Promise<Climber[]> {

@@ -8,6 +8,7 @@ import {
   type Wrong,
 } from '../../core/progress'
 import { database, fromJson, rows, run, toDateTime, toIso } from './database'
+import { oneForAll } from './oneForAll'
 import { schoolHistory } from './trials'
 
 /** The school's curves as they were last fitted; version 0 while they never were. */
@@ -71,18 +72,8 @@ export type FitCurves = (students: readonly (readonly Tried[])[]) => Promise<Sch
  */
 export const fitHere: FitCurves = async students => fitCurves(students.map(withHistory))
 
-/** The fit under way: whoever saves meanwhile waits for that one, and begins none. */
-let underWay: Promise<void> | null = null
-
 /** Has the school's curves fitted to its newest coupons, and keeps them. */
-export function keepCurves(now: Date, fit: FitCurves): Promise<void> {
-  underWay ??= fitAndKeep(now, fit).finally(() => {
-    underWay = null
-  })
-  return underWay
-}
-
-async function fitAndKeep(now: Date, fit: FitCurves): Promise<void> {
+export const keepCurves = oneForAll(async (now: Date, fit: FitCurves): Promise<void> => {
   // Looked up first: where two servers fit at one moment, one version is kept, and nobody is computed anew twice.
   const { version } = await schoolCurves()
   const students = await schoolHistory(FITTED_TO)
@@ -93,4 +84,4 @@ async function fitAndKeep(now: Date, fit: FitCurves): Promise<void> {
     'INSERT IGNORE INTO school_curve (version, curves, wrong, coupons, fitted_at) VALUES (?, ?, ?, ?, ?)',
     [version + 1, JSON.stringify(curves), JSON.stringify(wrongOf(students.flat())), coupons, toDateTime(now)],
   )
-}
+})

@@ -167,28 +167,29 @@ it('rods past their hours are said on the booth, on the ticket, and when a test 
 
 it('lots come in from a list: what is wrong is said line by line, and then all come in', async () => {
   const page = await teaching(browser, 'tobias', section.id, { at: '/rods' })
+  const [shelved, empty] = [`L ${tries}8`, `L ${tries}9`]
   await page.getByRole('button', { name: 'Lots from a list' }).click()
   const dialog = page.getByRole('dialog', { name: 'Lots from a list' })
   const csv = (size: string) => ({
     name: 'lots.csv',
     mimeType: 'text/csv',
     buffer: Buffer.from(
-      `Rod,Size,Lot,Received,Per box,Where,Stock\nE6010,1/8,L 88,2026-09-02,150,dry shelf,75\nE6013,${size},L 89,2026-09-02,150,dry shelf,0\n`,
+      `Rod,Size,Lot,Received,Per box,Where,Stock\nE6010,1/8,${shelved},2026-09-02,150,dry shelf,75\nE6013,${size},${empty},2026-09-02,150,dry shelf,0\n`,
     ),
   })
   await dialog.getByLabel('A CSV file').setInputFiles(csv('9/16'))
   await dialog.getByText('1 of 2 lines need mending').waitFor()
   await dialog.getByText(/size is no rod size that is kept/).waitFor()
   await dialog.getByLabel('A CSV file').setInputFiles(csv('5/32'))
-  await dialog.getByText('E6010 1/8 in, lot L 88').waitFor()
+  await dialog.getByText(`E6010 1/8 in, lot ${shelved}`).waitFor()
   await dialog.getByRole('button', { name: 'Take in 2 lots' }).click()
   await expect.poll(() => dialog.count()).toBe(0)
   const { lots, stock } = await room()
-  const kept = lots.find(lot => lot.makersLot === 'L 88')!
+  const kept = lots.find(lot => lot.makersLot === shelved)!
   expect([kept.classification, stock[kept.id]]).toEqual(['E6010', 75])
   // The same list again is a count.
   await page.getByRole('button', { name: 'Lots from a list' }).click()
-  const counted = 'Rod,Size,Lot,Stock\nE6010,1/8,L 88,71\n'
+  const counted = `Rod,Size,Lot,Stock\nE6010,1/8,${shelved},71\n`
   const file = { name: 'count.csv', mimeType: 'text/csv', buffer: Buffer.from(counted) }
   await dialog.getByLabel('A CSV file').setInputFiles(file)
   await dialog.getByText('counted 71, 4 fewer than the book says').waitFor()
@@ -204,14 +205,14 @@ it('lots come in from a list: what is wrong is said line by line, and then all c
     name: 'use.csv',
     mimeType: 'text/csv',
     buffer: Buffer.from(
-      `Date,What,Rod,Lot,Rods,Student,stubs to 2\n${day},drawn,E6010,L 88,9,${name},\n${day},back,E6010,L 88,2,${name},7\n`,
+      `Date,What,Rod,Lot,Rods,Student,stubs to 2\n${day},drawn,E6010,${shelved},9,${name},\n${day},back,E6010,${shelved},2,${name},7\n`,
     ),
   })
   await use.getByLabel('A CSV file').setInputFiles(book('Nobody Known'))
   await use.getByText('2 of 2 lines need mending').waitFor()
   await use.getByText('who: nobody here is called Nobody Known').first().waitFor()
   await use.getByLabel('A CSV file').setInputFiles(book(who))
-  await use.getByText(`${day} · back · 2 · E6010 1/8 in, lot L 88 · ${who}`).waitFor()
+  await use.getByText(`${day} · back · 2 · E6010 1/8 in, lot ${shelved} · ${who}`).waitFor()
   await use.getByRole('button', { name: 'Take in 2 lines' }).click()
   await expect.poll(() => use.count()).toBe(0)
   expect((await room()).stock[kept.id]).toBe(71)
