@@ -23,7 +23,7 @@ export interface DayPlanVersion {
 }
 
 /** A student as a day is planned for; what all have in common stands beside them. */
-export type StudentToPlan = Omit<StudentProgress, 'ladder' | 'curves' | 'school' | 'timetable'> & {
+export type StudentToPlan = Omit<StudentProgress, 'ladder' | 'curves' | 'school'> & {
   /** Noted as absent that day. */
   readonly absent: boolean
 }
@@ -35,7 +35,7 @@ export interface DayToPlan {
   readonly meeting: DayMeeting | null
   readonly kept: DayPlanVersion
   readonly students: readonly StudentToPlan[]
-  readonly common: Pick<StudentProgress, 'ladder' | 'curves' | 'school' | 'timetable'> | null
+  readonly common: Pick<StudentProgress, 'ladder' | 'curves' | 'school'> | null
   /** Those of the shop that are in service. */
   readonly booths: readonly PlanBooth[]
   /** Rods in the store, by kind. */

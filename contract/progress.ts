@@ -1,7 +1,7 @@
 import { array, boolean, number, object, string, type Schema } from 'yup'
 import { FULL_LADDER, ladderFaults, type Ladder, type RungState, type SignOffRule } from '../core/ladder'
 import { ELEMENTS } from '../core/grading'
-import type { ReadinessKnown, RunLately, Timetable } from '../core/readiness'
+import type { ReadinessKnown, RunLately } from '../core/readiness'
 import { PIECES, POSITIONS, positionsFor, type PieceKind } from '../core/trade'
 import { choice, key, label, list, oneOf, typed, uuid } from './fields'
 import type { Student } from './people'
@@ -157,9 +157,6 @@ export interface StudentProgress extends ReadinessKnown {
   readonly climb: readonly RungState[]
   readonly signOffs: readonly SignOff[]
   readonly lately: readonly RunLately[]
-  /** Coupons a class day, of late; 0 before the first. */
-  readonly perClass: number
-  readonly timetable: Timetable
   readonly pin: NextPin | null
 }
 

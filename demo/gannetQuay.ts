@@ -27,6 +27,8 @@ export interface DemoStudent {
   readonly hand: Hand
   readonly booth: number
   readonly startDate: string
+  /** When its classes open, on the wall. */
+  readonly opensAt: string
   readonly coupons: readonly DemoCoupon[]
   /** The hand behind them, and how many coupons it has welded as each pool lies: for tests. */
   readonly learner: Learner
@@ -130,7 +132,13 @@ export function growSchool(seed: number, lastDay: string, weld: Weld = weldCoupo
     },
     students: STUDENT_NAMES.slice(index * 12, index * 12 + 12).map((student, place) =>
       growStudent(
-        { name: student, place: index * 12 + place, booth: place + 1, openings: openingsOf(start, end, days, from) },
+        {
+          name: student,
+          place: index * 12 + place,
+          booth: place + 1,
+          opensAt: from,
+          openings: openingsOf(start, end, days, from),
+        },
         random,
         weld,
       ),
@@ -146,11 +154,13 @@ function openingsOf(start: Date, end: Date, days: readonly Weekday[], from: stri
   return all.map(day => new Date(`${isoDay(day)}T${from}:00Z`))
 }
 
-function growStudent(
-  { name, place, booth, openings }: { name: string; place: number; booth: number; openings: readonly Date[] },
-  random: Random,
-  weld: Weld,
-): DemoStudent {
+/** Whose coupons are grown, and where and when. */
+interface Enrolment extends Pick<DemoStudent, 'name' | 'booth' | 'opensAt'> {
+  readonly place: number
+  readonly openings: readonly Date[]
+}
+
+function growStudent({ name, place, booth, opensAt, openings }: Enrolment, random: Random, weld: Weld): DemoStudent {
   const learner = drawLearner(random, HABITS[place] ?? null)
   const hand: Hand = LEFT_HANDED.has(place) ? 'left' : 'right'
   const coupons: DemoCoupon[] = []
@@ -195,7 +205,7 @@ function growStudent(
       onRung = 0
     }
   }
-  return { name, hand, booth, startDate: isoDay(openings[0]!), coupons, learner, practised: done }
+  return { name, hand, booth, startDate: isoDay(openings[0]!), opensAt, coupons, learner, practised: done }
 }
 
 /** What the instructor saw a habit to be, on every seventh coupon of whoever has one. */

@@ -34,21 +34,30 @@ export interface DemoTest {
 const WITNESS = 'TK'
 /** Minutes between two steps at a test. */
 const BETWEEN = 4
+const AFTER_OPENING = 5
 const wall = (moment: string) => moment.slice(11, 16)
 
-/** Welds, reads, cuts and bends a planned test as a learner would, an evening long. */
+/** Whose hand takes a test, how much it has practised as the piece lies, and when its classes open, on the wall. */
+export interface TestedHand {
+  readonly learner: Learner
+  readonly practised: number
+  readonly opensAt?: string
+}
+
+/** Welds, reads, cuts and bends a planned test as a learner would, a class long. */
 export function takeTest(
   planned: WelderTest,
   book: CodeBook,
-  { learner, practised }: { readonly learner: Learner; readonly practised: number },
+  { learner, practised, opensAt = '18:00' }: TestedHand,
   random: Random,
   to: TakenTo = 'result',
   { weld, bend }: TestHands = MADE_UP,
 ): DemoTest {
-  let minute = 0
+  let minute = AFTER_OPENING
   const at = () =>
     new Date(
-      Date.parse(`${planned.testDay}T18:05:00.000Z`) + 60_000 * (minute += BETWEEN + Math.floor(3 * random.uniform())),
+      Date.parse(`${planned.testDay}T${opensAt}:00.000Z`) +
+        60_000 * (minute += BETWEEN + Math.floor(3 * random.uniform())),
     ).toISOString()
   const seen = (): Signature => ({ by: WITNESS, at: at() })
   let now: WelderTest = { ...planned, stamp: `G${100 + Math.floor(900 * random.uniform())}` }

@@ -9,6 +9,7 @@ import type {
   SignOffSave,
   StudentProgress,
 } from '~~/contract/progress'
+import type { StudentPace } from '~~/contract/pace'
 import type { Sent } from '~/sync/intents'
 import { useOutbox } from './outbox'
 import { request } from './request'
@@ -22,6 +23,8 @@ export const useProgress = defineStore('progress', () => {
   const boardOf = (sectionId: string) => request<Board>('GET', `/api/sections/${sectionId}/board`)
   const reportOf = (sectionId: string) => request<SectionReport>('GET', `/api/sections/${sectionId}/report`)
   const ofStudent = (studentId: string) => request<StudentProgress>('GET', `/api/students/${studentId}/progress`)
+
+  const paceOf = (studentId: string) => request<StudentPace>('GET', `/api/students/${studentId}/pace`)
 
   /** Signs a rung off, or keeps the sign-off here while the server is away; sent twice it is one. */
   function signOff(save: SignOffSave, student: string, rung: string): Promise<Sent<StudentProgress>> {
@@ -39,5 +42,5 @@ export const useProgress = defineStore('progress', () => {
   const ladder = () => request<LadderVersion>('GET', '/api/ladder')
   const saveLadder = (save: LadderSave) => request<LadderVersion>('POST', '/api/ladder', save)
 
-  return { boardOf, reportOf, ofStudent, signOff, takeBack, pin, ladder, saveLadder }
+  return { boardOf, reportOf, ofStudent, paceOf, signOff, takeBack, pin, ladder, saveLadder }
 })

@@ -1,5 +1,6 @@
 import { tryAdvice } from '../../demo/adviceTrial'
 import { scoreForecasts, tryForecasts } from '../../demo/forecastTrial'
+import { PACE_WORLDS, tryPace } from '../../demo/paceTrial'
 import { scoreOf, tryReadiness } from '../../demo/readinessTrial'
 import { WORLDS } from '../../demo/worlds'
 
@@ -8,11 +9,12 @@ import { WORLDS } from '../../demo/worlds'
  * the model: before a school has recorded a test, and after forty.
  */
 const SEEDS = [11, 12, 13]
-const TESTS = 30
+/** So many that the share which passes is the true chance to 4 of 100. */
+const TESTS = 150
 const AIMS =
   'aims: half way before, two thirds after; mean within 0.03, pieces 0.07; slope 0.85 to 1.15; held 0.85 to 0.95'
 
-console.log(`odds of tests, whole schools, thirty tests a pair (${AIMS})`)
+console.log(`odds of tests, whole schools, ${TESTS} tests a pair (${AIMS})`)
 for (const world of WORLDS) {
   const pairs = SEEDS.flatMap(seed =>
     tryReadiness({ world, seed, tests: TESTS, attempts: 1000, recorded: 40, times: 4 }),
@@ -40,6 +42,13 @@ for (const world of WORLDS) {
   const { pairs, held, sooner, later } = scoreForecasts(SEEDS.flatMap(seed => tryForecasts({ ...asked, seed })))
   const shares = `held ${held.toFixed(2)}, sooner ${sooner.toFixed(2)}, later ${later.toFixed(2)}`
   console.log(`  ${world.name}, ${pairs} pairs: ${shares} (aim: held 0.75 or more)`)
+}
+
+console.log('classes and hours until so many coupons, said and taken (aim: held 0.75 or more)')
+for (const world of PACE_WORLDS) {
+  const { students, ...score } = tryPace(world, SEEDS[0]!, 100)
+  const figures = Object.entries(score).map(([name, share]) => `${name} ${share.toFixed(2)}`)
+  console.log(`  ${world.name}, ${students} students: ${figures.join(', ')}`)
 }
 
 const gains = tryAdvice({ world: WORLDS[0]!, seed: 11, students: 36, coupons: 12, tests: 60 })

@@ -102,8 +102,9 @@ async function saidOf(studentId: string, piece: string, book: string): Promise<O
 }
 
 /** The hand that takes a test, and what it has practised as the pool lies there. */
-const handsOf = ({ learner, practised }: DemoStudent, { test }: WelderTest) => ({
+const handsOf = ({ learner, practised, opensAt }: DemoStudent, { test }: WelderTest) => ({
   learner,
+  opensAt,
   practised: practised.get(runAs(test.position)) ?? 0,
 })
 

@@ -1,4 +1,3 @@
-import { daysAfter, weekdayOf } from '../calendar'
 import { beginOutlook, type OutlookCase } from './outlook'
 import { quantile } from '../statistics'
 
@@ -37,31 +36,4 @@ export function forecastCoupons(wanted: OutlookCase, target: number, attempts: n
     late: reach(0.2),
     steps: looks.map(({ coupons, odds }) => ({ coupons, odds })),
   }
-}
-
-/** When a section meets: days of the week, and its last day. */
-export interface Timetable {
-  /** Days of the week, 0 for Sunday. */
-  readonly weekdays: readonly number[]
-  readonly last: string
-}
-
-/**
- * The class day on which so many coupons more are run; null when the term ends before, or the section never meets.
- * @param from local date that is already past, ISO 8601
- * @param perClass coupons a class day
- * @example classDayAfter(6, 3, { weekdays: [1, 3], last: '2026-12-18' }, '2026-10-05') // '2026-10-12': Wednesday
- *   and Monday
- */
-export function classDayAfter(
-  coupons: number,
-  perClass: number,
-  { weekdays, last }: Timetable,
-  from: string,
-): string | null {
-  if (weekdays.length === 0 || perClass <= 0) return null
-  let classes = Math.ceil(coupons / perClass)
-  for (let day = daysAfter(from, 1); day <= last; day = daysAfter(day, 1))
-    if (weekdays.includes(weekdayOf(day)) && --classes <= 0) return day
-  return null
 }

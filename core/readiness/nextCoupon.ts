@@ -2,8 +2,9 @@ import { elementOf, type ElementId } from '../grading'
 import { rungsInUse, type Ladder, type LadderRung, type RungState } from '../ladder'
 import { lieOf } from '../progress'
 import type { TestPiece } from '../qualification'
-import { pieceOf, type Work } from '../trade'
+import { pieceOf } from '../trade'
 import type { Help } from './helps'
+import { USUAL_HOURS } from './pace'
 
 /** What a student could run next, and why. */
 export interface Proposal {
@@ -15,7 +16,6 @@ export interface Proposal {
   readonly toStudent: string
 }
 
-const HOURS: Readonly<Record<Work, number>> = { plate: 0.7, joint: 0.6, fillet: 0.7, groove: 1.4, pipe: 1.6 }
 /** A skill that would raise the odds by more than this is worth going back to a rung for, 0 to 1. */
 const WORTH_GOING_BACK = 0.03
 /** A drill is over sooner. */
@@ -37,7 +37,7 @@ const IN_PASSING = 0.03
 const isDrill = ({ piece }: Pick<LadderRung, 'piece'>) => piece === 'restart strip' || piece === 'arc-strike plate'
 /** Hours in the booth that a coupon of a rung takes, set-up, welding and cleaning. Common practice, rough. */
 export const couponHours = (rung: Pick<LadderRung, 'piece'>): number =>
-  isDrill(rung) ? DRILL_HOURS : HOURS[pieceOf(rung.piece).work]
+  isDrill(rung) ? DRILL_HOURS : USUAL_HOURS[pieceOf(rung.piece).work]
 
 /**
  * How much a coupon of a rung is expected to raise the odds at a test, in an hour in the booth.

@@ -349,16 +349,17 @@ describe('what helps, and when', () => {
     expect(at(forecastCoupons(caseOf(0.8, 15), 0.3, 600).likely)).toBeLessThanOrEqual(at(likely))
   })
   it('counts class days, not days, to the end of term', () => {
-    const table = { weekdays: [1, 3], last: '2026-12-18' }
-    expect(classDayAfter(6, 3, table, '2026-10-05')).toBe('2026-10-12')
-    expect(classDayAfter(7, 3, table, '2026-10-05')).toBe('2026-10-14')
+    const table = { weekdays: ['Mon', 'Wed'], last: '2026-12-18' }
+    expect(classDayAfter(2, table, '2026-10-05')).toBe('2026-10-12')
+    expect(classDayAfter(3, table, '2026-10-05')).toBe('2026-10-14')
+    // What is there already still wants a class to be shown in.
+    expect(classDayAfter(0, table, '2026-10-05')).toBe('2026-10-07')
     // Over the end of summer time, on which a day has 25 hours.
-    expect(classDayAfter(18, 3, table, '2026-10-05')).toBe('2026-10-26')
+    expect(classDayAfter(6, table, '2026-10-05')).toBe('2026-10-26')
     expect([
-      classDayAfter(500, 3, table, '2026-10-05'),
-      classDayAfter(1, 3, { ...table, weekdays: [] }, '2026-10-05'),
-      classDayAfter(1, 0, table, '2026-10-05'),
-    ]).toEqual([null, null, null])
+      classDayAfter(170, table, '2026-10-05'),
+      classDayAfter(1, { ...table, weekdays: [] }, '2026-10-05'),
+    ]).toEqual([null, null])
   })
   it('never says more than odds', () =>
     expect([0.01, 0.08, 0.68, 0.93, 0.99].map(sayOdds)).toEqual([

@@ -47,13 +47,11 @@ export async function dayToPlan(sectionId: string, classDay: ClassDay): Promise<
     classDay,
     meeting: meetingOn(section, classDay, clock.turnsAt),
     kept,
-    students: progress.map(({ ladder: _, curves: __, school: ___, timetable: ____, ...own }) => ({
+    students: progress.map(({ ladder: _, curves: __, school: ___, ...own }) => ({
       ...own,
       absent: known.get(own.student.id)!.get(classDay)?.note?.absent ?? false,
     })),
-    common: first
-      ? { ladder: first.ladder, curves: first.curves, school: first.school, timetable: first.timetable }
-      : null,
+    common: first ? { ladder: first.ladder, curves: first.curves, school: first.school } : null,
     booths,
     rods: Object.fromEntries(store.map(({ rods: count, ...lot }) => [kindOf(lot), count])),
     welded,

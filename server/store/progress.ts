@@ -1,6 +1,5 @@
 import { climb, rungFinder, type ClimbCoupon, type RungState } from '../../core/ladder'
 import { standingOf, withHistory, type Standing } from '../../core/progress'
-import { mean } from '../../core/statistics'
 import type { Student } from '../../contract/people'
 import type { Board, StudentProgress } from '../../contract/progress'
 import type { RulesVersion } from '../../contract/record'
@@ -9,7 +8,6 @@ import { currentRules } from './houseRules'
 import { currentLadder, formerLadders } from './ladder'
 import { pinsOf } from './pins'
 import { curvesAreDue, keepCurves, schoolCurves, type FitCurves, type KeptCurves } from './schoolCurves'
-import { timetablesOf } from './sections'
 import { signOffsOf } from './signOffs'
 import { bendsOf } from './studentBends'
 import { findStudent } from './students'
@@ -124,12 +122,11 @@ export async function progressOf(studentId: string): Promise<StudentProgress | n
 export async function progressOfAll(students: readonly Student[]): Promise<StudentProgress[]> {
   const ids = students.map(student => student.id)
   const basis = await basisNow()
-  const [ladder, former, kept, signOffs, timetables, bends, pins, tests] = await Promise.all([
+  const [ladder, former, kept, signOffs, bends, pins, tests] = await Promise.all([
     currentLadder(),
     formerLadders(),
     keptOf(ids, basis),
     signOffsOf(ids),
-    timetablesOf([...new Set(students.map(student => student.sectionId))]),
     bendsOf(ids),
     pinsOf(ids),
     testsKnown(),
@@ -137,7 +134,6 @@ export async function progressOfAll(students: readonly Student[]): Promise<Stude
   return students.map(student => {
     const { standing, coupons } = kept.get(student.id)!
     const own = signOffs.get(student.id)!
-    const lately = runLately(coupons, rungFinder(ladder.ladder, former))
     return {
       student,
       ladder,
@@ -145,9 +141,7 @@ export async function progressOfAll(students: readonly Student[]): Promise<Stude
       signOffs: own,
       standing,
       curves: basis.curves.curves,
-      lately,
-      perClass: lately.length === 0 ? 0 : mean(lately.map(day => day.rungs.length)),
-      timetable: timetables.get(student.sectionId)!,
+      lately: runLately(coupons, rungFinder(ladder.ladder, former)),
       bends: bends.get(student.id)!,
       school: { wrong: basis.curves.wrong, ...tests },
       pin: pins.get(student.id) ?? null,

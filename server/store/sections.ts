@@ -68,32 +68,3 @@ export async function changeSection(id: string, fields: SectionFields): Promise<
 export async function sectionExists(id: string): Promise<boolean> {
   return (await rows(database(), 'SELECT 1 FROM section WHERE id = ?', [id])).length > 0
 }
-
-const WEEKDAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat']
-
-/** On which days of the week sections meet, and until when, by section. */
-export async function timetablesOf(
-  sectionIds: readonly string[],
-): Promise<Map<string, { weekdays: number[]; last: string }>> {
-  const found =
-    sectionIds.length === 0
-      ? []
-      : await rows<{ id: string; meetings: unknown; term_to: string }>(
-          database(),
-          `SELECT id, meetings, term_to FROM section WHERE id IN (${sectionIds.map(() => '?').join(', ')})`,
-          sectionIds,
-        )
-  return new Map(
-    found.map(row => [
-      row.id,
-      {
-        weekdays: [
-          ...new Set(
-            fromJson<SectionFields['meetings']>(row.meetings).map(meeting => WEEKDAYS.indexOf(meeting.weekday)),
-          ),
-        ],
-        last: row.term_to,
-      },
-    ]),
-  )
-}

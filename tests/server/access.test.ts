@@ -74,6 +74,7 @@ const ROUTES: Readonly<Record<string, Who>> = {
   'PUT /api/school/programme': 'lead',
   'GET /api/school/programme': 'staff',
   'GET /api/students/[id]/hours': 'own',
+  'GET /api/students/[id]/pace': 'own',
   'GET /api/students/[id]/cautions': 'own',
   'PUT /api/students/[id]/cautions': 'own',
   'GET /api/ladder': 'signed in',

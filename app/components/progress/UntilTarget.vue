@@ -1,38 +1,32 @@
 <script setup lang="ts">
-import { classDayAfter, HORIZON, sayOdds, type Forecast } from '~~/core/readiness'
-import type { StudentProgress } from '~~/contract/progress'
+import { HORIZON, sayOdds, untilTarget, type Forecast, type FromTo } from '~~/core/readiness'
+import type { StudentPace } from '~~/contract/pace'
 import { spokenDay } from '~~/core/calendar'
+import type { Work } from '~~/core/trade'
 import { today } from '~/composables/shopClock'
 
 /**
- * Coupons, hours and a day until the odds wanted, as a range: from the learning curve, the student's own pace and
- * the section's timetable.
+ * Coupons, hours and a day until the odds wanted, as a range: from the learning curve, the student's own pace, what
+ * such coupons take here, and the section's timetable.
  */
-const props = defineProps<{ forecast: Forecast; progress: StudentProgress; counted: boolean }>()
+const props = defineProps<{ forecast: Forecast; pace: StudentPace; work: Work; counted: boolean }>()
 
-/** Hours in the booth for one coupon of a groove. Common practice, rough. */
-const HOURS_EACH = 1.4
 const most = HORIZON.at(-1)!
 /** From an amount to another; what lies beyond the horizon is only more. */
 const span = (early: string, late: string | null) =>
   late === null ? `${early} or more` : early === late ? early : `${early} to ${late}`
-const hours = (count: number) => String(Math.round(count * HOURS_EACH))
-const said = computed(() => {
-  const { early, late, likely } = props.forecast
-  if (likely === 0 || early === null) return null
-  const day = (count: number | null) =>
-    count === null ? null : classDayAfter(count, props.progress.perClass, props.progress.timetable, today())
-  const [first, last] = [day(early), day(late)]
-  return {
-    coupons: span(String(early), late === null ? null : String(late)),
-    hours: span(hours(early), late === null ? null : hours(late)),
-    day:
-      first === null
-        ? 'not this term'
-        : last === null
-          ? `${spokenDay(first)} at the earliest, or after this term`
-          : span(spokenDay(first), spokenDay(last)),
-  }
+const sayFromTo = ({ least, most: last }: FromTo) =>
+  span(String(Math.round(least)), last === null ? null : String(Math.round(last)))
+const until = computed(() => {
+  const { pace, timetable } = props.pace
+  return untilTarget(props.forecast, pace, { work: props.work, timetable, today: today() })
+})
+const day = computed(() => {
+  const { first, last } = until.value?.then ?? { first: null, last: null }
+  if (first === null) return 'not this term'
+  return last === null
+    ? `${spokenDay(first)} at the earliest, or after this term`
+    : span(spokenDay(first), spokenDay(last))
 })
 </script>
 
@@ -42,25 +36,34 @@ const said = computed(() => {
     <p v-if="forecast.likely === 0">
       {{ counted ? 'The odds wanted are there' : 'It is there' }}. A test still is a test.
     </p>
-    <p v-else-if="!said">
+    <p v-else-if="!until">
       {{ most }} more coupons like these would hardly bring it. What would help most stands below.
     </p>
     <template v-else>
       <dl>
         <div>
           <dt>coupons like these</dt>
-          <dd>{{ said.coupons }}</dd>
+          <dd>{{ sayFromTo(until.coupons) }}</dd>
         </div>
-        <div>
-          <dt>hours in the booth</dt>
-          <dd>{{ said.hours }}</dd>
-        </div>
-        <div>
-          <dt>at {{ progress.perClass.toFixed(1) }} coupons a class</dt>
-          <dd>{{ said.day }}</dd>
-        </div>
+        <template v-if="until.then">
+          <div>
+            <dt>hours in the booth</dt>
+            <dd>{{ sayFromTo(until.then.hours) }}</dd>
+          </div>
+          <div>
+            <dt>at {{ until.then.perClass.toFixed(1) }} of these a class</dt>
+            <dd>{{ day }}</dd>
+          </div>
+        </template>
       </dl>
-      <p class="quiet small">About four students of five need neither fewer nor more.</p>
+      <p class="quiet small">
+        About four students of five need neither fewer nor more.
+        {{
+          until.then
+            ? 'Classes that were missed of late count as missed ahead.'
+            : 'Hours and a day can be said once a class is over in which something was run.'
+        }}
+      </p>
     </template>
   </section>
 </template>

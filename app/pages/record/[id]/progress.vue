@@ -2,7 +2,8 @@
 import { useLocalStorage } from '@vueuse/core'
 import { dayNumber } from '~~/core/calendar'
 import { testPieceOf, testPieces } from '~~/core/qualification'
-import { outlookCase, proposals, testPlan } from '~~/core/readiness'
+import { outlookCase, proposals, testedBy, testPlan } from '~~/core/readiness'
+import type { StudentPace } from '~~/contract/pace'
 import type { StudentProgress } from '~~/contract/progress'
 import { today } from '~/composables/shopClock'
 import { useLoader } from '~/composables/loader'
@@ -24,12 +25,19 @@ const store = useProgress()
 const books = useCodeBooks()
 const studentId = computed(() => String(route.params.id))
 const progress = shallowRef<StudentProgress | null>(null)
+const pace = shallowRef<StudentPace | null>(null)
 const { busy, refused, attempt } = useSaving()
 const ATTEMPTS = 5000
 const SEED = 20260914
 
 const { loading, problem, load } = useLoader(async () => {
-  const [found] = await Promise.all([store.ofStudent(studentId.value), houseRules.load(), books.load()])
+  const [found, ownPace] = await Promise.all([
+    store.ofStudent(studentId.value),
+    store.paceOf(studentId.value),
+    houseRules.load(),
+    books.load(),
+  ])
+  pace.value = ownPace
   progress.value = found
 })
 onMounted(load)
@@ -164,7 +172,13 @@ const pin = (rungId: string | null, over: string) =>
                 :before="progress.school.before"
               />
               <p v-if="session.isStaff" class="quiet">{{ stages }}</p>
-              <UntilTarget :forecast="result.forecast" :progress="progress" :counted="session.isStaff" />
+              <UntilTarget
+                v-if="pace"
+                :forecast="result.forecast"
+                :pace="pace"
+                :work="testedBy(plan).work"
+                :counted="session.isStaff"
+              />
             </template>
           </section>
           <NextCoupon :proposals="next" :progress="progress" :can-pin="session.isStaff" :busy="busy" @pin="pin" />
