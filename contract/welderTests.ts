@@ -94,6 +94,9 @@ const asRecord = <T>(schema: Schema<T>, most: number) =>
 const odds = () =>
   number().strict().required('${path} is missing').min(0, '${path} is 0 or more').max(1, '${path} is at most 1')
 
+const maybeOdds = () =>
+  number().strict().optional().default(undefined).min(0, '${path} is 0 or more').max(1, '${path} is at most 1')
+
 /** The shape of a test. Whether its steps are in order, its book says: see `documentFaults`. */
 export const welderTestSchema = object({
   schema: number<1>().strict().required().oneOf([1]),
@@ -130,7 +133,10 @@ export const welderTestSchema = object({
   said: object({
     visual: odds(),
     bends: odds(),
-    byCoupons: object({ visual: odds(), bends: odds() }).exact().optional().default(undefined),
+    byCoupons: object({ visual: odds(), face: maybeOdds(), root: maybeOdds(), bends: odds() })
+      .exact()
+      .optional()
+      .default(undefined),
     low: odds(),
     high: odds(),
   })
@@ -161,6 +167,11 @@ export const welderTestSchema = object({
     computed: oneOf(['passes', 'fails'] as const, 'an outcome'),
     outcome: oneOf(['passes', 'fails'] as const, 'an outcome'),
     failed: array(label(300)).strict().required().max(60),
+    failedOn: array(oneOf(['face', 'root'] as const, 'a side'))
+      .strict()
+      .optional()
+      .default(undefined)
+      .max(2),
     why: words(400),
   })
     .exact()

@@ -72,8 +72,16 @@ export interface ReadinessTrial {
   readonly times: number
 }
 
+/** What came of one test: nothing rejected on the face, nothing at the root, and all of it passed. */
+interface TakenOnce {
+  readonly face: boolean
+  readonly root: boolean
+  readonly passed: boolean
+}
+
 interface Taken {
-  readonly visual: number
+  readonly each: readonly TakenOnce[]
+  /** Share of them that passed. */
   readonly passed: number
 }
 
@@ -101,13 +109,14 @@ export function tryReadiness(trial: ReadinessTrial): ReadinessPair[] {
   const random = seededRandom(seed)
   const record = (): ToldOutcome => {
     const n = Math.floor(random.uniform() * pairs.length)
-    const visual = random.chance(taken[n]!.visual)
-    const bends = random.chance(taken[n]!.passed / Math.max(taken[n]!.visual, 1e-9))
+    const { face, root, passed } = random.pick(taken[n]!.each)
+    const { byCoupons } = before[n]!
     return {
       bookId: pairs[n]!.bookId,
       pieceName: testPieceOf(pairs[n]!.piece).name,
-      visual: { said: before[n]!.byCoupons.visual, passed: visual },
-      bends: visual ? { said: before[n]!.byCoupons.bends, passed: bends } : null,
+      face: { said: byCoupons.face, passed: face },
+      root: byCoupons.root < 1 ? { said: byCoupons.root, passed: root } : null,
+      bends: face && root ? { said: byCoupons.bends, passed } : null,
     }
   }
   const recalibrations = Array.from({ length: times }, () => recalibrate(Array.from({ length: recorded }, record)))
@@ -161,7 +170,7 @@ export function take({ test }: World, { student, piece, bookId, seed }: TestedPa
   const made = testPieceOf(piece)
   const practised = (student.practised.get(runAs(made.position)) ?? 0) + more
   const welder = { studentId: NOBODY, classDay: TEST_DAY, rulesVersion: 2, hand: student.hand, booth: student.booth }
-  let [visual, passed] = [0, 0]
+  const each: TakenOnce[] = []
   for (let n = 0; n < times; n++) {
     const planned = newTest(
       {
@@ -177,10 +186,14 @@ export function take({ test }: World, { student, piece, bookId, seed }: TestedPa
     )
     const random = seededRandom(7919 * seed + n)
     const { document } = takeTest(planned, book, { learner: student.learner, practised }, random, 'result', test)
-    if (document.visual!.outcome === 'passes') visual += 1
-    if (testOutcome(document, book).state === 'passed') passed += 1
+    const failedOn = document.visual!.failedOn ?? []
+    each.push({
+      face: !failedOn.includes('face'),
+      root: !failedOn.includes('root'),
+      passed: testOutcome(document, book).state === 'passed',
+    })
   }
-  return { visual: visual / times, passed: passed / times }
+  return { each, passed: mean(each.map(one => (one.passed ? 1 : 0))) }
 }
 
 /** Each test is on a day of its own: a bad day is not the same bad day thirty times. */

@@ -4,7 +4,7 @@ import { SCHOOL_RULES, type DemoStudent } from '../../demo/gannetQuay'
 import { formerTerms } from '../../demo/formerTerms'
 import { takeTest, type TakenTo } from '../../demo/welderTests'
 import { shippedBook, testPieceOf } from '../../core/qualification'
-import { asRetest, newTest, testStanding, type WelderTest } from '../../core/welderTest'
+import { asRetest, newTest, testStanding, visualSigned, type WelderTest } from '../../core/welderTest'
 import { dayNumber } from '../../core/calendar'
 import { beginOutlook, outlookCase, testPlan, type Outlook } from '../../core/readiness'
 import { seededRandom, type Random } from '../../core/statistics'
@@ -178,7 +178,7 @@ async function formerTests(
     const { document, savedAt } = takeTest(plan, book, { learner: one.student.learner, practised: 40 }, random)
     const passed: WelderTest = {
       ...document,
-      visual: { ...document.visual!, computed: 'passes', outcome: 'passes', failed: [] },
+      visual: visualSigned({ ...document.visual!, outcome: 'passes' }, { computed: 'passes', failed: [] }),
       results: Object.fromEntries(
         ['face-1', 'root-2'].map(id => [
           id,

@@ -36,6 +36,10 @@ export const steeper = (deviation: number): number => Math.sqrt(1 + (Math.PI * d
 export const isSeen = ({ rootSeen }: Pick<TestPlan, 'rootSeen'>, { depth }: TestTask): boolean =>
   depth === 'cap' || (depth === 'root' && rootSeen)
 
+/** The side of a finished piece that something is seen on. */
+export type SeenSide = 'face' | 'root'
+export const sideOf = ({ depth }: Pick<TestTask, 'depth'>): SeenSide => (depth === 'root' ? 'root' : 'face')
+
 /** A single try is rejected once or not at all; a length as often as it happens. */
 const isSingle = ({ fromMm, toMm, cell }: TestTask) => fromMm === toMm || cell.element === 'size'
 
@@ -59,17 +63,18 @@ const ONE_DAY = [[0, 1]] as const
 /**
  * How likely nothing on the finished piece is rejected, over days good and bad: no single try rejected, and a Poisson
  * count of nought along every length. What a day spoils it spoils together, so this is no product of means.
+ * @param side one side of it alone; both where it is left out
  */
-export function visualOdds(plan: TestPlan, hand: Hand): number {
+export function visualOdds(plan: TestPlan, hand: Hand, side?: SeenSide): number {
   const days = hand.day > 0 ? DAYS : ONE_DAY
-  return days.reduce((sum, [at, weighs]) => sum + weighs * visualOddsOn(hand.day * at, plan, hand), 0)
+  return days.reduce((sum, [at, weighs]) => sum + weighs * visualOddsOn(hand.day * at, plan, hand, side), 0)
 }
 
-function visualOddsOn(today: number, plan: TestPlan, { logits, rejects, day }: Hand): number {
+function visualOddsOn(today: number, plan: TestPlan, { logits, rejects, day }: Hand, side?: SeenSide): number {
   const slope = steeper(day)
   let log = 0
   plan.tasks.forEach((task, n) => {
-    if (!isSeen(plan, task)) return
+    if (!isSeen(plan, task) || (side !== undefined && sideOf(task) !== side)) return
     const marks = expected(task, 1 - logistic(logits[n]! * slope + today), rejects[n]!)
     log += isSingle(task) ? Math.log1p(-marks) : -marks
   })
@@ -90,7 +95,7 @@ export function attempt(plan: TestPlan, hand: Hand, random: Random, spared: Spar
     if (!isSeen(plan, task)) continue
     const marks = expected(task, unsound(n, task), hand.rejects[n]!)
     if (isSingle(task) ? random.chance(marks) : poisson(marks, random) > 0)
-      return { stage: task.depth === 'root' ? 'root' : 'face', task, atMm: somewhere(task.fromMm, task.toMm, random) }
+      return { stage: sideOf(task), task, atMm: somewhere(task.fromMm, task.toMm, random) }
   }
   for (const strip of plan.strips) {
     const opened = bent(plan, strip, hand, spared, random)

@@ -108,52 +108,64 @@ describe('what happened moves the odds', () => {
   const told = (passed: boolean, more: Partial<ToldOutcome> = {}): ToldOutcome => ({
     bookId: 'structural',
     pieceName: '3G plate, 3/8 in, backing',
-    visual: { said: 0.5, passed },
+    face: { said: 0.5, passed },
+    root: null,
     bends: null,
     ...more,
   })
   const here = { bookId: 'structural', pieceName: '3G plate, 3/8 in, backing' }
   const there = { bookId: 'ISO', pieceName: '2G pipe' }
   it('nothing, before a test was recorded, and says how unsure that is', () => {
-    const shift = shiftOf(recalibrate([]), 'visual', here)
+    const shift = shiftOf(recalibrate([]), 'face', here)
     expect(shift.mean).toBe(0)
     // School 0.35, book 0.15, piece 0.2.
     expect(shift.deviation).toBeCloseTo(Math.hypot(0.35, 0.15, 0.2), 12)
     expect(shift.student).toBe(0.45)
+    expect(shiftOf(recalibrate([]), 'root', here).deviation).toBeCloseTo(Math.hypot(0.35, 0.15, 0.2), 12)
     expect(shiftOf(recalibrate([]), 'bends', here).deviation).toBeCloseTo(Math.hypot(0.6, 0.1, 0.2), 12)
   })
   it('by as much as so many tests show, further for what was tested than for what was not', () => {
     const eight = Array.from({ length: 40 }, (_, n) => told(n % 10 !== 0))
     const recalibration = recalibrate(eight)
-    const [own, other] = [here, there].map(piece => shiftOf(recalibration, 'visual', piece))
+    const [own, other] = [here, there].map(piece => shiftOf(recalibration, 'face', piece))
     // Nine of ten where five were said: no further than that.
     expect(own!.mean).toBeGreaterThan(0.6)
     expect(own!.mean).toBeLessThan(logit(0.9))
     expect(other!.mean).toBeGreaterThan(0.2)
     expect(other!.mean).toBeLessThan(own!.mean)
-    expect(own!.deviation).toBeLessThan(shiftOf(recalibrate([]), 'visual', here).deviation)
+    expect(own!.deviation).toBeLessThan(shiftOf(recalibrate([]), 'face', here).deviation)
   })
   it('the mode is where the gradient is nought: worked for a school with one book and one piece', () => {
     const tests = Array.from({ length: 30 }, (_, n) => told(n < 24))
-    const { belief } = recalibrate(tests).visual
+    const { belief } = recalibrate(tests).face
     const total = belief.mean.reduce((sum, one) => sum + one, 0)
     // Each of the three is pulled back by its own prior: m / s² = 24 − 30 p, so that they share as their variances.
     const pull = 24 - 30 * logistic(total)
     ;[0.35, 0.15, 0.2].forEach((deviation, n) => expect(belief.mean[n]).toBeCloseTo(pull * deviation ** 2, 6))
   })
+  it('moves the root apart from the face: roots that fail say nothing of caps', () => {
+    const recalibration = recalibrate(
+      Array.from({ length: 40 }, (_, n) =>
+        told(n % 4 !== 0, { face: { said: 0.75, passed: n % 4 !== 0 }, root: { said: 0.8, passed: n % 3 === 0 } }),
+      ),
+    )
+    expect(shiftOf(recalibration, 'root', here).mean).toBeLessThan(-0.6)
+    expect(Math.abs(shiftOf(recalibration, 'face', here).mean)).toBeLessThan(0.1)
+    expect(straysOfSchool(recalibration)[0]).toMatchObject({ group: { of: 'school' }, stage: 'root' })
+  })
   it('moves bends apart from the visual', () => {
     const recalibration = recalibrate(
       Array.from({ length: 30 }, (_, n) =>
-        told(true, { visual: { said: 0.97, passed: true }, bends: { said: 0.8, passed: n % 2 === 0 } }),
+        told(true, { face: { said: 0.97, passed: true }, bends: { said: 0.8, passed: n % 2 === 0 } }),
       ),
     )
     expect(shiftOf(recalibration, 'bends', here).mean).toBeLessThan(-0.5)
-    expect(Math.abs(shiftOf(recalibration, 'visual', here).mean)).toBeLessThan(0.2)
+    expect(Math.abs(shiftOf(recalibration, 'face', here).mean)).toBeLessThan(0.2)
   })
   it('can be read by a person', () => {
     expect(straysOfSchool(recalibrate([]))).toEqual([])
     const strays = straysOfSchool(recalibrate(Array.from({ length: 60 }, (_, n) => told(n % 5 !== 0))))
-    expect(strays[0]).toMatchObject({ group: { of: 'school' }, stage: 'visual' })
+    expect(strays[0]).toMatchObject({ group: { of: 'school' }, stage: 'face' })
     expect(strays[0]!.points).toBeGreaterThan(10)
     expect(strays.every(one => one.points > 0)).toBe(true)
   })

@@ -9,9 +9,9 @@ import {
   type When,
 } from '../progress'
 import { logistic, logit, type Random } from '../statistics'
-import { bendOdds, steeper, stretchedIn, visualOdds, type Hand } from './attempt'
+import { bendOdds, isSeen, sideOf, steeper, stretchedIn, visualOdds, type Hand, type SeenSide } from './attempt'
 import { rejectedOf, restsOnOf, type TestHabits } from './habits'
-import { shiftOf, type Recalibration, type Shift } from './recalibration'
+import { shiftOf, STAGES, type Recalibration, type Shift, type Stage } from './recalibration'
 import type { TestPlan } from './testTasks'
 
 /** Who tries, and when. */
@@ -40,10 +40,12 @@ export interface HandsWanted {
  */
 const LEAST_COMES = 0.3
 
-/** Odds of the two stages of a test: nothing rejected by eye, and then no strip open beyond the limit. 0 to 1. */
-export interface StageOdds {
+/**
+ * Odds of the stages of a test: nothing rejected on the face, nothing at the root, neither (one day spoils both
+ * together), and then no strip open beyond the limit. 0 to 1; 1 where a piece has no such stage.
+ */
+export interface StageOdds extends Readonly<Record<Stage, number>> {
   readonly visual: number
-  readonly bends: number
 }
 
 /** A student whom the evidence allows, as a hand at a piece; and its odds before tests of the school moved them. */
@@ -62,7 +64,8 @@ export function handsOf({ plan, candidate, habits, recalibration }: HandsWanted)
   const now = whenFor(plan, { ...candidate, more: 0 })
   const place = plan.tasks.map(task => elements.indexOf(task.cell.element))
   const piece = { bookId: plan.bookId, pieceName: plan.piece.name }
-  const shifts = { visual: shiftOf(recalibration, 'visual', piece), bends: shiftOf(recalibration, 'bends', piece) }
+  const [face, root, bends] = STAGES.map(stage => shiftOf(recalibration, stage, piece)) as [Shift, Shift, Shift]
+  const showsRoot = hasSide(plan, 'root')
   const runs = plan.tasks.filter(task => task.cell.element === 'run')
   /** What will be buried ahead of its time, of what is buried now. */
   const buriedThen = (drawn: readonly DrawnSkill[], comes: number): number => {
@@ -96,9 +99,12 @@ export function handsOf({ plan, candidate, habits, recalibration }: HandsWanted)
     const rejects = Float64Array.from(plan.tasks, (_, n) => shares[place[n]!]!)
     const hand: Hand = { logits, rejects, opens: habits.opens * buriedThen(drawn, comes), day: habits.day }
     const byCoupons = stageOdds(plan, hand)
-    const visual = shiftDrawn(shifts.visual, random)(byCoupons.visual)
-    const bends = plan.strips.length === 0 ? 1 : shiftDrawn(shifts.bends, random)(byCoupons.bends)
-    return { hand: movedTo(plan, hand, byCoupons, { visual, bends }), byCoupons }
+    const moved = {
+      face: shiftDrawn(face, random)(byCoupons.face),
+      root: showsRoot ? shiftDrawn(root, random)(byCoupons.root) : 1,
+      bends: plan.strips.length === 0 ? 1 : shiftDrawn(bends, random)(byCoupons.bends),
+    }
+    return { hand: movedTo(plan, hand, byCoupons, moved), byCoupons }
   }
 }
 
@@ -115,27 +121,37 @@ function shiftDrawn({ mean: middle, deviation, student }: Shift, random: Random)
 const MOST_CERTAIN = 0.995
 const held = (odds: number) => Math.min(MOST_CERTAIN, Math.max(1 - MOST_CERTAIN, odds))
 
+/** Whether anything of a piece is seen on a side. */
+const hasSide = (plan: TestPlan, side: SeenSide) => plan.tasks.some(task => isSeen(plan, task) && sideOf(task) === side)
+
 /** The odds of a hand at each stage, as its coupons say. */
 const stageOdds = (plan: TestPlan, hand: Hand): StageOdds => ({
+  face: hasSide(plan, 'face') ? held(visualOdds(plan, hand, 'face')) : 1,
+  root: hasSide(plan, 'root') ? held(visualOdds(plan, hand, 'root')) : 1,
   visual: held(visualOdds(plan, hand)),
   bends: plan.strips.length === 0 ? 1 : held(bendOdds(plan.strips, hand.opens)),
 })
 
 /**
- * The hand with other odds at each stage: all that is rejected by as much more or less, and each strip alike.
+ * The hand with other odds at each stage: all that is rejected on a side by as much more or less, and each strip alike.
  * @param before its odds as they are
  */
-function movedTo(plan: TestPlan, hand: Hand, before: StageOdds, { visual, bends }: StageOdds): Hand {
-  const by = ({ rejects }: Hand, odds: number) => {
-    const times = Math.log(visual) / Math.log(odds)
-    return { ...hand, rejects: Float64Array.from(rejects, share => share * times) }
+function movedTo(plan: TestPlan, hand: Hand, before: StageOdds, wanted: Readonly<Record<Stage, number>>): Hand {
+  const by = (of: Hand, side: SeenSide, odds: number): Hand => {
+    const times = Math.log(wanted[side]) / Math.log(odds)
+    return {
+      ...of,
+      rejects: Float64Array.from(of.rejects, (share, n) => (sideOf(plan.tasks[n]!) === side ? share * times : share)),
+    }
   }
   // On one day the logarithm of the odds goes with what is rejected; over days nearly so: a second step finds it.
-  const near = by(hand, before.visual)
-  return {
-    ...by(near, held(visualOdds(plan, near))),
-    opens: plan.strips.length === 0 ? 0 : -Math.log(bends) / stretchedIn(plan.strips),
-  }
+  const seen = (['face', 'root'] as const)
+    .filter(side => hasSide(plan, side))
+    .reduce((of, side) => {
+      const near = by(of, side, before[side])
+      return by(near, side, held(visualOdds(plan, near, side)))
+    }, hand)
+  return { ...seen, opens: plan.strips.length === 0 ? 0 : -Math.log(wanted.bends) / stretchedIn(plan.strips) }
 }
 
 function whenFor(plan: TestPlan, { standing, today, more }: Candidate): When {

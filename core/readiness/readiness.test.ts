@@ -35,6 +35,7 @@ import {
   type OutlookCase,
   type TestHabits,
   type TestPlan,
+  type ToldOutcome,
 } from '.'
 
 const rules = DEFAULT_HOUSE_RULES
@@ -135,6 +136,21 @@ describe('against closed forms', () => {
       expect(visualOdds(onlyRestarts(20), hand)).toBeGreaterThan(visualOdds(onlyRestarts(20), { ...hand, day: 0 }))
     },
   )
+  it('face and root have odds of their own, and what is seen of both is neither more nor less than their product', () => {
+    const plan = testPlan(testPieceOf('open-root-3g'), rules)
+    const same = handAt(plan.tasks.map(() => 3))
+    const [face, root] = (['face', 'root'] as const).map(side => visualOdds(plan, same, side)) as [number, number]
+    expect(face).toBeLessThan(1)
+    expect(root).toBeLessThan(1)
+    expect(face * root).toBeCloseTo(visualOdds(plan, same), 12)
+    // What a bad day spoils it spoils on both sides.
+    const strays = { ...same, day: 0.6 }
+    expect(visualOdds(plan, strays)).toBeGreaterThan(
+      visualOdds(plan, strays, 'face') * visualOdds(plan, strays, 'root'),
+    )
+    const backed = testPlan(testPieceOf('plate-3g'), rules)
+    expect(visualOdds(backed, handAt(backed.tasks.map(() => 1)), 'root')).toBe(1)
+  })
   it('what strays from day to day averages to the same rate', () =>
     expect(share(onlyRestarts(1), handAt([logit(0.8)], { day: 0.6 }))).toBeCloseTo(0.8, 1.7))
 })
@@ -272,12 +288,34 @@ describe('the outlook', () => {
   it('tests of the school move the odds, and not what they are later held against: else a shift unlearns itself', () => {
     const wanted = caseOf(0.9, 25)
     const piece = { bookId: wanted.plan.bookId, pieceName: wanted.plan.piece.name }
-    const failed = { ...piece, visual: { said: 0.7, passed: false }, bends: null }
+    const failed = { ...piece, face: { said: 0.7, passed: false }, root: null, bends: null }
     const harder = { ...wanted, recalibration: recalibrate(Array.from({ length: 40 }, () => failed)) }
     const [before, after] = [look(wanted), look(harder)]
     expect(after.visual).toBeLessThan(before.visual - 0.15)
     expect(after.byCoupons).toEqual(before.byCoupons)
     expect(before.byCoupons.visual).toBeCloseTo(before.visual, 1.7)
+  })
+  it('roots that fail here move what is said of roots, and leave caps and pieces without a root as they are', () => {
+    // One face of five is rejected, as was said; four roots of five are, where one was said.
+    const told = (n: number): ToldOutcome => ({
+      bookId: 'ISO',
+      pieceName: 'another',
+      face: { said: 0.8, passed: n % 5 !== 1 },
+      root: { said: 0.8, passed: n % 5 === 0 },
+      bends: null,
+    })
+    const recalibration = recalibrate(Array.from({ length: 40 }, (_, n) => told(n)))
+    const odds = (piece: string, by = NOTHING_TOLD) => {
+      const plan = testPlan(testPieceOf(piece), rules)
+      return look({ ...caseOf(0.9, 25, plan), recalibration: by })
+    }
+    const ends = (outlook: ReturnType<typeof look>, stage: string) =>
+      outlook.failures.filter(row => row.stage === stage).reduce((sum, row) => sum + row.count, 0) / outlook.attempts
+    const [before, after] = [odds('open-root-3g'), odds('open-root-3g', recalibration)]
+    expect(after.visual).toBeLessThan(0.9 * before.visual)
+    expect(ends(after, 'root')).toBeGreaterThan(1.5 * ends(before, 'root'))
+    expect(after.byCoupons).toEqual(before.byCoupons)
+    expect(odds('plate-3g', recalibration).visual).toBeCloseTo(odds('plate-3g').visual, 1.5)
   })
   it('counts what ended the rest: as many as did not go well', () => {
     const { attempts, odds, failures } = look(caseOf(0.7, 20))

@@ -8,7 +8,9 @@ export interface ToldOutcome {
   readonly bookId: string
   /** Name of the test piece, with its position. */
   readonly pieceName: string
-  readonly visual: Told
+  readonly face: Told
+  /** What is seen from behind; null where a piece shows no root, or nobody told the two apart. */
+  readonly root: Told | null
   /** The bends of a piece that passed its visual; null where there were none. */
   readonly bends: Told | null
 }
@@ -32,18 +34,19 @@ export interface StageShifts {
   readonly tests: number
 }
 
-export interface Recalibration {
-  readonly visual: StageShifts
-  readonly bends: StageShifts
-}
+/** The stages of a test, each with odds of its own. */
+export const STAGES = ['face', 'root', 'bends'] as const
+export type Stage = (typeof STAGES)[number]
+export type Recalibration = Readonly<Record<Stage, StageShifts>>
 
 /** How far a school's tests, those of a book and of a piece usually stray from what coupons say, logit. */
 const STRAYS = {
-  visual: { school: 0.35, book: 0.15, piece: 0.2 },
+  face: { school: 0.35, book: 0.15, piece: 0.2 },
+  root: { school: 0.35, book: 0.15, piece: 0.2 },
   bends: { school: 0.6, book: 0.1, piece: 0.2 },
 } as const
 /** How far one student's tests of a piece stray from what the model can know, logit. */
-const STUDENT_STRAYS = { visual: 0.45, bends: 0.45 } as const
+const STUDENT_STRAYS = { face: 0.45, root: 0.45, bends: 0.45 } as const
 /** Odds are held off nought and one before they are put on the logit scale. */
 const LEAST = 0.01
 
@@ -56,7 +59,7 @@ const groupsOf = ({ bookId, pieceName }: Placed): readonly ShiftGroup[] => [
   { of: 'piece', id: pieceName },
 ]
 const isSame = (one: ShiftGroup, other: ShiftGroup) => one.of === other.of && one.id === other.id
-const straysOf = (stage: keyof Recalibration, { of }: ShiftGroup) => STRAYS[stage][of]
+const straysOf = (stage: Stage, { of }: ShiftGroup) => STRAYS[stage][of]
 const onLogit = (odds: number) => logit(Math.min(1 - LEAST, Math.max(LEAST, odds)))
 
 type Row = Placed & Told
@@ -66,7 +69,7 @@ type Row = Placed & Told
  * as strongly as such things usually agree (a hierarchical logistic regression with what was said as its offset;
  * posterior by Laplace).
  */
-function fitStage(stage: keyof Recalibration, rows: readonly Row[]): StageShifts {
+function fitStage(stage: Stage, rows: readonly Row[]): StageShifts {
   const groups = rows.flatMap(groupsOf).filter((group, n, all) => all.findIndex(other => isSame(group, other)) === n)
   const priors = groups.map(group => ({ mean: 0, deviation: straysOf(stage, group) }))
   // What was said enters as a coefficient that is held at one.
@@ -86,20 +89,18 @@ function fitStage(stage: keyof Recalibration, rows: readonly Row[]): StageShifts
   }
 }
 
+const rowsOf = (told: readonly ToldOutcome[], stage: Stage): Row[] =>
+  told.flatMap(({ bookId, pieceName, [stage]: of }) => (of ? [{ bookId, pieceName, ...of }] : []))
+
 /**
  * How a school's tests came out against what was said of them. With none it shifts nothing, and is as unsure as tests
  * usually stray.
- * @example recalibrate([]).visual.tests // 0
+ * @example recalibrate([]).face.tests // 0
  */
 export const recalibrate = (told: readonly ToldOutcome[]): Recalibration => ({
-  visual: fitStage(
-    'visual',
-    told.map(({ bookId, pieceName, visual }) => ({ bookId, pieceName, ...visual })),
-  ),
-  bends: fitStage(
-    'bends',
-    told.flatMap(({ bookId, pieceName, bends }) => (bends ? [{ bookId, pieceName, ...bends }] : [])),
-  ),
+  face: fitStage('face', rowsOf(told, 'face')),
+  root: fitStage('root', rowsOf(told, 'root')),
+  bends: fitStage('bends', rowsOf(told, 'bends')),
 })
 
 /** A shift on the logit scale: how sure the school's part of it is, and how far one student strays beside that. */
@@ -110,7 +111,7 @@ export interface Shift {
 }
 
 /** How a stage of a piece's tests is shifted at this school, and how far one student strays beside it. */
-export function shiftOf(recalibration: Recalibration, stage: keyof Recalibration, piece: Placed): Shift {
+export function shiftOf(recalibration: Recalibration, stage: Stage, piece: Placed): Shift {
   const { groups, belief } = recalibration[stage]
   const wanted = groupsOf(piece)
   const places = wanted.map(group => groups.findIndex(other => isSame(group, other)))
@@ -129,7 +130,7 @@ export function shiftOf(recalibration: Recalibration, stage: keyof Recalibration
 /** A group of tests that goes otherwise here than its coupons say. */
 export interface Stray {
   readonly group: ShiftGroup
-  readonly stage: keyof Recalibration
+  readonly stage: Stage
   /** Of 100 tests that were said to go half and half, so many more pass; fewer when it is negative. */
   readonly points: number
 }
@@ -143,14 +144,12 @@ const WORTH_SAYING = 1
  * @example straysOfSchool(recalibration)[0] // { group: { of: 'school' }, stage: 'visual', points: 9 }
  */
 export function straysOfSchool(recalibration: Recalibration): Stray[] {
-  const stages = ['visual', 'bends'] as const
-  return stages
-    .flatMap(stage =>
-      recalibration[stage].groups.map((group, n) => {
-        const { mean, covariance } = recalibration[stage].belief
-        return { group, stage, by: mean[n]!, doubt: Math.sqrt(covariance[n]![n]!) }
-      }),
-    )
+  return STAGES.flatMap(stage =>
+    recalibration[stage].groups.map((group, n) => {
+      const { mean, covariance } = recalibration[stage].belief
+      return { group, stage, by: mean[n]!, doubt: Math.sqrt(covariance[n]![n]!) }
+    }),
+  )
     .filter(({ by, doubt }) => Math.abs(by) > WORTH_SAYING * doubt)
     .sort((a, b) => Math.abs(b.by) - Math.abs(a.by))
     .map(({ group, stage, by }) => ({ group, stage, points: Math.round(100 * (logistic(by) - 0.5)) }))

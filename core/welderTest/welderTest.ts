@@ -51,6 +51,9 @@ export interface SpecimenResult extends Signature {
   readonly note: string
 }
 
+/** The side of a weld that a line of the criteria failed: what is seen from above, or its root from behind. */
+export type VisualSide = 'face' | 'root'
+
 /**
  * The visual: what the criteria say of the coupon as it was read, and what was signed; a signature against the
  * criteria says why.
@@ -59,6 +62,8 @@ export interface Visual extends Signature {
   readonly computed: 'passes' | 'fails'
   readonly outcome: 'passes' | 'fails'
   readonly failed: readonly string[]
+  /** Where the lines lie that failed; left out where no line did, or nobody kept it. */
+  readonly failedOn?: readonly VisualSide[]
   readonly why: string
 }
 
@@ -118,12 +123,21 @@ export interface SaidOdds {
   /** Of its strips, once the visual is passed. */
   readonly bends: number
   /**
-   * Both as the coupons alone said it, before tests of the school moved it: what the result is held against. Absent on
+   * Each as the coupons alone said it, before tests of the school moved it: what the result is held against. Absent on
    * a test planned before the two were told apart.
    */
-  readonly byCoupons?: { readonly visual: number; readonly bends: number }
+  readonly byCoupons?: SaidByCoupons
   readonly low: number
   readonly high: number
+}
+
+/** What coupons say of the stages of a test. 0 to 1; 1 where a piece has no such stage. */
+export interface SaidByCoupons {
+  readonly visual: number
+  /** Of the visual, face and root by themselves. Absent on a test planned before they were told apart. */
+  readonly face?: number
+  readonly root?: number
+  readonly bends: number
 }
 
 /** What is settled when a test is planned. */
@@ -172,8 +186,7 @@ const saidOf = ({ visual, bends, byCoupons, low, high }: SaidOdds): SaidOdds => 
 })
 
 /** A test's stages as the coupons alone said them; what was told stands for that where nothing else is kept. */
-export const saidByCoupons = ({ visual, bends, byCoupons }: SaidOdds): { visual: number; bends: number } =>
-  byCoupons ?? { visual, bends }
+export const saidByCoupons = ({ visual, bends, byCoupons }: SaidOdds): SaidByCoupons => byCoupons ?? { visual, bends }
 
 /** A test before anything of it is done. */
 export const NOT_BEGUN: Pick<

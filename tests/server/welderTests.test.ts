@@ -126,6 +126,7 @@ describe('a test', () => {
     const { body } = await put(id, { ...sent, visual: { ...sent.visual!, outcome: 'fails', why: 'cracked' } }, 1)
     expect(body.document.visual).toMatchObject({ computed: 'fails', outcome: 'fails', why: 'cracked' })
     expect(body.document.visual!.failed[0]).toMatch(/^Cracks/)
+    expect(body.document.visual!.failedOn).toEqual(['face'])
     expect((await put(id, body.document, 1)).body.version).toBe(2)
   })
 
@@ -248,10 +249,12 @@ describe('a test', () => {
       visual: { ...seen, computed: 'passes', outcome: 'fails', failed: [], why: 'a crack in the crater' },
     })
     const after = await progress()
-    expect(after.recalibration.visual.tests).toBe(before.recalibration.visual.tests + 2)
+    // Planned before face and root were told apart: what was seen of it counts as the face.
+    expect(after.recalibration.face.tests).toBe(before.recalibration.face.tests + 2)
+    expect(after.recalibration.root.tests).toBe(before.recalibration.root.tests)
     // Only a piece that passed by eye is bent.
     expect(after.recalibration.bends.tests).toBe(before.recalibration.bends.tests + 1)
-    expect(after.recalibration.visual.groups).toContainEqual({
+    expect(after.recalibration.face.groups).toContainEqual({
       of: 'piece',
       id: '3G plate, 3/8 in, backing',
     })
@@ -264,6 +267,28 @@ describe('a test', () => {
     expect((await put(uuid(), { ...planned(), said: told })).status).toBe(200)
     expect((await put(uuid(), { ...planned(), said: { ...said, visual: 1.2 } } as WelderTest)).body.errors).toEqual([
       { path: 'document.said.visual', message: 'visual is at most 1' },
+    ])
+  })
+
+  it('face and root are held each against what was said of it, where they were told apart', async () => {
+    const recalibration = async () =>
+      (await school.lead.ask<StudentProgress>('GET', `/api/students/${student}/progress`)).body.school.recalibration
+    const before = await recalibration()
+    const byCoupons = { visual: 0.6, face: 0.8, root: 0.7, bends: 0.9 }
+    const said = { visual: 0.6, bends: 0.9, byCoupons, low: 0.4, high: 0.8 }
+    const test = { ...welded(), said, odds: 0.54 }
+    expect((await put(uuid(), { ...test, results: { 'face-1': bent(), 'root-2': bent() } })).status).toBe(200)
+    // Failed by a person, with no line of the criteria: nobody knows on which side, and it counts as before.
+    const failed = { ...seen, computed: 'passes', outcome: 'fails', failed: [], why: 'burnt' } as const
+    expect((await put(uuid(), { ...test, visual: failed })).status).toBe(200)
+    // Backed: there is no root to see.
+    const backed = { ...test, said: { ...said, byCoupons: { ...byCoupons, root: 1 } } }
+    expect((await put(uuid(), { ...backed, results: { 'face-1': bent(), 'root-2': bent() } })).status).toBe(200)
+    const after = await recalibration()
+    expect([after.face.tests - before.face.tests, after.root.tests - before.root.tests]).toEqual([3, 1])
+    const odd = { ...test, said: { ...said, byCoupons: { ...byCoupons, root: 1.2 } } }
+    expect((await put(uuid(), odd as WelderTest)).body.errors).toEqual([
+      { path: 'document.said.byCoupons.root', message: 'root is at most 1' },
     ])
   })
 

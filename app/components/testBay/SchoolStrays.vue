@@ -5,7 +5,7 @@ import { useCodeBooks } from '~/stores/codeBooks'
 /** Which tests here go otherwise than the coupons say: every odds that is said is moved by so much. */
 const props = defineProps<{ strays: readonly Stray[] }>()
 const books = useCodeBooks()
-const STAGES = { visual: 'by eye', bends: 'in the bends' } as const
+const STAGES = { face: 'on the face', root: 'at the root', bends: 'in the bends' } as const
 
 function nameOf({ of, id = '' }: ShiftGroup): string {
   if (of === 'school') return 'All tests'
