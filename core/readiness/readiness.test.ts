@@ -290,7 +290,7 @@ describe('the outlook', () => {
     const piece = { bookId: wanted.plan.bookId, pieceName: wanted.plan.piece.name }
     const failed = { ...piece, face: { said: 0.7, passed: false }, root: null, bends: null }
     const harder = { ...wanted, recalibration: recalibrate(Array.from({ length: 40 }, () => failed)) }
-    const [before, after] = [look(wanted), look(harder)]
+    const [before, after] = [look(wanted, 8000), look(harder, 8000)]
     expect(after.visual).toBeLessThan(before.visual - 0.15)
     expect(after.byCoupons).toEqual(before.byCoupons)
     expect(before.byCoupons.visual).toBeCloseTo(before.visual, 1.7)
