@@ -21,6 +21,11 @@ const until = computed(() => {
   const { pace, timetable } = props.pace
   return untilTarget(props.forecast, pace, { work: props.work, timetable, today: today() })
 })
+/** Today’s odds are said in the same words as those wanted, and are not there yet. */
+const isClose = computed(() => {
+  const { target, steps } = props.forecast
+  return props.counted && steps.length > 0 && sayOdds(steps[0]!.odds) === sayOdds(target)
+})
 const day = computed(() => {
   const { first, last } = until.value?.then ?? { first: null, last: null }
   if (first === null) return 'not this term'
@@ -57,7 +62,8 @@ const day = computed(() => {
         </template>
       </dl>
       <p class="quiet small">
-        About four students of five need neither fewer nor more.
+        <template v-if="isClose">Today is close to it. </template>About four students of five need neither fewer nor
+        more.
         {{
           until.then
             ? 'Classes that were missed of late count as missed ahead.'
