@@ -91,11 +91,9 @@ const asRecord = <T>(schema: Schema<T>, most: number) =>
       return true
     }) as unknown as Schema<Record<string, T>>
 
-const odds = () =>
-  number().strict().required('${path} is missing').min(0, '${path} is 0 or more').max(1, '${path} is at most 1')
-
-const maybeOdds = () =>
-  number().strict().optional().default(undefined).min(0, '${path} is 0 or more').max(1, '${path} is at most 1')
+const anyOdds = () => number().strict().min(0, '${path} is 0 or more').max(1, '${path} is at most 1')
+const odds = () => anyOdds().required('${path} is missing')
+const maybeOdds = () => anyOdds().optional().default(undefined)
 
 /** The shape of a test. Whether its steps are in order, its book says: see `documentFaults`. */
 export const welderTestSchema = object({
@@ -129,7 +127,7 @@ export const welderTestSchema = object({
     .exact()
     .nullable()
     .defined(),
-  odds: number().strict().nullable().defined().min(0, '${path} is 0 or more').max(1, '${path} is at most 1'),
+  odds: anyOdds().nullable().defined(),
   said: object({
     visual: odds(),
     bends: odds(),

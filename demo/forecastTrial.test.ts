@@ -3,17 +3,17 @@ import { scoreForecasts, tryForecasts } from './forecastTrial'
 import { WORLDS } from './worlds'
 
 /**
- * Coupons still to run, put to the proof: a class of the made-up school, and one of a world whose tests are harder than
+ * Coupons still to run, put to the proof: two classes of the made-up school, and of a world whose tests are harder than
  * its coupons. Where all that the learning curve promises is counted on, 30 and 38 of 100 took longer than was said at
  * the latest.
  */
 it.each([
-  [WORLDS[0]!, 0.17],
+  [WORLDS[0]!, 0.15],
   [WORLDS[3]!, 0.22],
 ] as const)(
   'of the coupons still to run it is not said too few, in $name',
   (world, mostLater) => {
-    const pairs = tryForecasts({ world, seed: 11, students: 14, target: 0.6, tests: 40, attempts: 1000 })
+    const pairs = tryForecasts({ world, seed: 11, students: 24, target: 0.6, tests: 40, attempts: 1000 })
     const { held, sooner, later } = scoreForecasts(pairs)
     expect(pairs.length).toBeGreaterThan(30)
     expect(held).toBeGreaterThan(0.78)

@@ -1,5 +1,6 @@
 import type { ElementId } from '../grading'
 import { logistic, poisson, type Random } from '../statistics'
+import type { VisualSide } from '../welderTest'
 import type { BendStrip, TestPlan, TestTask } from './testTasks'
 
 /** One student at one test piece, as the evidence allows: what is unsound, and what of it a test rejects. */
@@ -37,8 +38,7 @@ export const isSeen = ({ rootSeen }: Pick<TestPlan, 'rootSeen'>, { depth }: Test
   depth === 'cap' || (depth === 'root' && rootSeen)
 
 /** The side of a finished piece that something is seen on. */
-export type SeenSide = 'face' | 'root'
-export const sideOf = ({ depth }: Pick<TestTask, 'depth'>): SeenSide => (depth === 'root' ? 'root' : 'face')
+export const sideOf = ({ depth }: Pick<TestTask, 'depth'>): VisualSide => (depth === 'root' ? 'root' : 'face')
 
 /** A single try is rejected once or not at all; a length as often as it happens. */
 const isSingle = ({ fromMm, toMm, cell }: TestTask) => fromMm === toMm || cell.element === 'size'
@@ -65,12 +65,12 @@ const ONE_DAY = [[0, 1]] as const
  * count of nought along every length. What a day spoils it spoils together, so this is no product of means.
  * @param side one side of it alone; both where it is left out
  */
-export function visualOdds(plan: TestPlan, hand: Hand, side?: SeenSide): number {
+export function visualOdds(plan: TestPlan, hand: Hand, side?: VisualSide): number {
   const days = hand.day > 0 ? DAYS : ONE_DAY
   return days.reduce((sum, [at, weighs]) => sum + weighs * visualOddsOn(hand.day * at, plan, hand, side), 0)
 }
 
-function visualOddsOn(today: number, plan: TestPlan, { logits, rejects, day }: Hand, side?: SeenSide): number {
+function visualOddsOn(today: number, plan: TestPlan, { logits, rejects, day }: Hand, side?: VisualSide): number {
   const slope = steeper(day)
   let log = 0
   plan.tasks.forEach((task, n) => {

@@ -9,7 +9,8 @@ import {
   type When,
 } from '../progress'
 import { logistic, logit, type Random } from '../statistics'
-import { bendOdds, isSeen, sideOf, steeper, stretchedIn, visualOdds, type Hand, type SeenSide } from './attempt'
+import type { VisualSide } from '../welderTest'
+import { bendOdds, isSeen, sideOf, steeper, stretchedIn, visualOdds, type Hand } from './attempt'
 import { rejectedOf, restsOnOf, type TestHabits } from './habits'
 import { shiftOf, STAGES, type Recalibration, type Shift, type Stage } from './recalibration'
 import type { TestPlan } from './testTasks'
@@ -65,7 +66,7 @@ export function handsOf({ plan, candidate, habits, recalibration }: HandsWanted)
   const place = plan.tasks.map(task => elements.indexOf(task.cell.element))
   const piece = { bookId: plan.bookId, pieceName: plan.piece.name }
   const [face, root, bends] = STAGES.map(stage => shiftOf(recalibration, stage, piece)) as [Shift, Shift, Shift]
-  const showsRoot = hasSide(plan, 'root')
+  const sides = sidesSeen(plan)
   const runs = plan.tasks.filter(task => task.cell.element === 'run')
   /** What will be buried ahead of its time, of what is buried now. */
   const buriedThen = (drawn: readonly DrawnSkill[], comes: number): number => {
@@ -98,13 +99,13 @@ export function handsOf({ plan, candidate, habits, recalibration }: HandsWanted)
     const logits = Float64Array.from(plan.tasks, (task, n) => ahead(drawn[place[n]!]!, task.cell, comes))
     const rejects = Float64Array.from(plan.tasks, (_, n) => shares[place[n]!]!)
     const hand: Hand = { logits, rejects, opens: habits.opens * buriedThen(drawn, comes), day: habits.day }
-    const byCoupons = stageOdds(plan, hand)
+    const byCoupons = stageOdds(plan, hand, sides)
     const moved = {
-      face: shiftDrawn(face, random)(byCoupons.face),
-      root: showsRoot ? shiftDrawn(root, random)(byCoupons.root) : 1,
+      face: sides.includes('face') ? shiftDrawn(face, random)(byCoupons.face) : 1,
+      root: sides.includes('root') ? shiftDrawn(root, random)(byCoupons.root) : 1,
       bends: plan.strips.length === 0 ? 1 : shiftDrawn(bends, random)(byCoupons.bends),
     }
-    return { hand: movedTo(plan, hand, byCoupons, moved), byCoupons }
+    return { hand: movedTo(plan, hand, sides, byCoupons, moved), byCoupons }
   }
 }
 
@@ -121,13 +122,15 @@ function shiftDrawn({ mean: middle, deviation, student }: Shift, random: Random)
 const MOST_CERTAIN = 0.995
 const held = (odds: number) => Math.min(MOST_CERTAIN, Math.max(1 - MOST_CERTAIN, odds))
 
-/** Whether anything of a piece is seen on a side. */
-const hasSide = (plan: TestPlan, side: SeenSide) => plan.tasks.some(task => isSeen(plan, task) && sideOf(task) === side)
+/** The sides on which anything of a piece is seen. */
+const sidesSeen = (plan: TestPlan): VisualSide[] => [
+  ...new Set(plan.tasks.filter(task => isSeen(plan, task)).map(sideOf)),
+]
 
 /** The odds of a hand at each stage, as its coupons say. */
-const stageOdds = (plan: TestPlan, hand: Hand): StageOdds => ({
-  face: hasSide(plan, 'face') ? held(visualOdds(plan, hand, 'face')) : 1,
-  root: hasSide(plan, 'root') ? held(visualOdds(plan, hand, 'root')) : 1,
+const stageOdds = (plan: TestPlan, hand: Hand, sides: readonly VisualSide[]): StageOdds => ({
+  face: sides.includes('face') ? held(visualOdds(plan, hand, 'face')) : 1,
+  root: sides.includes('root') ? held(visualOdds(plan, hand, 'root')) : 1,
   visual: held(visualOdds(plan, hand)),
   bends: plan.strips.length === 0 ? 1 : held(bendOdds(plan.strips, hand.opens)),
 })
@@ -136,8 +139,14 @@ const stageOdds = (plan: TestPlan, hand: Hand): StageOdds => ({
  * The hand with other odds at each stage: all that is rejected on a side by as much more or less, and each strip alike.
  * @param before its odds as they are
  */
-function movedTo(plan: TestPlan, hand: Hand, before: StageOdds, wanted: Readonly<Record<Stage, number>>): Hand {
-  const by = (of: Hand, side: SeenSide, odds: number): Hand => {
+function movedTo(
+  plan: TestPlan,
+  hand: Hand,
+  sides: readonly VisualSide[],
+  before: StageOdds,
+  wanted: Readonly<Record<Stage, number>>,
+): Hand {
+  const by = (of: Hand, side: VisualSide, odds: number): Hand => {
     const times = Math.log(wanted[side]) / Math.log(odds)
     return {
       ...of,
@@ -145,12 +154,10 @@ function movedTo(plan: TestPlan, hand: Hand, before: StageOdds, wanted: Readonly
     }
   }
   // On one day the logarithm of the odds goes with what is rejected; over days nearly so: a second step finds it.
-  const seen = (['face', 'root'] as const)
-    .filter(side => hasSide(plan, side))
-    .reduce((of, side) => {
-      const near = by(of, side, before[side])
-      return by(near, side, held(visualOdds(plan, near, side)))
-    }, hand)
+  const seen = sides.reduce((of, side) => {
+    const near = by(of, side, before[side])
+    return by(near, side, held(visualOdds(plan, near, side)))
+  }, hand)
   return { ...seen, opens: plan.strips.length === 0 ? 0 : -Math.log(wanted.bends) / stretchedIn(plan.strips) }
 }
 
