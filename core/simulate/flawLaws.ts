@@ -7,7 +7,7 @@ import type { Technique } from './technique'
 /** Of what shows on a bead the instructor marks most, not all. */
 export const MARKED = 0.75
 
-/** One run as it was made: what was off in it, and how hot it ran, in half widths of its window. */
+/** One run as it was made: what was off in it, and how hot it ran: 1 is plainly hot, -1 plainly cold. */
 export interface Run {
   readonly off: (id: CauseId) => number
   readonly heat: number

@@ -17,7 +17,7 @@ import { runAs } from '../trade'
 import { MARKED, onBead, runOf, tried, type Run } from './flawLaws'
 import type { Technique } from './technique'
 
-/** How hot a technique runs, in half widths of its window. */
+/** How hot a technique runs: 1 is so hot, or cold, that it plainly shows. */
 export const heatOf = (technique: Technique): number =>
   (technique['current high'] ?? 0) - (technique['current low'] ?? 0)
 
@@ -27,13 +27,21 @@ export interface CurrentRange {
   readonly highA: number
 }
 
-/** Amperes that a hand which runs so hot means to set, and how far machines' scales are off, one standard deviation. */
+/** What plainly runs hot is set over the middle of its window by this share of it. Rough, of this law alone. */
+const PLAINLY_HOT = 0.165
+/** Machines' scales are off by this share, one standard deviation. Rough, of this law alone. */
+const SCALE_OFF = 0.0375
+
+/**
+ * Amperes that a hand which runs so hot means to set, and how far machines' scales are off, one standard deviation:
+ * shares of what is right, as heat is. How wide a window somebody allows is nothing to the metal.
+ */
 export function currentMeant(
   { lowA, highA }: CurrentRange,
   heat: number,
 ): { readonly meanA: number; readonly sdA: number } {
-  const half = (highA - lowA) / 2
-  return { meanA: (lowA + highA) / 2 + half * heat * 1.1, sdA: half * 0.25 }
+  const rightA = (lowA + highA) / 2
+  return { meanA: rightA * (1 + PLAINLY_HOT * heat), sdA: rightA * SCALE_OFF }
 }
 
 /** Amperes of a run: the hand turns the dial, and a machine's scale is off by a little. */
