@@ -1,10 +1,19 @@
 import { describe, expect, it } from 'vitest'
-import type { Mark, TryMark } from '../coupon'
+import {
+  cardCurrent,
+  fitUpWanted,
+  newReading,
+  putMark,
+  type CouponDocument,
+  type FlawMark,
+  type Mark,
+  type TryMark,
+} from '../coupon'
 import { aCoupon, aFlaw, aJoint, EXAMPLE_PIPE } from '../coupon/example'
 import { DEFAULT_HOUSE_RULES as rules } from '../house'
-import { currentWindow } from '../setup'
+import { currentWindow, type FitUp } from '../setup'
 import { inches } from '../units'
-import { CAUSES, diagnoseSigns, priorsFor, SIGNS, signsOf, strengthOn, type CauseId, type SignId } from '.'
+import { CAUSES, diagnose, diagnoseSigns, priorsFor, SIGNS, signsOf, strengthOn, type CauseId, type SignId } from '.'
 import { findingsOf, networkOf } from './network'
 
 /** Figures of the diagnosis that an instructor acts on, each held where it is: a test fails when one is changed. */
@@ -13,6 +22,19 @@ const at = (currentA: number, more = {}) => aCoupon({ ticket: { currentA, ...mor
 const prior = (coupon: ReturnType<typeof at>, id: CauseId) =>
   priorsFor(coupon, rules)[CAUSES.findIndex(cause => cause.id === id)]!
 const FLAT = { position: '1F' as const }
+const A_FIT_UP: FitUp = {
+  bare: { leftMm: inches(1 / 8), rightMm: inches(1 / 8) },
+  afterFirstTack: null,
+  afterSecondTack: null,
+  misalignmentMm: 0,
+  presetDegrees: 3,
+  leftDegrees: null,
+  bevelDegrees: null,
+  landMm: null,
+  tacks: [],
+  surface: null,
+  clamp: null,
+}
 const oddsOf = (chance: number) => chance / (1 - chance)
 
 describe('a set-up outside its window', () => {
@@ -33,6 +55,53 @@ describe('a set-up outside its window', () => {
     const shipped = CAUSES.find(cause => cause.id === 'current high')!.prior
     const found = prior(at((window.lowA + window.highA) / 2), 'current high')
     expect(oddsOf(found) / oddsOf(shipped)).toBeCloseTo(0.4, 6)
+  })
+  it('a window narrower than makes of one class differ, ten amperes to either side, is no limit', () => {
+    const joint = aJoint(EXAMPLE_PIPE, { position: '5G', travel: 'up', diameterMm: inches(3 / 32), currentA: 80 })
+    const hot = joint.passes!.find(pass => pass.role === 'hot')!
+    const { lowA, highA } = cardCurrent(joint, hot, rules)
+    expect(highA - lowA).toBeLessThan(20)
+    const middle = (lowA + highA) / 2
+    const setTo = (currentA: number) => ({
+      ...joint,
+      passes: joint.passes!.map(pass => {
+        const card = cardCurrent(joint, pass, rules)
+        return { ...pass, currentA: pass.id === hot.id ? currentA : (card.lowA + card.highA) / 2 }
+      }),
+    })
+    const times = (currentA: number) =>
+      oddsOf(prior(setTo(currentA), 'current high')) / oddsOf(prior(setTo(middle), 'current high'))
+    // Looked at from afar, as nothing shows: every pass counts alike.
+    expect(times(highA)).toBeCloseTo(Math.exp((1.8 * (highA - middle)) / 10), 6)
+    expect(times(middle + 10.01)).toBeCloseTo(9 * Math.exp(1.8), 6)
+  })
+  it('a gap or a land that is a gauge’s step off is as a setting at the end of its window, and either will do', () => {
+    const pipe = aJoint(EXAMPLE_PIPE, { position: '5G', travel: 'up' })
+    const { gapMm, landMm } = fitUpWanted(EXAMPLE_PIPE)
+    const times = (gap: number, land: number | null, id: 'gap tight' | 'gap wide') => {
+      const even = { leftMm: gap, rightMm: gap }
+      const fitUp = { ...A_FIT_UP, bare: even, afterFirstTack: even, afterSecondTack: even, landMm: land }
+      return oddsOf(prior({ ...pipe, fitUp }, id)) / oddsOf(prior(pipe, id))
+    }
+    expect(times(gapMm, landMm, 'gap tight')).toBeCloseTo(0.4, 6)
+    expect(times(gapMm, landMm, 'gap wide')).toBeCloseTo(0.4, 6)
+    expect(times(gapMm, null, 'gap tight')).toBeCloseTo(0.7, 6)
+    expect(times(gapMm - 0.75, landMm, 'gap tight')).toBeCloseTo((0.4 * Math.exp(1.8) + 0.4) / 2, 6)
+    expect(times(gapMm - 0.75, landMm, 'gap wide')).toBeCloseTo((0.4 * Math.exp(-1.8) + 0.4) / 2, 6)
+    expect(times(gapMm - 0.76, landMm, 'gap tight')).toBeGreaterThan(9)
+    expect(times(gapMm, landMm! + 0.76, 'gap tight')).toBeGreaterThan(9)
+    expect(times(gapMm, landMm! - 0.76, 'gap wide')).toBeGreaterThan(9)
+  })
+  it('a gap is taken as it was gauged last: what was put right since says nothing', () => {
+    const pipe = aJoint(EXAMPLE_PIPE, { position: '5G', travel: 'up' })
+    const { gapMm } = fitUpWanted(EXAMPLE_PIPE)
+    const even = (mm: number) => ({ leftMm: mm, rightMm: mm })
+    const tight = (fitUp: Partial<FitUp>) => prior({ ...pipe, fitUp: { ...A_FIT_UP, ...fitUp } }, 'gap tight')
+    const right = tight({ bare: even(gapMm) })
+    expect(tight({ bare: even(gapMm - 1.5), afterFirstTack: even(gapMm), afterSecondTack: even(gapMm) })).toBe(right)
+    expect(tight({ bare: even(gapMm), afterFirstTack: { leftMm: 0, rightMm: gapMm } })).toBe(right)
+    expect(tight({ bare: even(gapMm), afterFirstTack: { leftMm: gapMm, rightMm: gapMm - 1.5 } })).toBeGreaterThan(right)
+    expect(tight({ bare: even(gapMm), afterSecondTack: even(gapMm - 1.5) })).toBeGreaterThan(right)
   })
   it('a wrong polarity is as good as certain, a right one all but rules it out', () => {
     expect(prior(at(100, { classification: 'E6010', polarity: 'DCEN' }), 'polarity')).toBeGreaterThan(0.98)
@@ -85,6 +154,51 @@ describe('when something is said', () => {
   })
 })
 
+describe('what grows from bead to bead', () => {
+  const on = (bead: number, flaw: FlawMark['flaw'] = 'spatter', id = `${flaw}${bead}`) =>
+    aFlaw({ id, beadId: `b${bead}`, flaw, side: null, severity: 2 })
+  const byLuck = (coupon: CouponDocument, marks: readonly Mark[]) =>
+    signsOf(marks.reduce(putMark, coupon), rules).signs.find(sign => sign.id === 'growing')?.byLuck
+  const pad = aCoupon()
+  // Coins: three of three fall one way one time in eight; four of five, or five, six times in 32; six of six in 64.
+  it('may be luck, as coins fall', () => {
+    expect(
+      byLuck(
+        pad,
+        [4, 5, 6].map(bead => on(bead)),
+      ),
+    ).toBeCloseTo(1 / 8, 12)
+    expect(byLuck(pad, [...[4, 5, 6].map(bead => on(bead)), on(4, 'sagging'), on(1)])).toBeCloseTo(6 / 32, 12)
+    const all = [4, 5, 6].flatMap(bead => [on(bead), on(bead, 'sagging')])
+    expect(byLuck(pad, all)).toBeCloseTo(1 / 64, 12)
+  })
+  it('twice the same on one bead is once; of five beads three are late', () => {
+    const twice = [on(4), on(5), on(6), on(6, 'spatter', 'again')]
+    expect(byLuck(pad, twice)).toBeCloseTo(1 / 8, 12)
+    const five = aCoupon({ beadCount: 5 })
+    expect(five.beads).toHaveLength(5)
+    expect(
+      byLuck(
+        five,
+        [3, 4, 5].map(bead => on(bead)),
+      ),
+    ).toBeCloseTo(0.6 ** 3, 12)
+  })
+  it('is weighed by just that chance, however much of the pad it covers', () => {
+    const [found] = findingsOf({ signs: [{ id: 'growing', markIds: [], share: 1, byLuck: 0.125 }], absent: [] })
+    const { leak } = SIGNS.find(sign => sign.id === 'growing')!
+    expect(found!.slip).toBe(0)
+    expect(found!.leakTimes! * leak).toBeCloseTo(0.125, 12)
+  })
+  it('three marks of spatter on late beads are the long arc that pores say; on all that heat shows, the plate', () => {
+    const pores = [2, 4, 6].map(bead => ({ ...on(bead, 'porosity'), atMm: 70, toMm: 72 }))
+    const first = (marks: readonly Mark[]) => diagnose(marks.reduce(putMark, pad), rules).causes[0]!.cause.id
+    expect(first([...pores, on(4), on(5), on(6)])).toBe('arc long')
+    const heat = [4, 5, 6].flatMap(bead => [on(bead, 'undercut'), on(bead, 'sagging'), on(bead, 'irregular surface')])
+    expect(first(heat)).toBe('plate hot')
+  })
+})
+
 describe('how a finding weighs', () => {
   const found = (share: number, id: SignId = 'undercut both') =>
     findingsOf({ signs: [{ id, markIds: [], share }], absent: [] })[0]!
@@ -94,10 +208,26 @@ describe('how a finding weighs', () => {
     expect(found(0.35).slip).toBe(0)
     expect(found(0.01, 'crack along').slip).toBe(0)
   })
-  it('one in five signs is there and not marked; one no in four is wrong', () => {
-    const [marked, asked] = findingsOf({ signs: [], absent: ['spatter', 'rod glows'] })
-    expect(marked!.slip).toBe(0.2)
-    expect(asked!.slip).toBe(0.25)
+  it('one in five signs is there and not marked; a no is wrong one time in four, of what was felt every other', () => {
+    const [marked, seen, felt] = findingsOf({
+      signs: [],
+      absent: ['spatter', 'wide', 'rod glows'],
+      denied: ['wide', 'rod glows'],
+    })
+    expect([marked!.slip, seen!.slip, felt!.slip]).toEqual([0.2, 0.25, 0.5])
+  })
+  it('what a gauge did not find is looked for, whatever the student says; where nothing was gauged it is a word', () => {
+    const no = { answers: { wide: 'no' as const } }
+    const gauged = putMark(at(130), newReading('w', 'width', { beadId: 'b1', atMm: 70 }, inches(7 / 32)))
+    const flaw = aFlaw({ id: 'u', beadId: 'b2' })
+    for (const document of [putMark(gauged, flaw), { ...putMark(gauged, flaw), ...no }]) {
+      const seen = signsOf(document, rules)
+      expect(seen.absent.filter(id => id === 'wide')).toEqual(['wide'])
+      expect(seen.denied).toEqual([])
+    }
+    const word = signsOf({ ...putMark(at(130), flaw), ...no }, rules)
+    expect(word.absent.filter(id => id === 'wide')).toEqual(['wide'])
+    expect(word.denied).toEqual(['wide'])
   })
   it('a short run shows less than a pad of six beads, by slips and by causes, and no less is said of half a bead', () => {
     const leg = { kind: 'T', lengthMm: 152.4, thicknessMm: 9.525, gapMm: 0, legMm: 6.35, sides: 1 } as const

@@ -1,6 +1,7 @@
 import type { CouponDocument, FlawMark, Mark } from '../coupon'
 import { beadNumber, isFlaw, isPlate, isTry } from '../coupon'
 import { unionLength } from '../grading'
+import { binomialTail } from '../statistics'
 import { inches } from '../units'
 import { isLevel } from './level'
 import { onBeads, type Sign } from './sign'
@@ -71,7 +72,7 @@ export function flawSigns(document: CouponDocument): Sign[] {
     ),
     ...PLAIN.flatMap(([flaw, id]) => see(id, of(flaw))),
     ...ROOT.flatMap(([flaw, id]) => alongRoot(document, id, of(flaw))),
-    ...(grows(document, heats) ? see('growing', heats) : []),
+    ...growing(document, heats),
   ]
 }
 
@@ -135,9 +136,19 @@ const HEAT_SHOWS: readonly FlawMark['flaw'][] = ['undercut', 'overlap', 'sagging
 const FEWEST_LATE = 3
 const LATE_TO_EARLY = 4
 
-function grows(document: CouponDocument, flaws: readonly FlawMark[]): boolean {
-  if (!isPlate(document.piece) || document.beads.length < 4) return false
-  const half = document.beads.length / 2
-  const late = flaws.filter(flaw => beadNumber(document, flaw.beadId) > half).length
-  return late >= FEWEST_LATE && late >= LATE_TO_EARLY * (flaws.length - late)
+/**
+ * What grows from bead to bead. Luck alone may have put it late: as often as so many marks fall on late beads where
+ * each is as likely on any; what is marked twice on a bead is one.
+ * Source: sign test, Dixon and Mood 1946.
+ */
+function growing(document: CouponDocument, flaws: readonly FlawMark[]): Sign[] {
+  const { piece, beads } = document
+  if (!isPlate(piece) || beads.length < 4) return []
+  const isLate = (flaw: Pick<FlawMark, 'beadId'>) => beadNumber(document, flaw.beadId) > beads.length / 2
+  const late = flaws.filter(isLate).length
+  if (late < FEWEST_LATE || late < LATE_TO_EARLY * (flaws.length - late)) return []
+  const places = [...new Map(flaws.map(mark => [`${mark.beadId} ${mark.flaw}`, mark])).values()]
+  const lateShare = beads.filter(({ id }) => isLate({ beadId: id })).length / beads.length
+  const byLuck = binomialTail(places.filter(isLate).length, places.length, lateShare)
+  return onBeads(document, 'growing', flaws).map(sign => ({ ...sign, byLuck }))
 }

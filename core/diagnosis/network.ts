@@ -74,18 +74,30 @@ function slipsAmong({ bad, of }: NonNullable<Sign['tries']>): number {
 /** The leak is that of a few tries: among many a slip is the more to be expected. */
 const leakAmong = (leak: number, tries: number) => 1 - (1 - leak) ** (tries / FEWEST_TRIES)
 
+/** What lies on the coupon for anybody to see who is asked; all else that is asked was felt or heard at the arc. */
+const SEEN_WHEN_ASKED: ReadonlySet<SignId> = new Set([
+  'wide',
+  'narrow',
+  'ripples off step',
+  'edge melted',
+  'runs off level',
+])
+
 /**
- * Share of the times that a sign is there and nobody marks it, as only what matters is marked; and that a student's
- * no is wrong. Common practice.
+ * Share of the times that a sign is there and nobody says so: not marked, as only what matters is; a no to what can be
+ * seen; a no to what was felt or heard by a student who watched the puddle. Common practice.
  */
-const OVERLOOKED = { marked: 0.2, asked: 0.25 } as const
+const OVERLOOKED = { marked: 0.2, seen: 0.25, felt: 0.5 } as const
+const overlooked = (id: SignId, byWord: boolean) =>
+  OVERLOOKED[!byWord ? 'marked' : SEEN_WHEN_ASKED.has(id) ? 'seen' : 'felt']
 
 /** A student who says that something was so is wrong so often. Common practice. */
 const TOLD_WRONG = 0.05
 
 /** How far what was seen may be a slip, or the word of a student who is wrong. */
-function slipIn({ id, share, tries, told }: Sign): Pick<SignFinding, 'slip' | 'leakTimes'> {
+function slipIn({ id, share, tries, told, byLuck }: Sign): Pick<SignFinding, 'slip' | 'leakTimes'> {
   if (told) return { slip: TOLD_WRONG, leakTimes: 1 }
+  if (byLuck !== undefined) return { slip: 0, leakTimes: byLuck / signOf(id).leak }
   if (!tries || tries.of <= A_HANDFUL)
     return { slip: NEVER_A_SLIP.has(id) ? 0 : slipOf(share), leakTimes: slipTimes(share) }
   const { leak } = signOf(id)
@@ -96,13 +108,13 @@ function slipIn({ id, share, tries, told }: Sign): Pick<SignFinding, 'slip' | 'l
  * What was seen and not seen, as findings of the network. Where more was seen than the exact sum takes, what shows
  * least is left out.
  */
-export function findingsOf({ signs, absent }: SeenSigns): SignFinding[] {
+export function findingsOf({ signs, absent, denied = [] }: SeenSigns): SignFinding[] {
   return [
     ...signs.map((sign): SignFinding => ({ sign: INDEX.get(sign.id)!, seen: true, ...slipIn(sign) })),
     ...absent.map((id): SignFinding => ({
       sign: INDEX.get(id)!,
       seen: false,
-      slip: OVERLOOKED[signOf(id).ask === null ? 'marked' : 'asked'],
+      slip: overlooked(id, denied.includes(id)),
     })),
   ]
 }

@@ -147,10 +147,14 @@ describe('a root side', () => {
       clamp: null,
     }
     expect(odds({ ...notThrough(40), fitUp })).toBeGreaterThan(odds(notThrough(40)) + 0.1)
-    // A fit-up that was right rules the edges out: no more than that.
-    const right = odds({ ...notThrough(40), fitUp: { ...fitUp, bare: gap(inches(1 / 8)) } })
-    expect(right).toBeGreaterThanOrEqual(odds(notThrough(40)))
-    expect(right).toBeLessThan(odds(notThrough(40)) + 0.03)
+    // A gap that was right leaves the land, which nobody gauged; both right leave less.
+    const right = { ...fitUp, bare: gap(inches(1 / 8)) }
+    const [gapRight, bothRight] = [right, { ...right, landMm: inches(3 / 32) }].map(one =>
+      odds({ ...notThrough(40), fitUp: one }),
+    ) as [number, number]
+    expect(gapRight).toBeLessThan(odds(notThrough(40)))
+    expect(gapRight).toBeGreaterThan(odds(notThrough(40)) - 0.1)
+    expect(bothRight).toBeLessThan(gapRight - 0.05)
   })
 })
 

@@ -12,7 +12,8 @@ import {
   ticketWindow,
 } from '../coupon'
 import type { HouseRules } from '../house'
-import { checkFitUp, checkTicket } from '../setup'
+import { checkFitUp, checkTicket, edgesOff } from '../setup'
+import { mean } from '../statistics'
 import { familyOf, runAs, type PieceKind } from '../trade'
 import { CAUSES, type CauseId } from './causes'
 import { passesOf, placeOf } from './place'
@@ -108,9 +109,15 @@ function rodSays(document: CouponDocument, rules: HouseRules, by: By): void {
   if (ticket.rods !== 'stubs') by(RULED_OUT, 'bare tip')
 }
 
+/**
+ * Makes of one class differ by 5 to 15 A: a window of less than this to either side is where to begin, and what lies
+ * just beyond it is no evidence, A. Common practice.
+ */
+const NARROWEST_A = 10
+
 /** What one run was set to beside its window: -1 at the low end, 1 at the high end, beyond that outside. */
 const offOf = (currentA: number, { lowA, highA }: { readonly lowA: number; readonly highA: number }) =>
-  (currentA - (lowA + highA) / 2) / Math.max(1, (highA - lowA) / 2)
+  (currentA - (lowA + highA) / 2) / Math.max(NARROWEST_A, (highA - lowA) / 2)
 
 const IN_THE_MIDDLE = 0.4
 /** From the middle to the end, as a power of e; and once more beyond it. */
@@ -124,7 +131,7 @@ const ELSEWHERE = 0.5
  * the end it may be, beyond it mostly is. Common practice.
  * @param toward how far it was set that way, in half widths of its window: 0 the middle, 1 the end
  */
-function currentTimes(toward: number): number {
+function wrongTimes(toward: number): number {
   const inWindow = IN_THE_MIDDLE * Math.exp(TO_THE_END * Math.max(-1, Math.min(1, toward)))
   return toward > 1 ? BEYOND * inWindow : inWindow
 }
@@ -147,7 +154,7 @@ function currentSays(document: CouponDocument, marks: readonly Mark[], rules: Ho
     ['current high', 1],
     ['current low', -1],
   ] as const) {
-    const times = runs.map(({ off, shows }) => currentTimes(way * off) ** (shows ? 1 : ELSEWHERE))
+    const times = runs.map(({ off, shows }) => wrongTimes(way * off) ** (shows ? 1 : ELSEWHERE))
     by(Math.max(...times), cause)
   }
 }
@@ -180,8 +187,10 @@ function pieceSays(document: CouponDocument, rules: HouseRules, by: By): void {
   if (passed.has('not cleaned')) by(12, 'not cleaned')
   if (!fitUp) return
   const fitted = new Set(checkFitUp(fitUp, fitUpWanted(piece), rules.unit).findings.map(finding => finding.fault))
-  if (fitted.has('gap tight') || fitted.has('land thick')) by(6, 'gap tight')
-  if (fitted.has('gap wide') || fitted.has('land thin')) by(6, 'gap wide')
+  const { gap, land } = edgesOff(fitUp, fitUpWanted(piece))
+  // Either will do it, gap or land: what nobody gauged stays as likely as it was.
+  by(mean([wrongTimes(gap.tight), land === null ? 1 : wrongTimes(land)]), 'gap tight')
+  by(mean([wrongTimes(gap.wide), land === null ? 1 : wrongTimes(-land)]), 'gap wide')
   by(fitted.has('out of line') ? 8 : 0.3, 'out of line')
 }
 

@@ -51,8 +51,13 @@ export function bestQuestion(
   const before = doubt(odds)
   const questions = asked.map(({ id, ask }): Question => {
     const yes = chanceOf(shows(id), odds)
-    const ifYes = posterior(priors, { ...seen, signs: [...seen.signs, { id, markIds: [], share: 1 }] }).odds
-    const ifNo = posterior(priors, { ...seen, absent: [...seen.absent, id] }).odds
+    const said = { id, markIds: [], share: 1, told: true } as const
+    const ifYes = posterior(priors, { ...seen, signs: [...seen.signs, said] }).odds
+    const ifNo = posterior(priors, {
+      ...seen,
+      absent: [...seen.absent, id],
+      denied: [...(seen.denied ?? []), id],
+    }).odds
     return { sign: id, ask: ask!, bits: before - yes * doubt(ifYes) - (1 - yes) * doubt(ifNo) }
   })
   const best = questions.sort((a, b) => b.bits - a.bits)[0]

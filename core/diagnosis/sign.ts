@@ -11,6 +11,8 @@ export interface Sign {
   readonly share: number
   /** Of a sign of starts, restarts or ends: how many were bad, of how many. */
   readonly tries?: { readonly bad: number; readonly of: number }
+  /** Of a pattern that luck alone may make: how often it would, 0 to 1. */
+  readonly byLuck?: number
   /** Only said, when the student was asked or unasked; nothing on the coupon shows it. */
   readonly told?: true
 }
@@ -19,6 +21,8 @@ export interface Sign {
 export interface SeenSigns {
   readonly signs: readonly Sign[]
   readonly absent: readonly SignId[]
+  /** Of these, what is missing by the student's word alone. */
+  readonly denied?: readonly SignId[]
   /** How much bead there was to look at, in pads, at most 1 (`padsOf`); 1 where nobody says. */
   readonly pads?: number
 }

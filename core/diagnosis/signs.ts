@@ -24,13 +24,10 @@ export function signsOf(document: CouponDocument, rules: HouseRules): SeenSigns 
   // Where nothing shows, what is told is read alone: that the coupon is sound says that the trouble is slight, not that
   // it is not there.
   const looked = signs.length > 0 && signs.every(sign => sign.told) ? NOTHING : lookedAt(document)
-  return {
-    signs,
-    pads: padsOf(document),
-    absent: SIGNS.filter(({ id, lookedFor }) => !found.has(id) && (denied.has(id) || looked.has(lookedFor))).map(
-      sign => sign.id,
-    ),
-  }
+  const missing = SIGNS.filter(({ id }) => !found.has(id))
+  const byLook = missing.filter(({ lookedFor }) => looked.has(lookedFor)).map(sign => sign.id)
+  const byWord = missing.filter(({ id, lookedFor }) => denied.has(id) && !looked.has(lookedFor)).map(sign => sign.id)
+  return { signs, pads: padsOf(document), absent: [...byLook, ...byWord], denied: byWord }
 }
 
 const NOTHING: ReadonlySet<LookedFor> = new Set()

@@ -227,6 +227,29 @@ function gapFindings(
   })
 }
 
+/** How far the edges were off as they were gauged last, in steps that a gauge tells; null for what nobody gauged. */
+export interface EdgesOff {
+  /** At the end where it is tightest, and where it is widest; 1 is a step too tight, or too wide. */
+  readonly gap: { readonly tight: number; readonly wide: number }
+  /** Over 0 where the land is heavy. */
+  readonly land: number | null
+}
+
+/**
+ * How far gap and land were off as they were gauged last: what a tack drew shut since counts, what was put right before
+ * it does not.
+ * @example edgesOff({ ...good, bare: { leftMm: 2.45, rightMm: 3.2 } }, { ...wanted, gapMm: 3.2 }).gap // { tight: 1,
+ *   wide: 0 }
+ */
+export function edgesOff({ bare, afterFirstTack, afterSecondTack, landMm }: FitUp, wanted: FitUpWanted): EdgesOff {
+  const last = afterSecondTack ?? { ...bare, ...(afterFirstTack && { rightMm: afterFirstTack.rightMm }) }
+  const offMm = [last.leftMm - wanted.gapMm, last.rightMm - wanted.gapMm]
+  return {
+    gap: { tight: -Math.min(...offMm) / TELLS_MM, wide: Math.max(...offMm) / TELLS_MM },
+    land: landMm === null || wanted.landMm === null ? null : (landMm - wanted.landMm) / TELLS_MM,
+  }
+}
+
 /** How much the second tack drew its end shut: the next one is wedged open by as much. */
 function drawnShut({ afterFirstTack, afterSecondTack }: FitUp, say: (mm: number) => string): FitUpFinding[] {
   if (!afterFirstTack || !afterSecondTack) return []
