@@ -1,13 +1,15 @@
 import { object } from 'yup'
-import type { CauseId, CauseSurprise, ToldTally } from '../core/diagnosis'
+import type { CauseId, CauseSurprise, HelpedCause, ToldTally } from '../core/diagnosis'
 import { label } from './fields'
 
-/** What instructors said was the cause, over the whole school since it last began anew. */
+/** What instructors said was the cause, and what helped, over the whole school since it last began anew. */
 export interface CausesSaid {
-  /** How much of it the model had not thought itself: what its odds are moved by. */
+  /** How much of both the model had not thought itself: what its odds are moved by. */
   readonly school: CauseSurprise
   /** How often each was said. */
   readonly said: Readonly<Partial<Record<CauseId, number>>>
+  /** What came of changes that were told for each, and made; of coupons whose cause nobody said. */
+  readonly made: Readonly<Partial<Record<CauseId, HelpedCause>>>
   /** When the school last began to count anew; null when it never did. */
   readonly reset: { readonly at: string; readonly by: string; readonly why: string } | null
 }

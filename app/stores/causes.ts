@@ -3,7 +3,7 @@ import type { CausesSaid, ToldInSchool } from '~~/contract/causes'
 import type { CauseSurprise, Known } from '~~/core/diagnosis'
 import { request } from './request'
 
-const NONE: CausesSaid = { school: {}, said: {}, reset: null }
+const NONE: CausesSaid = { school: {}, said: {}, made: {}, reset: null }
 
 /** What instructors said was the cause: the odds of the Bench adapt to it. Without the server they are as shipped. */
 export const useCauses = defineStore('causes', () => {

@@ -1,4 +1,4 @@
-import type { CauseId, CauseSurprise } from '../../core/diagnosis'
+import { helpedCauses, withHelped, type CauseId, type CauseSurprise, type MadeChange } from '../../core/diagnosis'
 import type { CausesSaid } from '../../contract/causes'
 import { database, insertRow, rows, run, toDateTime, toIso, type Queries } from './database'
 
@@ -31,20 +31,25 @@ export async function writeCause(
     })
 }
 
-/** What was said in the whole school since it last began to count anew. */
+/** What was said in the whole school, and what helped there, since it last began to count anew. */
 export async function causesSaid(): Promise<CausesSaid> {
   const reset = await lastReset()
-  const rows = await saidSince(reset?.reset_at ?? EVER)
+  const from = reset?.reset_at ?? EVER
+  const [found, made] = await Promise.all([saidSince(from), madeSince(from)])
+  const helped = helpedCauses(made)
   return {
-    school: surpriseOf(rows),
-    said: Object.fromEntries(rows.map(row => [row.cause, Number(row.said)])),
+    school: withHelped(surpriseOf(found), helped),
+    said: Object.fromEntries(found.map(row => [row.cause, Number(row.said)])),
+    made: helped,
     reset: reset ? { at: toIso(reset.reset_at), by: reset.reset_by, why: reset.why } : null,
   }
 }
 
-/** What was said of one student's coupons since then, as its odds are moved by it. */
+/** What was said of one student's coupons since then, and what helped, as its odds are moved by it. */
 export async function causesSaidOf(studentId: string): Promise<CauseSurprise> {
-  return surpriseOf(await saidSince((await lastReset())?.reset_at ?? EVER, studentId))
+  const from = (await lastReset())?.reset_at ?? EVER
+  const [found, made] = await Promise.all([saidSince(from, studentId), madeSince(from, studentId)])
+  return withHelped(surpriseOf(found), helpedCauses(made))
 }
 
 const surpriseOf = (rows: readonly SaidRow[]): CauseSurprise =>
@@ -73,6 +78,25 @@ const saidSince = (moment: string, studentId?: string): Promise<SaidRow[]> =>
     WHERE said_at > ? ${studentId === undefined ? '' : 'AND student_id = ?'} GROUP BY cause`,
     studentId === undefined ? [moment] : [moment, studentId],
   )
+
+/**
+ * The changes that were told of coupons and made, with what came of them on the next of their kind. Where an instructor
+ * said the cause of such a coupon, that is evidence enough of it.
+ */
+async function madeSince(moment: string, studentId?: string): Promise<MadeChange[]> {
+  const found = await rows<MadeChange>(
+    database(),
+    `SELECT course.cause, told.told_odds AS odds, COUNT(*) AS seen, SUM(course.gone) AS gone
+    FROM sign_course AS course
+    JOIN coupon AS told ON told.id = course.before_id
+    LEFT JOIN cause_said ON cause_said.coupon_id = course.before_id
+    WHERE course.done = TRUE AND course.cause IS NOT NULL AND told.told_odds IS NOT NULL AND told.saved_at > ?
+      AND cause_said.coupon_id IS NULL ${studentId === undefined ? '' : 'AND course.student_id = ?'}
+    GROUP BY course.coupon_id, course.cause, told.told_odds`,
+    studentId === undefined ? [moment] : [moment, studentId],
+  )
+  return found.map(row => ({ ...row, seen: Number(row.seen), gone: Number(row.gone) }))
+}
 
 /** Begins to count anew: the odds are as shipped again, and what was said stays with its coupons. */
 export async function resetCauses({ by, why, now }: { by: string; why: string; now: Date }): Promise<void> {

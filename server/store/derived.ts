@@ -102,6 +102,7 @@ export async function writeDerived(
     score: grade.score,
     next_run: nextRun,
     told_cause: toldCause,
+    told_odds: toldCause === null ? null : oddsOf(document, rules, toldCause),
   }
 }
 
@@ -110,6 +111,9 @@ export async function writeDerived(
  * 0 where none was said.
  */
 export function surpriseAt({ trueCause, ...document }: CouponDocument, rules: HouseRules): number {
-  if (trueCause === undefined) return 0
-  return 1 - (diagnose(document, rules).causes.find(row => row.cause.id === trueCause)?.odds ?? 0)
+  return trueCause === undefined ? 0 : 1 - oddsOf(document, rules, trueCause)
 }
+
+/** What the model, knowing nothing of the school, gives a cause of a coupon. */
+const oddsOf = (document: CouponDocument, rules: HouseRules, cause: string): number =>
+  diagnose(document, rules).causes.find(row => row.cause.id === cause)?.odds ?? 0

@@ -1,10 +1,12 @@
 import { beforeAll, describe, expect, it } from 'vitest'
 import { v7 as uuid } from 'uuid'
-import type { ToldInSchool } from '../../contract/causes'
+import type { CausesSaid, ToldInSchool } from '../../contract/causes'
 import type { FloorStudent } from '../../contract/people'
 import type { StudentRecord } from '../../contract/record'
 import { newFlaw, putMark, type CouponDocument } from '../../core/coupon'
 import { aCoupon } from '../../core/coupon/example'
+import { diagnose, type CauseSurprise } from '../../core/diagnosis'
+import { DEFAULT_HOUSE_RULES } from '../../core/house'
 import { rebuildDerived } from '../../server/store/rebuild'
 import { addClass, foundTestSchool, type School } from '../school'
 
@@ -112,6 +114,42 @@ describe('what came of what was told', () => {
     const before = await arcLongTo()
     await rebuildDerived()
     expect(await arcLongTo()).toEqual(before)
+  })
+
+  it('a change that was made and helped moves the odds of its cause, for the school and the student', async () => {
+    const { student } = await addClass(school, 'Evening helped', 'Wendel Aske')
+    const said = async () => (await school.instructor.ask<CausesSaid>('GET', '/api/causes')).body
+    const own = async () =>
+      (await school.instructor.ask<CauseSurprise>('GET', `/api/students/${student.id}/causes`)).body['arc long'] ?? 0
+    const of = (beads: number, more: Partial<CouponDocument> = {}) =>
+      undercut(beads, { ...more, studentId: student.id })
+    const made = async () => (await said()).made['arc long'] ?? { made: 0, helped: 0, surprise: 0 }
+    const before = await made()
+    const told = await keep(of(6, advice))
+    const toldBefore = (done: 'yes' | 'no') => ({
+      toldBefore: { couponId: told, says: 'Close the arc', cause: 'arc long', done },
+    })
+    const next = await keep(of(1, toldBefore('no')))
+    expect(await made()).toEqual(before)
+    await keep(of(1, toldBefore('yes')), next, 1)
+    const moved = await own()
+    const odds = diagnose(of(6), DEFAULT_HOUSE_RULES).causes.find(row => row.cause.id === 'arc long')!.odds
+    expect(moved).toBeCloseTo((1.8 * odds) / (1 - odds + 1.8 * odds) - odds, 9)
+    expect(await made()).toEqual({
+      made: before.made + 1,
+      helped: before.helped + 1,
+      surprise: expect.closeTo(before.surprise + moved, 9) as unknown,
+    })
+    // Where its cause is said, that is the evidence of it.
+    await keep(of(6, { ...advice, trueCause: 'arc long' }), told, 1)
+    expect(await own()).toBeCloseTo(1 - odds, 9)
+    expect(await made()).toEqual(before)
+    await keep(of(6, advice), told, 2)
+    expect(await own()).toBeCloseTo(moved, 9)
+    // One that did not help is held against its cause, and takes back no more than what was said of it.
+    await keep(of(6, toldBefore('yes')), next, 2)
+    expect(await own()).toBe(0)
+    expect(await made()).toMatchObject({ made: before.made + 1, helped: before.helped })
   })
 
   it('comes out the same when all is derived again', async () => {

@@ -23,6 +23,9 @@ const asking = ref(false)
 const why = ref('')
 const { busy, refused, attempt } = useSaving()
 const said = computed(() => CAUSES.reduce((sum, { id }) => sum + (causes.said.said[id] ?? 0), 0))
+const changes = computed(() => Object.values(causes.said.made))
+const made = computed(() => changes.value.reduce((sum, one) => sum + one.made, 0))
+const helped = computed(() => changes.value.reduce((sum, one) => sum + one.helped, 0))
 const rows = computed(() => {
   const now = schoolPriors(causes.said.school)
   const tallies = new Map(told.value.causes.map(row => [row.cause, row]))
@@ -30,6 +33,7 @@ const rows = computed(() => {
     ...cause,
     now: now[index]!,
     said: causes.said.said[cause.id] ?? 0,
+    made: causes.said.made[cause.id] ?? null,
     told: tallies.get(cause.id) ?? null,
   })).sort((a, b) => b.now - a.now)
 })
@@ -49,15 +53,20 @@ async function reset() {
   <div class="page">
     <HouseHead>
       <div class="push" />
-      <v-btn v-if="session.isLead && said > 0" variant="outlined" @click="asking = true">Begin anew</v-btn>
+      <v-btn v-if="session.isLead && said + made > 0" variant="outlined" @click="asking = true">Begin anew</v-btn>
     </HouseHead>
     <PageState v-if="problem || loading" :problem="problem" :loading="loading" @again="load" />
     <template v-else>
       <p class="quiet lead" role="status">
         {{
           said === 0
-            ? 'Nobody has said a cause yet: the odds are as shipped. Say what it was on the Bench, and they follow.'
+            ? 'Nobody has said a cause yet. Say what it was on the Bench, and the odds follow.'
             : `Instructors have said the cause of ${said} ${said === 1 ? 'coupon' : 'coupons'}.`
+        }}
+        {{
+          made === 0
+            ? 'No change has been told and made yet; those that help move the odds too.'
+            : `Of ${made} ${made === 1 ? 'change' : 'changes'} told and made, ${helped} helped: that moves the odds too.`
         }}
         <template v-if="causes.said.reset">
           Begun anew by {{ causes.said.reset.by }} on {{ day(causes.said.reset.at) }}:
@@ -86,7 +95,9 @@ async function reset() {
                 <span class="bar"><i :style="{ width: `${(100 * row.now) / most}%` }" /></span>{{ percent(row.now) }}
               </td>
               <td class="num">{{ percent(row.prior) }}</td>
-              <td class="num">{{ row.said }}</td>
+              <td class="num">
+                {{ row.said }}<small v-if="row.made">{{ row.made.helped }} of {{ row.made.made }} changes helped</small>
+              </td>
               <td class="num">
                 <template v-if="row.told"
                   >{{ row.told.gone }} of {{ row.told.seen
@@ -123,7 +134,10 @@ async function reset() {
       @submit="reset"
       @close="asking = false"
     >
-      <p>The odds go back to what was shipped. What was said stays with its coupons.</p>
+      <p>
+        The odds go back to what was shipped, and follow what is said and what helps from now on. What was said stays
+        with its coupons.
+      </p>
       <v-text-field v-model="why" label="Why" maxlength="400" autofocus />
     </FormDialog>
   </div>
