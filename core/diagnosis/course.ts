@@ -86,18 +86,30 @@ export interface ToldTally {
 const ENOUGH_ALONE = 10
 
 /**
+ * How often each sign goes by itself, of those that were left alone often enough to say.
+ * @returns shares, 0 to 1
+ * @example goneAlone([{ sign: 'spatter', cause: null, seen: 20, gone: 15 }]).get('spatter') // 0.75
+ */
+export const goneAlone = (tallies: readonly SignTally[]): ReadonlyMap<SignId, number> =>
+  new Map(
+    tallies
+      .filter(({ cause, seen }) => cause === null && seen >= ENOUGH_ALONE)
+      .map(({ sign, seen, gone }) => [sign, gone / seen]),
+  )
+
+/**
  * Sums tallies by the cause that was told, with what the same signs do by themselves.
  * @returns the most told first
  * @example toldTallies([{ sign: 'undercut both', cause: 'arc long', seen: 9, gone: 7 }])[0].alone // null
  */
 export function toldTallies(tallies: readonly SignTally[]): ToldTally[] {
-  const alone = new Map(tallies.filter(row => row.cause === null).map(row => [row.sign, row]))
+  const alone = goneAlone(tallies)
   return CAUSES.map(({ id }): ToldTally => {
     const told = tallies.filter(row => row.cause === id)
     const sum = (of: (row: SignTally) => number) => told.reduce((all, row) => all + of(row), 0)
     const compared = told.flatMap(row => {
-      const left = alone.get(row.sign)
-      return left && left.seen >= ENOUGH_ALONE ? [{ weight: row.seen, rate: left.gone / left.seen }] : []
+      const rate = alone.get(row.sign)
+      return rate === undefined ? [] : [{ weight: row.seen, rate }]
     })
     const weight = compared.reduce((all, row) => all + row.weight, 0)
     return {

@@ -1,14 +1,17 @@
 import type { CauseId } from './causes'
 import type { CauseSurprise } from './priors'
+import type { SignId } from './signTable'
 
 /** A change that was told of a coupon and made, with the signs it was told for on the next of its kind. */
 export interface MadeChange {
   readonly cause: CauseId
   /** What the model gave the cause when it was told, knowing nothing of the school, 0 to 1. */
   readonly odds: number
-  readonly seen: number
-  /** How many of them were gone, or half gone. */
-  readonly gone: number
+  readonly signs: readonly {
+    readonly sign: SignId
+    /** Gone, or half gone. */
+    readonly gone: boolean
+  }[]
 }
 
 /** What changes that were made say of one cause. */
@@ -20,15 +23,20 @@ export interface HelpedCause {
   readonly surprise: number
 }
 
-/**
- * How often a sign goes once its cause is put right, and how often by itself, as hands learn, where the change that was
- * made was another. Common practice.
- */
-const GONE = { putRight: 0.9, byItself: 0.5 } as const
+/** Of signs that would not have gone by themselves so many go once their cause is put right. Common practice. */
+const PUT_RIGHT = 0.8
+/** How often a sign goes by itself, as hands learn, where the school cannot say yet. Common practice. */
+const BY_ITSELF = 0.5
+/** Hardly any sign stays for good, whatever few have been counted. */
+const SELDOM = 0.2
 
 /** The odds of the cause once it is known what came of putting it right: Bayes' rule, a sign at a time. */
-function oddsKnowing({ odds, seen, gone }: MadeChange): number {
-  const times = (GONE.putRight / GONE.byItself) ** gone * ((1 - GONE.putRight) / (1 - GONE.byItself)) ** (seen - gone)
+function oddsKnowing({ odds, signs }: MadeChange, alone: ReadonlyMap<SignId, number>): number {
+  const times = signs.reduce((product, { sign, gone }) => {
+    const byItself = Math.max(SELDOM, alone.get(sign) ?? BY_ITSELF)
+    const ifRight = byItself + PUT_RIGHT * (1 - byItself)
+    return product * (gone ? ifRight / byItself : 1 - PUT_RIGHT)
+  }, 1)
   return (odds * times) / (1 - odds + odds * times)
 }
 
@@ -36,17 +44,21 @@ function oddsKnowing({ odds, seen, gone }: MadeChange): number {
  * What changes that were made say of causes: one that helped, that its cause had been at work; one that did not, that
  * it had been another. Each counts by how far it moves what the model thought, so that what is advised often is not
  * believed the more for it.
- * @example helpedCauses([{ cause: 'arc long', odds: 0.5, seen: 1, gone: 1 }])
+ * @param alone how often each sign goes by itself here, 0 to 1; none where too few were ever left alone (`goneAlone`)
+ * @example helpedCauses([{ cause: 'arc long', odds: 0.5, signs: [{ sign: 'spatter', gone: true }] }], new Map())
  *   // { 'arc long': { made: 1, helped: 1, surprise: 0.1429 } }
  */
-export function helpedCauses(changes: readonly MadeChange[]): Readonly<Partial<Record<CauseId, HelpedCause>>> {
+export function helpedCauses(
+  changes: readonly MadeChange[],
+  alone: ReadonlyMap<SignId, number>,
+): Readonly<Partial<Record<CauseId, HelpedCause>>> {
   const all: Partial<Record<CauseId, HelpedCause>> = {}
   for (const change of changes) {
     const { made, helped, surprise } = all[change.cause] ?? { made: 0, helped: 0, surprise: 0 }
     all[change.cause] = {
       made: made + 1,
-      helped: helped + (change.gone > change.seen / 2 ? 1 : 0),
-      surprise: surprise + oddsKnowing(change) - change.odds,
+      helped: helped + (change.signs.filter(sign => sign.gone).length > change.signs.length / 2 ? 1 : 0),
+      surprise: surprise + oddsKnowing(change, alone) - change.odds,
     }
   }
   return all

@@ -1,4 +1,6 @@
--- What the model gave the cause that was told, and the changes that were made found by index: those that helped are
--- evidence of their cause.
+-- What the model gave the cause that was told. Changes that were made are found by index, and what went by itself is
+-- counted in one: those that helped are evidence of their cause.
 ALTER TABLE coupon ADD COLUMN IF NOT EXISTS told_odds DOUBLE NULL AFTER told_cause;
-ALTER TABLE sign_course ADD INDEX IF NOT EXISTS course_by_done (done, student_id);
+ALTER TABLE sign_course
+  ADD INDEX IF NOT EXISTS course_by_done (done, student_id),
+  ADD INDEX IF NOT EXISTS course_alone (cause, sign, gone);

@@ -1,5 +1,14 @@
-import { helpedCauses, withHelped, type CauseId, type CauseSurprise, type MadeChange } from '../../core/diagnosis'
+import {
+  goneAlone,
+  helpedCauses,
+  withHelped,
+  type CauseId,
+  type CauseSurprise,
+  type MadeChange,
+  type SignId,
+} from '../../core/diagnosis'
 import type { CausesSaid } from '../../contract/causes'
+import { leftAlone } from './signCourses'
 import { database, insertRow, rows, run, toDateTime, toIso, type Queries } from './database'
 
 /** A cause that was said of a coupon, and how little the model had thought of it: 1 less its odds. */
@@ -35,12 +44,11 @@ export async function writeCause(
 export async function causesSaid(): Promise<CausesSaid> {
   const reset = await lastReset()
   const from = reset?.reset_at ?? EVER
-  const [found, made] = await Promise.all([saidSince(from), madeSince(from)])
-  const helped = helpedCauses(made)
+  const [found, made] = await Promise.all([saidSince(from), helpedSince(from)])
   return {
-    school: withHelped(surpriseOf(found), helped),
+    school: withHelped(surpriseOf(found), made),
     said: Object.fromEntries(found.map(row => [row.cause, Number(row.said)])),
-    made: helped,
+    made,
     reset: reset ? { at: toIso(reset.reset_at), by: reset.reset_by, why: reset.why } : null,
   }
 }
@@ -48,8 +56,8 @@ export async function causesSaid(): Promise<CausesSaid> {
 /** What was said of one student's coupons since then, and what helped, as its odds are moved by it. */
 export async function causesSaidOf(studentId: string): Promise<CauseSurprise> {
   const from = (await lastReset())?.reset_at ?? EVER
-  const [found, made] = await Promise.all([saidSince(from, studentId), madeSince(from, studentId)])
-  return withHelped(surpriseOf(found), helpedCauses(made))
+  const [found, made] = await Promise.all([saidSince(from, studentId), helpedSince(from, studentId)])
+  return withHelped(surpriseOf(found), made)
 }
 
 const surpriseOf = (rows: readonly SaidRow[]): CauseSurprise =>
@@ -79,23 +87,37 @@ const saidSince = (moment: string, studentId?: string): Promise<SaidRow[]> =>
     studentId === undefined ? [moment] : [moment, studentId],
   )
 
+interface MadeRow {
+  coupon_id: string
+  cause: CauseId
+  odds: number
+  sign: SignId
+  gone: number
+}
+
 /**
- * The changes that were told of coupons and made, with what came of them on the next of their kind. Where an instructor
- * said the cause of such a coupon, that is evidence enough of it.
+ * What came of the changes that were told of coupons and made, on the next of their kind. Where an instructor said the
+ * cause of such a coupon, that is evidence enough of it.
  */
-async function madeSince(moment: string, studentId?: string): Promise<MadeChange[]> {
-  const found = await rows<MadeChange>(
+async function helpedSince(moment: string, studentId?: string): Promise<CausesSaid['made']> {
+  const found = await rows<MadeRow>(
     database(),
-    `SELECT course.cause, told.told_odds AS odds, COUNT(*) AS seen, SUM(course.gone) AS gone
+    `SELECT course.coupon_id, course.cause, told.told_odds AS odds, course.sign, course.gone
     FROM sign_course AS course
     JOIN coupon AS told ON told.id = course.before_id
     LEFT JOIN cause_said ON cause_said.coupon_id = course.before_id
     WHERE course.done = TRUE AND course.cause IS NOT NULL AND told.told_odds IS NOT NULL AND told.saved_at > ?
-      AND cause_said.coupon_id IS NULL ${studentId === undefined ? '' : 'AND course.student_id = ?'}
-    GROUP BY course.coupon_id, course.cause, told.told_odds`,
+      AND cause_said.coupon_id IS NULL ${studentId === undefined ? '' : 'AND course.student_id = ?'}`,
     studentId === undefined ? [moment] : [moment, studentId],
   )
-  return found.map(row => ({ ...row, seen: Number(row.seen), gone: Number(row.gone) }))
+  if (found.length === 0) return {}
+  // What was told of a coupon was told for one cause.
+  const changes = new Map<string, MadeChange>()
+  for (const { coupon_id, cause, odds, sign, gone } of found) {
+    const signs = [...(changes.get(coupon_id)?.signs ?? []), { sign, gone: Boolean(gone) }]
+    changes.set(coupon_id, { cause, odds, signs })
+  }
+  return helpedCauses([...changes.values()], goneAlone(await leftAlone()))
 }
 
 /** Begins to count anew: the odds are as shipped again, and what was said stays with its coupons. */

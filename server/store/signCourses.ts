@@ -111,6 +111,15 @@ export async function signTallies(studentId?: string): Promise<SignTally[]> {
   return found.map(row => ({ ...row, seen: Number(row.seen), gone: Number(row.gone) }))
 }
 
+/** How often each sign went where nothing was told for it, in the whole school. */
+export async function leftAlone(): Promise<SignTally[]> {
+  const found = await rows<TallyRow>(
+    database(),
+    'SELECT sign, cause, COUNT(*) AS seen, SUM(gone) AS gone FROM sign_course WHERE cause IS NULL GROUP BY sign, cause',
+  )
+  return found.map(row => ({ ...row, seen: Number(row.seen), gone: Number(row.gone) }))
+}
+
 /** What came of what each instructor told: how many signs it was told for, and how many went. The most told first. */
 export async function tellers(): Promise<{ name: string; seen: number; gone: number }[]> {
   const found = await rows<{ name: string; seen: number; gone: number }>(

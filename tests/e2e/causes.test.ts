@@ -128,6 +128,8 @@ describe('the likely cause', () => {
   it('is counted in the House, where a lead may begin anew', async () => {
     const page = await teaching(browser, 'maren', section.id, { at: '/house/causes' })
     await page.getByText('Instructors have said the cause of 1 coupon.').waitFor()
+    await page.getByText(/^.*\b(\d+) of \1 changes that students made helped: that moves the odds too/).waitFor()
+    await page.getByRole('cell', { name: /^\d+ 1 of 1 changes helped$/ }).waitFor()
     const row = page.getByRole('row', { name: /No pause at the toes/ })
     expect((await row.getByRole('cell').allInnerTexts()).slice(0, 3)).toEqual(['4.5 %', '4.0 %', '1'])
     await page.getByRole('button', { name: 'Begin anew' }).click()
@@ -136,6 +138,7 @@ describe('the likely cause', () => {
     await page.getByLabel('Why').fill('new term')
     await page.getByRole('dialog').getByRole('button', { name: 'Begin anew' }).click()
     await page.getByText('Nobody has said a cause yet').waitFor()
+    await page.getByText('Whether a change was made is one key on the next coupon').waitFor()
     await page.getByText(/Begun anew by Maren Holt on .*: new term/).waitFor()
     await page.context().close()
   })

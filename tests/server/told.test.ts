@@ -134,6 +134,7 @@ describe('what came of what was told', () => {
     await keep(of(1, toldBefore('yes')), next, 1)
     const moved = await own()
     const odds = diagnose(of(6), DEFAULT_HOUSE_RULES).causes.find(row => row.cause.id === 'arc long')!.odds
+    // Fewer than ten were left alone in this school: every other goes by itself.
     expect(moved).toBeCloseTo((1.8 * odds) / (1 - odds + 1.8 * odds) - odds, 9)
     expect(await made()).toEqual({
       made: before.made + 1,

@@ -26,6 +26,16 @@ const said = computed(() => CAUSES.reduce((sum, { id }) => sum + (causes.said.sa
 const changes = computed(() => Object.values(causes.said.made))
 const made = computed(() => changes.value.reduce((sum, one) => sum + one.made, 0))
 const helped = computed(() => changes.value.reduce((sum, one) => sum + one.helped, 0))
+const saidText = computed(() =>
+  said.value === 0
+    ? 'Nobody has said a cause yet. Say what it was on the Bench, and the odds follow.'
+    : `Instructors have said the cause of ${said.value} ${said.value === 1 ? 'coupon' : 'coupons'}.`,
+)
+const madeText = computed(() =>
+  made.value === 0
+    ? 'Whether a change was made is one key on the next coupon: those that help move the odds too.'
+    : `${helped.value} of ${made.value} changes that students made helped: that moves the odds too.`,
+)
 const rows = computed(() => {
   const now = schoolPriors(causes.said.school)
   const tallies = new Map(told.value.causes.map(row => [row.cause, row]))
@@ -58,16 +68,7 @@ async function reset() {
     <PageState v-if="problem || loading" :problem="problem" :loading="loading" @again="load" />
     <template v-else>
       <p class="quiet lead" role="status">
-        {{
-          said === 0
-            ? 'Nobody has said a cause yet. Say what it was on the Bench, and the odds follow.'
-            : `Instructors have said the cause of ${said} ${said === 1 ? 'coupon' : 'coupons'}.`
-        }}
-        {{
-          made === 0
-            ? 'No change has been told and made yet; those that help move the odds too.'
-            : `Of ${made} ${made === 1 ? 'change' : 'changes'} told and made, ${helped} helped: that moves the odds too.`
-        }}
+        {{ saidText }} {{ madeText }}
         <template v-if="causes.said.reset">
           Begun anew by {{ causes.said.reset.by }} on {{ day(causes.said.reset.at) }}:
           {{ causes.said.reset.why }}.</template
