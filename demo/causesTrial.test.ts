@@ -6,11 +6,11 @@ import { CAUSE_WORLDS, causesTrial } from './causesTrial'
  * is changed for the worse shows here before it reaches anybody. Floors stand a little under what comes out.
  */
 const FLOORS: Readonly<Record<string, { readonly top: number; readonly brier: number; readonly helped: number }>> = {
-  'pads': { top: 0.79, brier: 0.65, helped: 0.81 },
-  'pads, another law': { top: 0.84, brier: 0.54, helped: 0.86 },
-  'T fillets': { top: 0.67, brier: 0.88, helped: 0.68 },
-  'open roots, plate': { top: 0.64, brier: 0.9, helped: 0.67 },
-  'open roots, fixed pipe': { top: 0.65, brier: 0.88, helped: 0.72 },
+  'pads': { top: 0.8, brier: 0.63, helped: 0.82 },
+  'pads, another law': { top: 0.84, brier: 0.53, helped: 0.86 },
+  'T fillets': { top: 0.68, brier: 0.87, helped: 0.69 },
+  'open roots, plate': { top: 0.66, brier: 0.88, helped: 0.68 },
+  'open roots, fixed pipe': { top: 0.68, brier: 0.84, helped: 0.76 },
 }
 
 describe.each(CAUSE_WORLDS)('causes of $name', world => {
@@ -23,7 +23,7 @@ describe.each(CAUSE_WORLDS)('causes of $name', world => {
     expect(advised).toBeGreaterThan(0.75)
   })
   it('are better told than one at a time, with the same figures, and far better than always the commonest', () => {
-    expect(told.brier).toBeLessThan(0.96 * naive.brier)
+    expect(told.brier).toBeLessThan(0.86 * naive.brier)
     expect(helped).toBeGreaterThan(2 * commonest)
   })
   it('are no worse for what the student said', () => {

@@ -26,15 +26,15 @@ const score = readerScore(drawn.map(({ document, truth }): ReadCase => ({ odds: 
 /** What the bench prints of causes, held by fixed seeds: a changed figure shows here before it reaches anybody. */
 describe('the odds of causes, on coupons whose technique is known', () => {
   it('name a cause that is at work', () => {
-    expect(score.topOne).toBeGreaterThan(0.79)
-    expect(score.oneOfTwo).toBeGreaterThan(0.87)
+    expect(score.topOne).toBeGreaterThan(0.82)
+    expect(score.oneOfTwo).toBeGreaterThan(0.89)
   })
   it('come true about as often as they say, and are rather said too low than too high', () => {
     for (const { said, came } of score.tenths.filter(row => row.count >= 60)) {
-      expect(came - said).toBeLessThan(0.205)
+      expect(came - said).toBeLessThan(0.2)
       expect(said - came).toBeLessThan(0.1)
     }
-    expect(score.brier).toBeLessThan(0.63)
+    expect(score.brier).toBeLessThan(0.6)
   })
   it('are better than the commonest cause, by a long way', () => {
     const plain = readerScore(drawn.map(({ truth }) => ({ odds: CAUSES.map(cause => cause.prior), truth })))
@@ -50,7 +50,7 @@ describe('the change that is advised', () => {
     })
     const shareOf = (key: 'right' | 'commonest') => advised.filter(row => row[key]).length / advised.length
     expect(advised.length / drawn.length).toBeGreaterThan(0.85)
-    expect(shareOf('right')).toBeGreaterThan(0.8)
+    expect(shareOf('right')).toBeGreaterThan(0.84)
     expect(shareOf('commonest')).toBeLessThan(0.3)
   })
 })

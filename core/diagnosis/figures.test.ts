@@ -270,6 +270,25 @@ describe('how a finding weighs', () => {
     )
     expect(signsOf({ ...pad, marks: bad }, rules).signs).toMatchObject([{ id: 'restart high', share: 0.2 }])
   })
+  it('of more than six tries it counts how many were bad: slips are one in 41, a cause makes over half of them bad', () => {
+    // Beta-binomials as products, and not as beta functions: bad a + 0, a + 1 …, sound b + 0, b + 1 …, over both.
+    const rising = (from: number, count: number) =>
+      Array.from({ length: count }, (_, n) => from + n).reduce((product, one) => product * one, 1)
+    const chance = (bad: number, of: number, a: number, b: number) => {
+      const all = rising(a + b, of)
+      return (rising(a, bad) * rising(b, of - bad)) / all / (1 - rising(b, of) / all)
+    }
+    const { leak } = SIGNS.find(sign => sign.id === 'restart high')!
+    for (const bad of [1, 2, 3, 6]) {
+      const sign = { id: 'restart high' as const, markIds: [], share: bad / 11, tries: { bad, of: 11 } }
+      const [found] = findingsOf({ signs: [sign], absent: [] })
+      const times = chance(bad, 11, 0.5, 20) / chance(bad, 11, 1.5, 1.2)
+      // Among eleven the leak of five is met more than twice as often.
+      const byChance = 1 - (1 - leak) ** (11 / 5)
+      expect(found!.slip).toBe(0)
+      expect(found!.leakTimes! * leak).toBeCloseTo(Math.max(0.002, times) * byChance, 12)
+    }
+  })
   it('a leg that is short beside a long one is uneven, and not thin', () => {
     const fillet = aJoint({ kind: 'T', lengthMm: 152.4, thicknessMm: 9.525, gapMm: 0, legMm: 6.35, sides: 1 }, FLAT)
     const legs = (upper: number, lower: number) => {

@@ -56,7 +56,7 @@ interface Going {
 /** Of no more tries than this, how many were bad says little that one bad one does not. */
 const A_HANDFUL = 6
 const AT_WORK: Going = { bad: 1.5, sound: 1.2 }
-const BY_SLIPS: Going = { bad: 2, sound: 20 }
+const BY_SLIPS: Going = { bad: 0.5, sound: 20 }
 /** Never taken for rarer than this beside a cause, however many were bad. */
 const RAREST = 0.002
 
