@@ -28,7 +28,7 @@ async function check(what, work) {
 async function vitest(project, env = {}) {
   const dir = await mkdtemp(`${tmpdir()}/fusilis-test-`)
   const report = `${dir}/report.json`
-  await run(
+  const sound = await run(
     'npx',
     [
       'vitest',
@@ -41,13 +41,17 @@ async function vitest(project, env = {}) {
       `--outputFile=${report}`,
     ],
     { env: { NO_COLOR: '1', ...env }, show: true },
-  ).catch(() => {})
+  ).then(
+    () => true,
+    () => false,
+  )
   const result = await readFile(report, 'utf8').then(JSON.parse, () => null)
   counts.passed += result?.numPassedTests ?? 0
-  const failed = result?.numFailedTests ?? 0
-  const brokenFiles =
-    result?.testResults.filter(file => file.status === 'failed' && file.assertionResults.length === 0).length ?? 1
-  counts.failed += failed + brokenFiles
+  // A file whose preparation fails skips its tests: none of them failed, and none was run.
+  const broken = ({ status, assertionResults }) =>
+    status === 'failed' && !assertionResults.some(one => one.status === 'failed')
+  const failed = (result?.numFailedTests ?? 0) + (result?.testResults.filter(broken).length ?? 0)
+  counts.failed += sound ? failed : Math.max(1, failed)
   await rm(dir, { recursive: true, force: true })
 }
 

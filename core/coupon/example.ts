@@ -1,5 +1,6 @@
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../house'
 import { inches } from '../units'
+import type { FitUp } from '../setup'
 import type { CouponDocument, FlawMark, Mark, Ticket } from './document'
 import type { Piece, PlatePiece } from './piece'
 import { newCoupon } from './newCoupon'
@@ -55,6 +56,22 @@ export const EXAMPLE_PIPE: Piece = {
   pipe: '2 Sch 80',
   groove: { shape: 'V', gapMm: inches(1 / 8), landMm: inches(3 / 32), includedDegrees: 60, backing: false },
 }
+
+/** A fit-up of which only the gap was gauged, even and before the tacks, mm. */
+export const aFitUp = (gapMm: number, change: Partial<FitUp> = {}): FitUp => ({
+  bare: { leftMm: gapMm, rightMm: gapMm },
+  afterFirstTack: null,
+  afterSecondTack: null,
+  misalignmentMm: 0,
+  presetDegrees: 3,
+  leftDegrees: null,
+  bevelDegrees: null,
+  landMm: null,
+  tacks: [],
+  surface: null,
+  clamp: null,
+  ...change,
+})
 
 /** A new coupon of a joint or a pipe as it opens on the bench; by default the example pipe in 6G. */
 export function aJoint(

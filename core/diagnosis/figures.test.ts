@@ -9,7 +9,7 @@ import {
   type Mark,
   type TryMark,
 } from '../coupon'
-import { aCoupon, aFlaw, aJoint, EXAMPLE_PIPE } from '../coupon/example'
+import { aCoupon, aFitUp, aFlaw, aJoint, EXAMPLE_PIPE } from '../coupon/example'
 import { DEFAULT_HOUSE_RULES as rules } from '../house'
 import { currentWindow, type FitUp } from '../setup'
 import { inches } from '../units'
@@ -22,19 +22,7 @@ const at = (currentA: number, more = {}) => aCoupon({ ticket: { currentA, ...mor
 const prior = (coupon: ReturnType<typeof at>, id: CauseId) =>
   priorsFor(coupon, rules)[CAUSES.findIndex(cause => cause.id === id)]!
 const FLAT = { position: '1F' as const }
-const A_FIT_UP: FitUp = {
-  bare: { leftMm: inches(1 / 8), rightMm: inches(1 / 8) },
-  afterFirstTack: null,
-  afterSecondTack: null,
-  misalignmentMm: 0,
-  presetDegrees: 3,
-  leftDegrees: null,
-  bevelDegrees: null,
-  landMm: null,
-  tacks: [],
-  surface: null,
-  clamp: null,
-}
+const A_FIT_UP = aFitUp(inches(1 / 8))
 const oddsOf = (chance: number) => chance / (1 - chance)
 
 describe('a set-up outside its window', () => {

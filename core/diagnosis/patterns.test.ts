@@ -9,7 +9,7 @@ import {
   type TryKind,
   type TryMark,
 } from '../coupon'
-import { aCoupon, aFlaw, aJoint, EXAMPLE_PLATE } from '../coupon/example'
+import { aCoupon, aFitUp, aFlaw, aJoint, EXAMPLE_PLATE } from '../coupon/example'
 import { DEFAULT_HOUSE_RULES } from '../house'
 import { inches } from '../units'
 import { causeOf, CAUSES, diagnose, SIGNS, signsOf, type CauseId } from '.'
@@ -132,23 +132,10 @@ describe('a root side', () => {
     const odds = (coupon: CouponDocument) =>
       diagnose(coupon, rules).causes.find(row => row.cause.id === 'gap tight')!.odds
     expect(causes(notThrough(150))[0]).toBe('gap tight')
-    const gap = (mm: number) => ({ leftMm: mm, rightMm: mm })
-    const fitUp = {
-      bare: gap(inches(1 / 16)),
-      afterFirstTack: null,
-      afterSecondTack: null,
-      misalignmentMm: 0,
-      presetDegrees: 3,
-      leftDegrees: null,
-      bevelDegrees: null,
-      landMm: null,
-      tacks: [],
-      surface: null,
-      clamp: null,
-    }
+    const fitUp = aFitUp(inches(1 / 16))
     expect(odds({ ...notThrough(40), fitUp })).toBeGreaterThan(odds(notThrough(40)) + 0.1)
     // A gap that was right leaves the land, which nobody gauged; both right leave less.
-    const right = { ...fitUp, bare: gap(inches(1 / 8)) }
+    const right = aFitUp(inches(1 / 8))
     const [gapRight, bothRight] = [right, { ...right, landMm: inches(3 / 32) }].map(one =>
       odds({ ...notThrough(40), fitUp: one }),
     ) as [number, number]

@@ -15,7 +15,7 @@ import {
   type Piece,
   type Ticket,
 } from '../coupon'
-import { EXAMPLE_STUDENT, aTicket } from '../coupon/example'
+import { EXAMPLE_STUDENT, aFitUp, aTicket } from '../coupon/example'
 import type { HouseRules } from '../house'
 import type { FitUp } from '../setup'
 import type { Random } from '../statistics'
@@ -133,17 +133,5 @@ export const GAP_SPREAD_MM = 0.2
 function gauged(piece: Piece, technique: Technique, random: Random): FitUp {
   const wanted = fitUpWanted(piece)
   const gapMm = Math.max(0, gapMeantMm(piece, technique) + GAP_SPREAD_MM * random.normal())
-  return {
-    bare: { leftMm: gapMm, rightMm: gapMm },
-    afterFirstTack: null,
-    afterSecondTack: null,
-    misalignmentMm: 0,
-    presetDegrees: 3,
-    leftDegrees: null,
-    bevelDegrees: null,
-    landMm: wanted.landMm,
-    tacks: [],
-    surface: null,
-    clamp: null,
-  }
+  return aFitUp(gapMm, { landMm: wanted.landMm })
 }

@@ -67,13 +67,15 @@ beforeAll(async () => {
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' })
   await context.addInitScript(id => localStorage.setItem('fusilis.section', id), section.id)
   page = await context.newPage()
-  page.setDefaultTimeout(15_000)
+  // What all of the tests need is tried once, on a machine however busy.
+  page.setDefaultTimeout(60_000)
   // One visit is enough: the application and the class are kept while the Floor lies open.
   const kept = page.waitForResponse(answer => answer.url().endsWith(`/api/students/${student.id}/hours`))
   await signIn()
   await page.getByRole('heading', { name: section.name }).waitFor()
   await kept
-}, 90_000)
+  page.setDefaultTimeout(15_000)
+}, 120_000)
 afterAll(async () => {
   await network.cut()
   await browser?.close()
