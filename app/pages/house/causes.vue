@@ -217,5 +217,12 @@ td small {
 .change {
   color: var(--quiet);
   font-size: 0.92rem;
+  min-width: 240px;
+}
+/* A tablet shows the figures; how they compare is for a wider screen. */
+@media (max-width: 960px) {
+  .bar {
+    display: none;
+  }
 }
 </style>
