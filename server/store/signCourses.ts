@@ -100,25 +100,22 @@ interface TallyRow {
   gone: number
 }
 
-/** How often each sign went, told or left alone: in the whole school, or of one student's coupons. */
-export async function signTallies(studentId?: string): Promise<SignTally[]> {
+/** How often each sign went, of the rows that a condition takes. */
+async function tallied(condition: string, values: readonly string[]): Promise<SignTally[]> {
   const found = await rows<TallyRow>(
     database(),
-    `SELECT sign, cause, COUNT(*) AS seen, SUM(gone) AS gone FROM sign_course
-    ${studentId === undefined ? '' : 'WHERE student_id = ?'} GROUP BY sign, cause`,
-    studentId === undefined ? [] : [studentId],
+    `SELECT sign, cause, COUNT(*) AS seen, SUM(gone) AS gone FROM sign_course ${condition} GROUP BY sign, cause`,
+    values,
   )
   return found.map(row => ({ ...row, seen: Number(row.seen), gone: Number(row.gone) }))
 }
 
+/** How often each sign went, told or left alone: in the whole school, or of one student's coupons. */
+export const signTallies = (studentId?: string): Promise<SignTally[]> =>
+  studentId === undefined ? tallied('', []) : tallied('WHERE student_id = ?', [studentId])
+
 /** How often each sign went where nothing was told for it, in the whole school. */
-export async function leftAlone(): Promise<SignTally[]> {
-  const found = await rows<TallyRow>(
-    database(),
-    'SELECT sign, cause, COUNT(*) AS seen, SUM(gone) AS gone FROM sign_course WHERE cause IS NULL GROUP BY sign, cause',
-  )
-  return found.map(row => ({ ...row, seen: Number(row.seen), gone: Number(row.gone) }))
-}
+export const leftAlone = (): Promise<SignTally[]> => tallied('WHERE cause IS NULL', [])
 
 /** What came of what each instructor told: how many signs it was told for, and how many went. The most told first. */
 export async function tellers(): Promise<{ name: string; seen: number; gone: number }[]> {
