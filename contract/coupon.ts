@@ -6,6 +6,7 @@ import { CAUSES, SIGNS } from '../core/diagnosis'
 import { MOST_OFFSET_A } from '../core/setup'
 import { DISCONTINUITIES, ELECTRODES, POSITIONS, ROD_SIZES } from '../core/trade'
 import {
+  across,
   amperes,
   boothNumber,
   capped,
@@ -106,36 +107,34 @@ const tryMark = (kind: TryKind) =>
     rod: oneOf(['new', 'stub'] as const, 'a kind of rod'),
   }).exact()
 
-/** A kind that the discontinuity beside it has. */
-const form = () =>
-  string()
-    .strict()
-    .optional()
-    .test('form', '${path} is no kind of this discontinuity', function (value) {
-      return (
-        value === undefined ||
-        DISCONTINUITIES.some(row => row.id === this.parent.flaw && row.forms?.some(one => one.id === value))
-      )
-    })
-
-const flawMark = object({
-  ...place,
-  kind: oneOf(['flaw'] as const, 'a mark'),
-  flaw: oneOf(
-    DISCONTINUITIES.map(row => row.id),
-    'a discontinuity',
-  ),
-  toMm: millimetres().required(),
-  side: string()
-    .strict()
-    .nullable()
-    .defined()
-    .oneOf([null, 'upper', 'lower', 'both'], '${path} is upper, lower or both'),
-  severity: number().strict().required().oneOf([1, 2, 3], '${path} is 1, 2 or 3'),
-  sizeMm: millimetres().nullable().defined().min(0, '${path} is not less than 0').max(100, '${path} is at most 100 mm'),
-  form: form(),
-  found: string().strict().optional().oneOf(['bend'], '${path} is bend'),
-}).exact()
+const flawMark = across(
+  object({
+    ...place,
+    kind: oneOf(['flaw'] as const, 'a mark'),
+    flaw: oneOf(
+      DISCONTINUITIES.map(row => row.id),
+      'a discontinuity',
+    ),
+    toMm: millimetres().required(),
+    side: string()
+      .strict()
+      .nullable()
+      .defined()
+      .oneOf([null, 'upper', 'lower', 'both'], '${path} is upper, lower or both'),
+    severity: number().strict().required().oneOf([1, 2, 3], '${path} is 1, 2 or 3'),
+    sizeMm: millimetres()
+      .nullable()
+      .defined()
+      .min(0, '${path} is not less than 0')
+      .max(100, '${path} is at most 100 mm'),
+    form: string().strict().optional(),
+    found: string().strict().optional().oneOf(['bend'], '${path} is bend'),
+  }).exact(),
+  ({ flaw, form }) =>
+    form === undefined || DISCONTINUITIES.some(row => row.id === flaw && row.forms?.some(one => one.id === form))
+      ? null
+      : { path: 'form', message: 'form is no kind of this discontinuity' },
+)
 
 const readingMark = object({
   ...place,

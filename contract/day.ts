@@ -1,7 +1,7 @@
 import { boolean, number, object, string } from 'yup'
 import { misNoted, type Attendance, type AttendanceNote, type DayMeeting, type WrongMost } from '../core/floor'
 import type { Caution } from '../core/trade'
-import { day, label, typed, uuid } from './fields'
+import { across, day, label, typed, uuid } from './fields'
 
 export const MOST_WHY = 120
 
@@ -21,19 +21,20 @@ const noted = () =>
     .defined('${path} is missing: null where nobody said when')
     .matches(/^(([01]\d|2[0-3]):[0-5]\d|now)$/, '${path} is a time like 18:30')
 
-export const attendanceSchema = object({
-  studentId: uuid().required('${path} is missing'),
-  classDay: day().required('${path} is missing'),
-  came: noted(),
-  left: noted(),
-  absent: boolean().strict().required('${path} is missing'),
-  why: typed().defined('${path} is missing').max(MOST_WHY, `\${path} is at most ${MOST_WHY} characters`),
-})
-  .exact()
-  .test('can be', '', function (note) {
+export const attendanceSchema = across(
+  object({
+    studentId: uuid().required('${path} is missing'),
+    classDay: day().required('${path} is missing'),
+    came: noted(),
+    left: noted(),
+    absent: boolean().strict().required('${path} is missing'),
+    why: typed().defined('${path} is missing').max(MOST_WHY, `\${path} is at most ${MOST_WHY} characters`),
+  }).exact(),
+  note => {
     const wrong = misNoted(note as AttendanceNote)
-    return wrong ? this.createError({ path: wrong.path, message: wrong.says }) : true
-  })
+    return wrong && { path: wrong.path, message: wrong.says }
+  },
+)
 
 /** The body of `PUT /api/demonstrations/:id`: something was shown to those who were there. */
 export interface DemonstrationSave {

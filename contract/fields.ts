@@ -5,6 +5,7 @@ import {
   number,
   string,
   ValidationError,
+  type InferType,
   type ISchema,
   type Schema,
   type ValidateOptions,
@@ -197,6 +198,31 @@ function faultsOf(item: ISchema<unknown>, value: unknown, path: string): Validat
     if (!ValidationError.isError(error)) throw error
     return [error]
   }
+}
+
+/** A field that does not go with others, and why. */
+export interface Fault {
+  /** Where, from the thing that was looked at; empty for the thing itself. */
+  readonly path: string
+  readonly message: string
+}
+
+/**
+ * A check over several fields of a thing, or several things of a list. It is made once each of them is right by itself:
+ * what it is given has the type that it says.
+ * @param check the field that does not go with the others, and why; null where all go together
+ */
+export function across<S extends Schema>(
+  fields: S,
+  check: (value: NonNullable<InferType<S>>) => Fault | null | undefined,
+): S {
+  return fields.test('across', '', function (value: unknown) {
+    if (typeof value !== 'object' || value === null || !fields.isValidSync(value)) return true
+    const fault = check(value as NonNullable<InferType<S>>)
+    if (!fault) return true
+    const path = [this.path, fault.path].filter(Boolean).join('.')
+    return this.createError({ path, message: fault.message })
+  }) as S
 }
 
 /** A whole number between two, said in words of what it is. @example wholeNumber('how many rods', 0, 500) */

@@ -1,5 +1,5 @@
 import { object } from 'yup'
-import { day, typed } from './fields'
+import { across, day, typed } from './fields'
 
 /** That a student is under age until a day, and whether a guardian has agreed that the school keeps the record. */
 export interface GuardianConsent {
@@ -19,17 +19,15 @@ export interface NotedConsent extends GuardianConsent {
 
 /** The body of `PUT /api/students/:id/consent`; null for a student who is of age. */
 export const consentSchema = object({
-  consent: object({
-    ofAgeOn: day().required('${path} is missing'),
-    givenOn: day().nullable().defined('${path} is missing'),
-    givenBy: typed()
-      .defined('${path} is missing')
-      .max(80, '${path} is at most 80 characters')
-      .test('named', 'Say who agreed', function (by) {
-        return !this.parent?.givenOn || Boolean(by)
-      }),
-  })
-    .exact()
+  consent: across(
+    object({
+      ofAgeOn: day().required('${path} is missing'),
+      givenOn: day().nullable().defined('${path} is missing'),
+      givenBy: typed().defined('${path} is missing').max(80, '${path} is at most 80 characters'),
+    }).exact(),
+    ({ givenOn, givenBy }) =>
+      givenOn !== null && givenBy === '' ? { path: 'givenBy', message: 'Say who agreed' } : null,
+  )
     .nullable()
     .defined('${path} is missing')
     .default(undefined),

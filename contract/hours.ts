@@ -1,7 +1,7 @@
 import { number, object } from 'yup'
 import type { HoursToward, HoursWanted, PositionTime } from '../core/floor'
 import { POSITIONS } from '../core/trade'
-import { list, oneOf } from './fields'
+import { across, list, oneOf } from './fields'
 
 /** What hours can be asked of: all work, or a position. */
 export const HOURS_OF: readonly HoursWanted['of'][] = ['all work', ...POSITIONS.map(position => position.id)]
@@ -17,16 +17,16 @@ const wanted = object({
 }).exact()
 
 /** The body of `PUT /api/school/programme`: none where the list is empty. */
-export const programmeSchema = object({
-  wanted: list<HoursWanted>(wanted as never, HOURS_OF.length, 'Each position once at most'),
-})
-  .exact()
-  .test('once', '', function ({ wanted: hours }) {
-    if (!Array.isArray(hours)) return true
-    const named = hours.map(one => (one as HoursWanted | null)?.of)
-    const twice = named.find((of, n) => of !== undefined && named.indexOf(of) !== n)
-    return twice ? this.createError({ path: 'wanted', message: `${twice} stands twice` }) : true
-  })
+export const programmeSchema = across(
+  object({
+    wanted: list<HoursWanted>(wanted as never, HOURS_OF.length, 'Each position once at most'),
+  }).exact(),
+  ({ wanted: hours }) => {
+    const named = hours.map(one => one.of)
+    const twice = named.find((of, n) => named.indexOf(of) !== n)
+    return twice === undefined ? null : { path: 'wanted', message: `${twice} stands twice` }
+  },
+)
 
 /** A student's time this term. */
 export interface StudentHours {

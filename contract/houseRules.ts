@@ -1,4 +1,4 @@
-import { array, lazy, number, object, string, ValidationError, type AnyObject, type Schema } from 'yup'
+import { array, lazy, number, object, string, ValidationError, type Schema } from 'yup'
 import {
   completeRules,
   DEFAULT_HOUSE_RULES,
@@ -6,13 +6,12 @@ import {
   sayQuantity,
   sayRange,
   writeRule,
-  type Between,
   type HouseRules,
   type RuleLine,
 } from '../core/house'
 import { ELECTRODES, PAD_POSITIONS, ROD_SIZES } from '../core/trade'
 import type { LengthUnit } from '../core/units'
-import { capped, label } from './fields'
+import { across, capped, label } from './fields'
 import type { FieldError } from './problem'
 
 /** Most own windows: every rod in every size and position. */
@@ -32,60 +31,54 @@ function schemaOf(line: RuleLine, unit: LengthUnit): Schema {
       .required(`${line.name} is missing`)
       .oneOf([...line.choices], `${line.name}: choose from ${sayRange(line, unit)}`)
   if (line.kind === 'number') return numberOf(line, unit)
-  return object({ low: numberOf(line, unit), high: numberOf(line, unit) })
-    .exact()
-    .required(`${line.name} is missing`)
-    .test(
-      'order',
-      `${line.name}: the low end is not over the high one`,
-      value => !value || Number((value as Between).low) <= Number((value as Between).high),
-    )
+  return across(
+    object({ low: numberOf(line, unit), high: numberOf(line, unit) })
+      .exact()
+      .required(`${line.name} is missing`),
+    ({ low, high }) =>
+      Number(low) > Number(high) ? { path: '', message: `${line.name}: the low end is not over the high one` } : null,
+  )
 }
 
-const windowSchema = object({
-  classification: string()
-    .strict()
-    .required()
-    .oneOf(
-      ELECTRODES.map(row => row.classification),
-      'Choose a rod that is kept',
-    ),
-  diameterMm: number()
-    .strict()
-    .required()
-    .test('size', 'Choose a size that is kept', value =>
-      ROD_SIZES.some(size => Math.abs(size.diameterMm - (value ?? 0)) < 0.01),
-    ),
-  position: string()
-    .strict()
-    .required()
-    .oneOf(
-      PAD_POSITIONS.map(row => row.id),
-      'Choose a position that is kept',
-    ),
-  lowA: number()
-    .strict()
-    .required()
-    .integer()
-    .min(10, 'A window begins at 10 A or more')
-    .max(500, 'A window begins at 500 A at most'),
-  highA: number()
-    .strict()
-    .required()
-    .integer()
-    .max(500, 'A window ends at 500 A at most')
-    .test('order', 'A window ends over where it begins', function (value) {
-      return value === undefined || value > Number(this.parent.lowA)
-    }),
-}).exact()
+const windowSchema = across(
+  object({
+    classification: string()
+      .strict()
+      .required()
+      .oneOf(
+        ELECTRODES.map(row => row.classification),
+        'Choose a rod that is kept',
+      ),
+    diameterMm: number()
+      .strict()
+      .required()
+      .test('size', 'Choose a size that is kept', value =>
+        ROD_SIZES.some(size => Math.abs(size.diameterMm - (value ?? 0)) < 0.01),
+      ),
+    position: string()
+      .strict()
+      .required()
+      .oneOf(
+        PAD_POSITIONS.map(row => row.id),
+        'Choose a position that is kept',
+      ),
+    lowA: number()
+      .strict()
+      .required()
+      .integer()
+      .min(10, 'A window begins at 10 A or more')
+      .max(500, 'A window begins at 500 A at most'),
+    highA: number().strict().required().integer().max(500, 'A window ends at 500 A at most'),
+  }).exact(),
+  ({ lowA, highA }) => (highA > lowA ? null : { path: 'highA', message: 'A window ends over where it begins' }),
+)
 
-const windowsSchema = array(windowSchema.required())
-  .strict()
-  .required('windows are missing')
-  .test('once', 'Two windows are for the same rod, size and position', rows => {
-    const keys = (rows ?? []).map(row => `${row.classification} ${row.diameterMm} ${row.position}`)
-    return new Set(keys).size === keys.length
-  })
+const windowsSchema = across(array(windowSchema.required()).strict().required('windows are missing'), rows => {
+  const keys = rows.map(row => `${row.classification} ${row.diameterMm} ${row.position}`)
+  return new Set(keys).size < keys.length
+    ? { path: '', message: 'Two windows are for the same rod, size and position' }
+    : null
+})
 
 /** The shape of rules, line by line of the catalogue: a nested path is an object of its lines. */
 function rulesShape(value: unknown): Schema {
@@ -100,28 +93,27 @@ function rulesShape(value: unknown): Schema {
     if (inner === undefined) shape[key] = schemaOf(line, unit)
     else shape[key] = { ...(shape[key] as Record<string, Schema> | undefined), [inner]: schemaOf(line, unit) }
   }
-  return object(
-    Object.fromEntries(
-      Object.entries(shape).map(([key, schema]) => [
-        key,
-        isSchema(schema) ? schema : object(schema).exact().required(`${key} is missing`),
-      ]),
-    ),
-  )
-    .exact('${properties} does not belong in house rules')
-    .required('The rules are missing')
-    .test('width', '', function (checked: AnyObject) {
-      const width = checked.beadWidth as HouseRules['beadWidth'] | undefined
-      if (!width || (width.by === 'length' ? width.lowMm <= width.highMm : width.low <= width.high)) return true
-      const [low, high] =
+  return across(
+    object(
+      Object.fromEntries(
+        Object.entries(shape).map(([key, schema]) => [
+          key,
+          isSchema(schema) ? schema : object(schema).exact().required(`${key} is missing`),
+        ]),
+      ),
+    )
+      .exact('${properties} does not belong in house rules')
+      .required('The rules are missing'),
+    checked => {
+      const width = checked.beadWidth as HouseRules['beadWidth']
+      if (width.by === 'length' ? width.lowMm <= width.highMm : width.low <= width.high) return null
+      const [low, path] =
         width.by === 'length'
           ? [sayQuantity(width.lowMm, 'length', unit), 'beadWidth.highMm']
           : [sayQuantity(width.low, 'core diameters', unit), 'beadWidth.high']
-      return this.createError({
-        path: this.path ? `${this.path}.${high}` : high,
-        message: `Widest bead: not under the narrowest, ${low}`,
-      })
-    })
+      return { path, message: `Widest bead: not under the narrowest, ${low}` }
+    },
+  )
 }
 
 const isSchema = (value: Schema | Record<string, Schema>): value is Schema =>

@@ -2,7 +2,7 @@ import { array, boolean, number, object, string } from 'yup'
 import { CLEANED, FELT, MOST_PASSES, PASS_ROLES } from '../core/coupon'
 import { CLAMPS, SURFACES } from '../core/setup'
 import { ELECTRODES, FILLER_RODS, FILLER_SIZES, ROD_SIZES } from '../core/trade'
-import { amperes, key, millimetres, oneOf, timeOfDay, uuid } from './fields'
+import { across, amperes, key, millimetres, oneOf, timeOfDay, uuid } from './fields'
 
 const logSchema = object({
   by: uuid().optional(),
@@ -26,30 +26,28 @@ const near = (sizes: readonly number[], value: number | undefined) =>
   sizes.some(size => Math.abs(size - (value ?? 0)) < 0.01)
 
 /** A pass of a joint: what was run, and how it was set. */
-export const passSchema = object({
-  id: key(),
-  face: oneOf(['face', 'far side'] as const, 'a side'),
-  layer: number().strict().required().integer().min(1, '${path} is 1 or more').max(MOST_PASSES),
-  role: oneOf(PASS_ROLES, 'a role'),
-  process: oneOf(['SMAW', 'GTAW'] as const, 'a process'),
-  classification: string()
-    .strict()
-    .required('${path} is missing')
-    .test('rod', '${path} is not a rod of this process', function (value) {
-      const kept = this.parent.process === 'GTAW' ? FILLER_RODS : ELECTRODES
-      return kept.some(row => row.classification === value)
-    }),
-  diameterMm: number()
-    .strict()
-    .required('${path} is missing')
-    .test('size', '${path} is no size that is kept', function (value) {
-      return near(this.parent.process === 'GTAW' ? FILLER_SIZES : ROD_SIZES.map(size => size.diameterMm), value)
-    }),
-  currentA: amperes(),
-  polarity: oneOf(['DCEP', 'DCEN', 'AC'] as const, 'a polarity'),
-  travel: oneOf(['left to right', 'right to left', 'up', 'down'] as const, 'a direction'),
-  log: logSchema,
-}).exact()
+export const passSchema = across(
+  object({
+    id: key(),
+    face: oneOf(['face', 'far side'] as const, 'a side'),
+    layer: number().strict().required().integer().min(1, '${path} is 1 or more').max(MOST_PASSES),
+    role: oneOf(PASS_ROLES, 'a role'),
+    process: oneOf(['SMAW', 'GTAW'] as const, 'a process'),
+    classification: string().strict().required('${path} is missing'),
+    diameterMm: number().strict().required('${path} is missing'),
+    currentA: amperes(),
+    polarity: oneOf(['DCEP', 'DCEN', 'AC'] as const, 'a polarity'),
+    travel: oneOf(['left to right', 'right to left', 'up', 'down'] as const, 'a direction'),
+    log: logSchema,
+  }).exact(),
+  ({ process, classification, diameterMm }) => {
+    const [rods, sizes] =
+      process === 'GTAW' ? [FILLER_RODS, FILLER_SIZES] : [ELECTRODES, ROD_SIZES.map(size => size.diameterMm)]
+    if (!rods.some(row => row.classification === classification))
+      return { path: 'classification', message: 'classification is not a rod of this process' }
+    return near(sizes, diameterMm) ? null : { path: 'diameterMm', message: 'diameterMm is no size that is kept' }
+  },
+)
 
 export const passesSchema = array(passSchema.required())
   .strict()

@@ -2,7 +2,7 @@ import { isTimeZone, LATEST_TURN } from '../core/calendar'
 import { array, boolean, object, string } from 'yup'
 import type { CouponDocument, Hand, RunAgain, Verdict } from '../core/coupon'
 import { meetingFits } from '../core/floor'
-import { boothNumber, capped, day, label, list, timeOfDay, typed, uuid, wholeNumber } from './fields'
+import { across, boothNumber, capped, day, label, list, timeOfDay, typed, uuid, wholeNumber } from './fields'
 
 export type Role = 'lead' | 'instructor' | 'student'
 
@@ -27,33 +27,34 @@ export interface Section extends SectionFields {
   readonly students: number
 }
 
-export const sectionSchema = object({
-  name: label(80),
-  meetings: list(
-    object({
-      weekday: string<Weekday>()
-        .strict()
-        .required()
-        .oneOf([...WEEKDAYS], '${path} is one of Mon to Sun'),
-      from: timeOfDay().required('${path} is missing'),
-      to: timeOfDay()
-        .required('${path} is missing')
-        .test('after', 'A meeting ends after it begins, on the same class day', function (to) {
-          return !to || !this.parent.from || meetingFits({ from: this.parent.from as string, to })
-        }),
-    })
-      .exact()
-      .required(),
-    14,
-    'A section meets at most 14 times a week',
-  ),
-  termFrom: day().required('${path} is missing'),
-  termTo: day()
-    .required('${path} is missing')
-    .test('after', 'The term ends after it begins', function (to) {
-      return !to || !this.parent.termFrom || to > this.parent.termFrom
-    }),
-}).exact()
+export const sectionSchema = across(
+  object({
+    name: label(80),
+    meetings: list(
+      across(
+        object({
+          weekday: string<Weekday>()
+            .strict()
+            .required()
+            .oneOf([...WEEKDAYS], '${path} is one of Mon to Sun'),
+          from: timeOfDay().required('${path} is missing'),
+          to: timeOfDay().required('${path} is missing'),
+        })
+          .exact()
+          .required(),
+        meeting =>
+          meetingFits(meeting)
+            ? null
+            : { path: 'to', message: 'A meeting ends after it begins, on the same class day' },
+      ),
+      14,
+      'A section meets at most 14 times a week',
+    ),
+    termFrom: day().required('${path} is missing'),
+    termTo: day().required('${path} is missing'),
+  }).exact(),
+  ({ termFrom, termTo }) => (termTo > termFrom ? null : { path: 'termTo', message: 'The term ends after it begins' }),
+)
 
 export interface StudentFields {
   readonly name: string
@@ -154,20 +155,12 @@ const accountShape = {
     .strict()
     .required('${path} is missing')
     .oneOf(['lead', 'instructor', 'student'], '${path} is lead, instructor or student'),
-  studentId: uuid()
-    .nullable()
-    .defined()
-    .test('student', 'Choose the student whose account this is', function (id) {
-      return this.parent.role === 'student' ? id !== null : id === null
-    }),
+  studentId: uuid().nullable().defined(),
   sectionIds: capped(
     array(uuid().required('${path} is missing'))
       .strict()
       .nullable()
-      .defined('${path} is missing: null for all sections')
-      .test('instructor', 'Only an instructor is tied to sections: a lead teaches all', function (ids) {
-        return ids === null || this.parent.role === 'instructor'
-      }),
+      .defined('${path} is missing: null for all sections'),
     200,
     'At most 200 sections',
   ),
@@ -178,17 +171,25 @@ export interface OwnPassword {
   readonly current: string
   readonly next: string
 }
-export const ownPasswordSchema = object({
-  current: string().strict().required('Type the password you have').max(200, 'That password is too long'),
-  next: password()
-    .label('The new password')
-    .test('new', 'The new password is the old one', function (value) {
-      return value !== this.parent.current
-    }),
-}).exact()
+export const ownPasswordSchema = across(
+  object({
+    current: string().strict().required('Type the password you have').max(200, 'That password is too long'),
+    next: password().label('The new password'),
+  }).exact(),
+  ({ current, next }) => (next === current ? { path: 'next', message: 'The new password is the old one' } : null),
+)
 
-export const newAccountSchema = object({ ...accountShape, password: password() }).exact()
-export const accountSchema = object({ ...accountShape, password: password().optional() }).exact()
+/** A student's account has its student; only an instructor's is tied to sections. */
+function tieFault({ role, studentId, sectionIds }: Pick<AccountFields, 'role' | 'studentId' | 'sectionIds'>) {
+  if ((role === 'student') !== (studentId !== null))
+    return { path: 'studentId', message: 'Choose the student whose account this is' }
+  return sectionIds !== null && role !== 'instructor'
+    ? { path: 'sectionIds', message: 'Only an instructor is tied to sections: a lead teaches all' }
+    : null
+}
+
+export const newAccountSchema = across(object({ ...accountShape, password: password() }).exact(), tieFault)
+export const accountSchema = across(object({ ...accountShape, password: password().optional() }).exact(), tieFault)
 
 /** Who is signed in. */
 export interface Me {

@@ -2,8 +2,8 @@ import { array, boolean, number, object, string, type Schema } from 'yup'
 import { FULL_LADDER, ladderFaults, type Ladder, type RungState, type SignOffRule } from '../core/ladder'
 import { ELEMENTS } from '../core/grading'
 import type { ReadinessKnown, RunLately } from '../core/readiness'
-import { PIECES, POSITIONS, positionsFor, type PieceKind } from '../core/trade'
-import { choice, key, label, list, oneOf, typed, uuid } from './fields'
+import { PIECES, POSITIONS, positionsFor } from '../core/trade'
+import { across, choice, key, label, list, oneOf, typed, uuid } from './fields'
 import type { Student } from './people'
 
 const whole = (low: number, high: number) =>
@@ -23,66 +23,59 @@ const element = () =>
 
 const RULES: Readonly<Record<SignOffRule['by'], Schema>> = {
   'in a row': object({ by: string().required(), good: whole(1, 20).nullable().defined() }).exact(),
-  'of the last': object({
-    by: string().required(),
-    good: whole(1, 12),
-    last: whole(1, 12).test('most', 'last is not under good', function (value) {
-      return value >= Number(this.parent.good)
-    }),
-  }).exact(),
+  'of the last': across(
+    object({ by: string().required(), good: whole(1, 12), last: whole(1, 12) }).exact(),
+    ({ good, last }) => (last < good ? { path: 'last', message: 'last is not under good' } : null),
+  ),
   'enough evidence': object({ by: string().required(), element: element(), rate: share(), sure: share() }).exact(),
-  'LC-CUSUM': object({
-    by: string().required(),
-    element: element(),
-    acceptable: share(),
-    limit: number().strict().required().min(0.5, '${path} is at least 0.5').max(5, '${path} is at most 5'),
-    unacceptable: share().test('order', 'unacceptable is over acceptable', function (value) {
-      return value > Number(this.parent.acceptable)
-    }),
-  }).exact(),
+  'LC-CUSUM': across(
+    object({
+      by: string().required(),
+      element: element(),
+      acceptable: share(),
+      limit: number().strict().required().min(0.5, '${path} is at least 0.5').max(5, '${path} is at most 5'),
+      unacceptable: share(),
+    }).exact(),
+    ({ acceptable, unacceptable }) =>
+      unacceptable > acceptable ? null : { path: 'unacceptable', message: 'unacceptable is over acceptable' },
+  ),
 }
 const signOffRule = choice<SignOffRule>('by', RULES, '${path} is no rule that is kept')
 
-const rungSchema = object({
-  id: key(),
-  name: label(60),
-  piece: oneOf(
-    PIECES.map(row => row.kind),
-    'a piece',
-  ),
-  position: oneOf(
-    POSITIONS.map(row => row.id),
-    'a position',
-  ).test('fits', '${path} does not go with the piece', function (value) {
-    return (
-      !PIECES.some(row => row.kind === this.parent.piece) ||
-      positionsFor(this.parent.piece as PieceKind).includes(value)
-    )
-  }),
-  open: boolean().strict().required(),
-  rods: oneOf(['new', 'stubs'] as const, 'a choice of rods'),
-  hand: oneOf(['own', 'other'] as const, 'a hand'),
-  coupons: whole(1, 60),
-  needs: array(key()).strict().required().max(10, 'A rung needs at most 10 others'),
-  trains: array(element().required()).strict().required().max(ELEMENTS.length),
-  signOff: signOffRule,
-  retired: boolean().strict().required(),
-}).exact()
+const rungSchema = across(
+  object({
+    id: key(),
+    name: label(60),
+    piece: oneOf(
+      PIECES.map(row => row.kind),
+      'a piece',
+    ),
+    position: oneOf(
+      POSITIONS.map(row => row.id),
+      'a position',
+    ),
+    open: boolean().strict().required(),
+    rods: oneOf(['new', 'stubs'] as const, 'a choice of rods'),
+    hand: oneOf(['own', 'other'] as const, 'a hand'),
+    coupons: whole(1, 60),
+    needs: array(key()).strict().required().max(10, 'A rung needs at most 10 others'),
+    trains: array(element().required()).strict().required().max(ELEMENTS.length),
+    signOff: signOffRule,
+    retired: boolean().strict().required(),
+  }).exact(),
+  ({ piece, position }) =>
+    positionsFor(piece).includes(position)
+      ? null
+      : { path: 'position', message: 'position does not go with the piece' },
+)
 
-export const ladderSchema = object({
-  name: label(80),
-  rungs: list(rungSchema.required(), 80, 'A ladder has at most 80 rungs'),
-})
-  .exact()
-  .test('sound', '', function (value) {
-    const [fault] =
-      Array.isArray(value?.rungs) && value.rungs.every(rung => Array.isArray(rung?.needs) && rung.signOff)
-        ? ladderFaults(value as unknown as Ladder)
-        : []
-    return fault
-      ? this.createError({ path: this.path ? `${this.path}.${fault.path}` : fault.path, message: fault.message })
-      : true
-  })
+export const ladderSchema = across(
+  object({
+    name: label(80),
+    rungs: list(rungSchema.required(), 80, 'A ladder has at most 80 rungs'),
+  }).exact(),
+  value => ladderFaults(value as unknown as Ladder)[0],
+)
 
 /** The ladder in force. Version 1 is the shipped one, saved by nobody. */
 export interface LadderVersion {

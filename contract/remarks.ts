@@ -1,5 +1,5 @@
 import { object } from 'yup'
-import { boothNumber, label, uuid } from './fields'
+import { across, boothNumber, label, uuid } from './fields'
 
 /** What a remark is about: one student, one booth, or the whole section where both are null. */
 export interface RemarkAbout {
@@ -25,14 +25,15 @@ export interface Remark extends RemarkSave {
 
 export const MOST_SAID = 200
 
-export const remarkSchema = object({
-  sectionId: uuid().required('${path} is missing'),
-  studentId: uuid().nullable().defined('${path} is missing: null where it is about nobody'),
-  booth: boothNumber()
-    .nullable()
-    .defined('${path} is missing: null where it is about none')
-    .test('one', 'A remark is about a student or a booth, not both', function (booth) {
-      return booth === null || this.parent.studentId === null
-    }),
-  says: label(MOST_SAID).label('What to remember'),
-}).exact()
+export const remarkSchema = across(
+  object({
+    sectionId: uuid().required('${path} is missing'),
+    studentId: uuid().nullable().defined('${path} is missing: null where it is about nobody'),
+    booth: boothNumber().nullable().defined('${path} is missing: null where it is about none'),
+    says: label(MOST_SAID).label('What to remember'),
+  }).exact(),
+  ({ studentId, booth }) =>
+    studentId !== null && booth !== null
+      ? { path: 'booth', message: 'A remark is about a student or a booth, not both' }
+      : null,
+)

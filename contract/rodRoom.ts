@@ -11,7 +11,7 @@ import {
   type StubClass,
 } from '../core/rodRoom'
 import { ELECTRODES, ROD_SIZES } from '../core/trade'
-import { boothNumber, day, label, list, longList, moment, oneOf, typed, uuid, wholeNumber } from './fields'
+import { across, boothNumber, day, label, list, longList, moment, oneOf, typed, uuid, wholeNumber } from './fields'
 
 /** The body of `PUT /api/rod-lots/:id`. */
 export type RodLotSave = Omit<RodLot, 'id'>
@@ -22,30 +22,32 @@ const MOST_RODS = 5000
 
 const RODS = ELECTRODES.filter(row => row.family !== 'GTAW wire').map(row => row.classification)
 
-export const rodLotSchema = object({
-  classification: oneOf(RODS, 'a rod'),
-  diameterMm: number()
-    .strict()
-    .required('${path} is missing')
-    .test(
-      'size',
-      `\${path} is no rod size that is kept; choose from ${ROD_SIZES.map(size => size.label).join(', ')}`,
-      value => ROD_SIZES.some(size => Math.abs(size.diameterMm - (value ?? 0)) < 0.01),
-    ),
-  makersLot: label(40),
-  resistant: boolean().strict().required('${path} is missing'),
-  receivedOn: day().required('${path} is missing'),
-  openedOn: day()
-    .nullable()
-    .defined('${path} is missing')
-    .test('after', 'A lot is opened on the day it came, or later', function (openedOn) {
-      const { receivedOn } = (this.parent ?? {}) as Partial<RodLotSave>
-      return !openedOn || !receivedOn || openedOn >= receivedOn
-    }),
-  rodsInBox: wholeNumber('how many rods a box holds', 1, MOST_IN_BOX).required('${path} is missing'),
-  boxPriceCents: wholeNumber('what a box costs, in hundredths', 0, MOST_CENTS).nullable().defined('${path} is missing'),
-  place: label(60),
-}).exact()
+export const rodLotSchema = across(
+  object({
+    classification: oneOf(RODS, 'a rod'),
+    diameterMm: number()
+      .strict()
+      .required('${path} is missing')
+      .test(
+        'size',
+        `\${path} is no rod size that is kept; choose from ${ROD_SIZES.map(size => size.label).join(', ')}`,
+        value => ROD_SIZES.some(size => Math.abs(size.diameterMm - (value ?? 0)) < 0.01),
+      ),
+    makersLot: label(40),
+    resistant: boolean().strict().required('${path} is missing'),
+    receivedOn: day().required('${path} is missing'),
+    openedOn: day().nullable().defined('${path} is missing'),
+    rodsInBox: wholeNumber('how many rods a box holds', 1, MOST_IN_BOX).required('${path} is missing'),
+    boxPriceCents: wholeNumber('what a box costs, in hundredths', 0, MOST_CENTS)
+      .nullable()
+      .defined('${path} is missing'),
+    place: label(60),
+  }).exact(),
+  ({ openedOn, receivedOn }) =>
+    openedOn !== null && openedOn < receivedOn
+      ? { path: 'openedOn', message: 'A lot is opened on the day it came, or later' }
+      : null,
+)
 
 /** Most lots that come in at a time. */
 const MOST_LOTS = 500
@@ -98,31 +100,24 @@ const stubs = object(
 const said = {
   lotId: uuid().required('${path} is missing'),
   kind: oneOf(MOVEMENT_KINDS, 'something that happens to rods'),
-  count: wholeNumber('how many rods', 0, MOST_RODS)
-    .required('${path} is missing')
-    .test('some', '${path} is 1 or more', function (count) {
-      const { kind, handfulId } = (this.parent ?? {}) as Partial<SaidOfRods>
-      return (kind !== 'received' && (kind !== 'issued' || Boolean(handfulId))) || (count ?? 0) > 0
-    }),
-  handfulId: uuid()
-    .nullable()
-    .defined('${path} is missing')
-    .test('handful', 'Say which handful', function (id) {
-      return !OF_HANDFUL.includes((this.parent as { kind?: MovementKind })?.kind as MovementKind) || Boolean(id)
-    }),
+  count: wholeNumber('how many rods', 0, MOST_RODS).required('${path} is missing'),
+  handfulId: uuid().nullable().defined('${path} is missing'),
   studentId: uuid().nullable().defined('${path} is missing'),
   booth: boothNumber().nullable().defined('${path} is missing'),
   stubs,
-  why: typed()
-    .defined('${path} is missing')
-    .max(200, '${path} is at most 200 characters')
-    .test('said', 'Say why: it is kept with the count', function (why) {
-      return !WANTS_WHY.includes((this.parent as { kind?: MovementKind })?.kind as MovementKind) || Boolean(why)
-    }),
+  why: typed().defined('${path} is missing').max(200, '${path} is at most 200 characters'),
+}
+
+/** What does not go together of what happened to rods. */
+function saidFault({ kind, count, handfulId, why }: Pick<SaidOfRods, 'kind' | 'count' | 'handfulId' | 'why'>) {
+  const taken = kind === 'received' || (kind === 'issued' && handfulId === null)
+  if (taken && count === 0) return { path: 'count', message: 'count is 1 or more' }
+  if (OF_HANDFUL.includes(kind) && handfulId === null) return { path: 'handfulId', message: 'Say which handful' }
+  return WANTS_WHY.includes(kind) && why === '' ? { path: 'why', message: 'Say why: it is kept with the count' } : null
 }
 
 /** The body of `PUT /api/rod-movements/:id`: what a person says happened to rods (`SaidOfRods`). */
-export const rodMovementSchema = object(said).exact()
+export const rodMovementSchema = across(object(said).exact(), saidFault)
 
 /** Lines that a list may have at most. */
 const MOST_LISTED = 500
@@ -137,13 +132,16 @@ export interface BookLineListed extends SaidOfRods {
   readonly at: string
 }
 
-const listed = object({
-  ...said,
-  id: uuid().required('${path} is missing'),
-  at: moment().required('${path} is missing'),
-})
-  .exact()
-  .required('${path} is missing')
+const listed = across(
+  object({
+    ...said,
+    id: uuid().required('${path} is missing'),
+    at: moment().required('${path} is missing'),
+  })
+    .exact()
+    .required('${path} is missing'),
+  saidFault,
+)
 
 export const rodBookImportSchema = object({
   lines: longList(listed as never, MOST_LISTED, `At most ${MOST_LISTED} lines at a time`),

@@ -12,7 +12,7 @@ import {
 } from '../core/floor'
 import { MOST_OFFSET_A, offsetOf, type ClampReading } from '../core/setup'
 import type { PadPosition } from '../core/trade'
-import { boothNumber, label, list, oneOf, wholeNumber } from './fields'
+import { across, boothNumber, label, list, oneOf, wholeNumber } from './fields'
 
 /** The shop as it is laid out; version 0 and no plan before anybody has. */
 export interface ShopVersion {
@@ -60,17 +60,13 @@ const plan = object({
   rooms: list<ShopRoom>(room as never, MOST_ROOMS, `At most ${MOST_ROOMS} rooms`, 'A shop has a room'),
 }).exact()
 
-export const shopSaveSchema = object({
-  baseVersion: whole('the version it was edited from', 0, 1_000_000),
-  plan: plan.required('${path} is missing'),
-})
-  .exact()
-  .test('goes together', '', function (save) {
-    // What is no plan at all is said field by field, above.
-    if (!plan.isValidSync(save.plan)) return true
-    const [fault] = planFaults(save.plan as ShopPlan)
-    return fault ? this.createError({ path: fault.path, message: fault.message }) : true
-  })
+export const shopSaveSchema = across(
+  object({
+    baseVersion: whole('the version it was edited from', 0, 1_000_000),
+    plan: plan.required('${path} is missing'),
+  }).exact(),
+  save => planFaults(save.plan as ShopPlan)[0],
+)
 
 /** The body of `PUT /api/booth-faults/:id`: a booth is out of service. */
 export interface BoothFaultSave {
@@ -97,21 +93,19 @@ export interface ClampReadingSave extends ClampReading {
 
 const onAMeter = (what: string) => whole(what, 10, 600)
 
-export const clampReadingSchema = object({
-  booth: boothNumber().required('${path} is missing'),
-  panelA: onAMeter('what the panel says, A'),
-  clampA: onAMeter('what the clamp meter reads, A'),
-})
-  .exact()
-  .test('near', '', function (reading) {
-    const offsetA = Math.abs(offsetOf(reading as ClampReading))
+export const clampReadingSchema = across(
+  object({
+    booth: boothNumber().required('${path} is missing'),
+    panelA: onAMeter('what the panel says, A'),
+    clampA: onAMeter('what the clamp meter reads, A'),
+  }).exact(),
+  reading => {
+    const offsetA = Math.abs(offsetOf(reading))
     return offsetA <= MOST_OFFSET_A
-      ? true
-      : this.createError({
-          path: 'clampA',
-          message: `${offsetA} A apart: read it again, or take the machine out of service`,
-        })
-  })
+      ? null
+      : { path: 'clampA', message: `${offsetA} A apart: read it again, or take the machine out of service` }
+  },
+)
 
 /** What a clamp meter last read at a booth's machine. */
 export interface MachineCheck extends ClampReadingSave {

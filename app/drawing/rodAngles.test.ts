@@ -15,7 +15,7 @@ const aCase = (change: Partial<DrawnAngles & { pass: 'root' }> = {}): DrawnAngle
   }
 }
 const points = (shape: Shape) =>
-  [...shape.d.matchAll(/(-?[\d.]+) (-?[\d.]+)/g)].map(found => [Number(found[1]), Number(found[2])] as const)
+  [...shape.d.matchAll(/(?<![\d.])(-?[\d.]+) (-?[\d.]+)/g)].map(found => [Number(found[1]), Number(found[2])] as const)
 const shape = (view: { shapes: readonly Shape[] }, kind: Shape['kind']) => view.shapes.find(one => one.kind === kind)!
 /** From the tip of the rod to its holder. */
 const lean = (view: { shapes: readonly Shape[] }) => {

@@ -16,7 +16,7 @@ export function inches(value: number): number {
 const NUMBER = String.raw`(\d+(?:\.\d+)?|\.\d+)`
 const MIXED = new RegExp(String.raw`^(?:(\d+)(?:\s+|\s*-\s*))?(\d+)\s*/\s*(\d+)$`)
 const DECIMAL = new RegExp(`^${NUMBER}$`)
-const SUFFIX = /\s*(mm|inches|inch|in\.?|"|″)$/i
+const SUFFIX = /(mm|inches|inch|in\.?|"|″)$/i
 
 /**
  * Reads a length as a welder types it: `1/8`, `1 1/2`, `1-1/2`, `.25`, `6"`, `3.2 mm`.

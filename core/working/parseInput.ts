@@ -22,16 +22,16 @@ export interface ParsedInput {
 const SUFFIXES: Readonly<
   Record<Exclude<NumberKind, 'length' | 'speed'>, { readonly shown: string; readonly taken: RegExp }>
 > = {
-  'amperes': { shown: 'A', taken: /\s*(a|amps?|amperes?)$/i },
-  'volts': { shown: 'V', taken: /\s*(v|volts?)$/i },
-  'percent': { shown: '%', taken: /\s*%$/ },
-  'degrees': { shown: '°', taken: /\s*(°|deg|degrees)$/i },
-  'celsius': { shown: '°C', taken: /\s*°?\s*c$/i },
-  'mass percent': { shown: '%', taken: /\s*%$/ },
-  'hours': { shown: 'h', taken: /\s*(h|hours?)$/i },
-  'days': { shown: 'days', taken: /\s*days?$/i },
-  'coupons': { shown: 'coupons', taken: /\s*coupons?$/i },
-  'core diameters': { shown: '× core', taken: /\s*[×x]\s*(core)?$/i },
+  'amperes': { shown: 'A', taken: /(a|amps?|amperes?)$/i },
+  'volts': { shown: 'V', taken: /(v|volts?)$/i },
+  'percent': { shown: '%', taken: /%$/ },
+  'degrees': { shown: '°', taken: /(°|deg|degrees)$/i },
+  'celsius': { shown: '°C', taken: /°? ?c$/i },
+  'mass percent': { shown: '%', taken: /%$/ },
+  'hours': { shown: 'h', taken: /(h|hours?)$/i },
+  'days': { shown: 'days', taken: /days?$/i },
+  'coupons': { shown: 'coupons', taken: /coupons?$/i },
+  'core diameters': { shown: '× core', taken: /[×x] ?(core)?$/i },
 }
 
 /** The unit that stands behind a field. */
@@ -77,18 +77,18 @@ function rangeOf({ quantity, lowest, highest }: Extract<SheetInput, { kind: 'num
 
 /** The number in a text; NaN when there is none. */
 function readPlain(text: string, suffix: RegExp): number {
-  const body = text.trim().replace(suffix, '')
+  const body = text.trim().replace(suffix, '').trim()
   return /^-?(\d+(\.\d+)?|\.\d+)$/.test(body) ? Number(body) : Number.NaN
 }
 
 function readSpeed(text: string, unit: LengthUnit): number {
-  const said = /\s*(mm|in)\s*\/\s*min$/i.exec(text.trim())
+  const said = /(mm|in) ?\/ ?min$/i.exec(text.trim())
   const scale = (said?.[1]?.toLowerCase() ?? unit) === 'in' ? inches(1) : 1
   return readPlain(said ? text.trim().slice(0, said.index) : text, /$^/) * scale
 }
 
 function readCelsius(text: string): number {
-  const fahrenheit = /\s*°?\s*f$/i.exec(text.trim())
+  const fahrenheit = /°? ?f$/i.exec(text.trim())
   return fahrenheit
     ? (readPlain(text.trim().slice(0, fahrenheit.index), /$^/) - 32) / 1.8
     : readPlain(text, SUFFIXES.celsius.taken)

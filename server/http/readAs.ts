@@ -43,10 +43,17 @@ async function parseAs<T>(value: unknown, schema: Schema): Promise<T> {
 
 function fieldErrors(error: ValidationError): FieldError[] {
   const all = error.inner.length > 0 ? error.inner : [error]
-  return all.slice(0, 50).map(({ path, message }) => ({ path: path ?? '', message: asSentence(message) }))
+  return all.slice(0, 50).map(({ path, message }) => ({ path: path ?? '', message: asSentence(path ?? '', message) }))
 }
 
-/** Yup writes the whole path into a message; the last part of it is what the person knows the field by. */
-function asSentence(message: string): string {
-  return message.replace(/^[\w.[\]]*?(\w+)(?= (?:is|lies|holds|ends) )/, (_, field: string) => field)
+/**
+ * A message as a person reads it: Yup begins it with the whole path, of which the last name is what the field is known
+ * by. It is cut by its length, never searched: names in it are the sender's own.
+ * @example asSentence('beads[0].lengthMm', 'beads[0].lengthMm is 1 or more') // 'lengthMm is 1 or more'
+ */
+export function asSentence(path: string, message: string): string {
+  if (path === '' || !message.startsWith(path)) return message
+  const name = path.slice(path.lastIndexOf('.') + 1)
+  const list = name.indexOf('[')
+  return (list < 0 ? name : name.slice(0, list)) + message.slice(path.length)
 }

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { asSentence } from '../../server/http/readAs'
 import { shapeFault } from '../../server/http/shapeFault'
 import { databaseTrouble } from '../../server/store/databaseTrouble'
 
@@ -34,12 +35,41 @@ describe('the shape of what is sent', () => {
     const wide = Array.from({ length: 50 }, () => Array.from({ length: 1_000 }, () => 0))
     expect(shapeFault(wide)!.message).toMatch(/At most 40000 values/)
   })
-  it.each(['__proto__', 'constructor', 'prototype', 'toString', 'valueOf'])('%s is no field', name =>
+  it.each(['__proto__', 'constructor', 'prototype', 'toString', 'hasOwnProperty', '__defineGetter__'])('%s is no field', name =>
     expect(shapeFault(JSON.parse(`{"document": {"${name}": 1}}`))).toEqual({
       path: 'document',
       message: `“${name}” is not a field`,
     }),
   )
+})
+
+describe('a name that a stranger made up', () => {
+  it.each([65, 4_000, 500_000])('of %i letters is no field', length => {
+    const fault = shapeFault({ document: { ['x'.repeat(length)]: 1 } })!
+    expect(fault).toEqual({ path: 'document', message: '“xxxxxxxxxxxxxxxxxxxx…” is not a field' })
+  })
+  it.each(['<b>', 'a\u0000b', 'a\ud800', 'a"b', ''])('%o is no field', name =>
+    expect(shapeFault({ [name]: 1 })?.message).toMatch(/letters, digits/),
+  )
+  it.each(['studentId', 'flat-pad', '0190a0b0-0000-7000-8000-000000000000', 'over 2 in', '1/8'])(
+    '%s may be one',
+    name => expect(shapeFault({ [name]: 1 })).toBeNull(),
+  )
+})
+
+describe('a sentence about a field', () => {
+  it.each([
+    ['beads[0].lengthMm', 'beads[0].lengthMm is 1 or more', 'lengthMm is 1 or more'],
+    ['students[12]', 'students[12] is missing', 'students is missing'],
+    ['why', 'why is missing', 'why is missing'],
+    ['', 'At most 200 sections', 'At most 200 sections'],
+    ['meetings[0].to', 'A meeting ends after it begins', 'A meeting ends after it begins'],
+  ])('%s: %s', (path, message, says) => expect(asSentence(path, message)).toBe(says))
+  it('takes a time that does not grow with what was sent, whatever that is', () => {
+    // A search that steps back takes hours over these, and the test its limit.
+    for (const part of ['a', '.', '[0]', 'a.', ' is', '\t'])
+      expect(asSentence(part.repeat(200_000), `${part.repeat(200_000)}! is`)).toContain('! is')
+  })
 })
 
 describe('an error of the database', () => {

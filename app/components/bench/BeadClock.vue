@@ -73,7 +73,7 @@ function press() {
   if (seconds >= 0.5 && seconds <= 3600) bench.timeBead(timing.value, seconds)
 }
 function keep() {
-  const text = typed.value.trim().replace(/\s*s$/, '')
+  const text = typed.value.trim().replace(/s$/, '').trim()
   const seconds = Number(text)
   if (text !== '' && !(seconds >= 0.5 && seconds <= 3600)) {
     error.value = 'Seconds, from 0.5 to 3600, like 36'

@@ -106,7 +106,7 @@ function degrees(): number | undefined {
   const text = form.interpassC.trim()
   if (text === '') return undefined
   const fahrenheit = /f$/i.test(text)
-  const value = Number(text.replace(/\s*°?\s*[cf]$/i, ''))
+  const value = Number(text.replace(/°? ?[cf]$/i, ''))
   const celsius = fahrenheit ? (value - 32) / 1.8 : value
   if (!(celsius >= -30 && celsius <= 600)) errors.value.interpassC = 'Degrees, like 120 or 250 F'
   return Math.round(celsius)

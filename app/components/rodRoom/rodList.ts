@@ -38,7 +38,7 @@ export function diameterOf(written: string): number {
   const size = written.replace(',', '.').replace(/["”]/g, '').trim().toLowerCase()
   const found = ROD_SIZES.find(
     ({ name, label, diameterMm, unit }) =>
-      [name, label].includes(size) || (unit === 'mm' && Number(size.replace(/\s*mm$/, '')) === diameterMm),
+      [name, label].includes(size) || (unit === 'mm' && Number(size.replace(/mm$/, '')) === diameterMm),
   )
   return found?.diameterMm ?? NO_SIZE
 }

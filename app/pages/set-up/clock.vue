@@ -62,7 +62,7 @@ function press() {
   keep(clock.breakArc()!)
 }
 function type() {
-  const seconds = Number(typed.value.trim().replace(/\s*s$/, ''))
+  const seconds = Number(typed.value.trim().replace(/s$/, ''))
   if (typed.value.trim() === '' || Number.isNaN(seconds))
     problem.value = 'Arc time is a number of seconds, like 36 or 36.5'
   else keep(seconds)
