@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { fusilisThemes } from './app/assets/themes'
+import { useNuxt } from 'nuxt/kit'
 import { workerScripts } from './bin/workerScripts.mjs'
 import { SIGN_IN_HOURS } from './contract/signIns'
 
@@ -51,7 +52,7 @@ export default defineNuxtConfig({
   nitro: {
     errorHandler: '~~/server/http/errorHandler.ts',
     compressPublicAssets: { gzip: true, brotli: true },
-    virtual: workerScripts(['fitCurves', 'rodsAhead']),
+    virtual: workerScripts(['answers', 'fitCurves', 'passwords']),
     esbuild: { options: { target: 'node20' } },
   },
   experimental: {
@@ -142,6 +143,11 @@ export default defineNuxtConfig({
     },
   },
   hooks: {
+    // A route that is not declared under server/api/ is none of ours: sessions are asked for and ended there.
+    'modules:done': () => {
+      const { options } = useNuxt()
+      options.serverHandlers = options.serverHandlers.filter(({ route }) => !route?.startsWith('/api/'))
+    },
     // A page's parts are fetched when it is opened: a tablet on the shop's network loads what it shows first.
     'build:manifest': manifest => {
       for (const part of Object.values(manifest)) {

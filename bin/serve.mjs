@@ -26,9 +26,14 @@ async function needPort(port, host) {
     throw Object.assign(new Error(`Port ${port} is taken`), { advice: `choose another, like PORT=${port + 1}.` })
 }
 
-async function answers(address) {
+/** What is silent for so long is held by something, ms. */
+const ALIVE_WITHIN_MS = 5_000
+/** So long it may take to end by itself, ms; then it is ended. */
+const ENDS_WITHIN_MS = 10_000
+
+async function answers(address, path) {
   try {
-    return (await fetch(`${address}/api/health`)).ok
+    return (await fetch(`${address}${path}`, { signal: AbortSignal.timeout(ALIVE_WITHIN_MS) })).ok
   } catch {
     return false
   }
@@ -67,7 +72,7 @@ export async function serve({ dir, url, port, host = '127.0.0.1', env = {}, show
     }),
   )
   const address = `http://${host === '0.0.0.0' ? '127.0.0.1' : host}:${port}`
-  for (let tries = 0; !(await answers(address)); tries++) {
+  for (let tries = 0; !(await answers(address, '/api/health')); tries++) {
     if (over || tries > 300) {
       server.kill('SIGTERM')
       const taken = /EADDRINUSE/.test(log)
@@ -83,9 +88,13 @@ export async function serve({ dir, url, port, host = '127.0.0.1', env = {}, show
     pid: server.pid,
     ended,
     log: () => log,
+    alive: () => answers(address, '/api/alive'),
     stop: async () => {
-      if (!over) server.kill('SIGTERM')
+      if (over) return
+      server.kill('SIGTERM')
+      const held = setTimeout(() => server.kill('SIGKILL'), ENDS_WITHIN_MS)
       await ended
+      clearTimeout(held)
     },
   }
 }

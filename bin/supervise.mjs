@@ -1,4 +1,7 @@
-/** @typedef {{ ended: Promise<unknown>, stop: () => Promise<void>, log: () => string }} Running */
+/**
+ * @typedef {{ ended: Promise<unknown>, stop: () => Promise<void>, log: () => string, alive?: () => Promise<boolean> }}
+ *   Running alive: whether it answers within a time that anybody would wait; absent where it is not asked
+ */
 
 /** Pauses before what that ended is started again, s: each twice the one before, to the longest. */
 const FIRST_PAUSE = 1
@@ -7,6 +10,9 @@ const LONGEST_PAUSE = 60
 const STOOD_MS = 10 * 60_000
 /** After so many ends in a row it is said, and whoever runs us decides. */
 const MOST_ENDS = 6
+/** How often it is asked whether it is alive, s; and how often in a row it may be silent before it is replaced. */
+const ASKED_EVERY = 5
+const MOST_SILENT = 3
 
 /**
  * Keeps something up: what ends, or does not come up again, is started anew after a growing pause, until it is asked to
@@ -28,8 +34,18 @@ export async function supervise({ what, begin, running = null, asked, wait, say,
   let began = now()
   let one = running ?? (await begin())
   for (;;) {
-    const outcome = await Promise.race([stop, one.ended.then(code => ({ code }))])
+    const watch = new AbortController()
+    const outcome = await Promise.race([
+      stop,
+      one.ended.then(code => ({ code })),
+      ...(one.alive ? [silentSince(one, wait, watch.signal)] : []),
+    ])
+    watch.abort()
     if (outcome === 'stop') return one.stop()
+    if (outcome.silent) {
+      say(`${what} runs and does not answer. It is replaced.`)
+      await one.stop()
+    }
     ends = now() - began >= STOOD_MS ? 1 : ends + 1
     if (ends >= MOST_ENDS)
       throw Object.assign(new Error(`${what} ended ${ends} times in a row, at last with ${outcome.code}`), {
@@ -43,6 +59,19 @@ export async function supervise({ what, begin, running = null, asked, wait, say,
     began = now()
     one = await begin().catch(neverUp)
   }
+}
+
+/**
+ * Settles once a thing that runs has been silent several times in a row: something holds it, and it will not end by
+ * itself.
+ */
+async function silentSince(one, wait, signal) {
+  for (let silent = 0; silent < MOST_SILENT;) {
+    await wait(ASKED_EVERY, signal).catch(() => {})
+    if (signal.aborted) return new Promise(() => {})
+    silent = (await one.alive()) ? 0 : silent + 1
+  }
+  return { code: 'silence', silent: true }
 }
 
 /** What did not come up, as something that ended at once. */

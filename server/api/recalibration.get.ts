@@ -1,9 +1,6 @@
-import { straysOfSchool, type Stray } from '../../core/readiness'
-import { staff } from '../http/access'
+import { dearAnswer } from '../http/dearAnswer'
 import { defineRoute } from '../http/defineRoute'
-import { testsKnown } from '../store/testOutcomes'
+import { staff } from '../http/access'
 
 /** Which tests of the school go otherwise than its coupons say. */
-export default defineRoute({ who: staff }, async (): Promise<Stray[]> => {
-  return straysOfSchool((await testsKnown()).recalibration)
-})
+export default defineRoute({ who: staff }, ({ event, me }) => dearAnswer(event, me, ['ofStrays', undefined]))

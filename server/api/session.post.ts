@@ -11,6 +11,7 @@ import { tooManyTries } from '../http/tooManyTries'
 import { findForSignIn } from '../store/accounts'
 import { useRecoveryCode, useStep } from '../store/oneTimeCodes'
 import { giveSharedBack, giveTurnBack, passwordSubjects, takeTurn } from '../store/turns'
+import { hashPassword, verifyPassword } from '../http/passwords'
 
 /** Verified when there is no such account, or its provider lets it in: the answer takes as long either way. */
 const NOBODY = hashPassword('no account has this password')

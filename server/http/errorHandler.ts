@@ -1,7 +1,7 @@
 import { send, setResponseHeader, setResponseStatus } from 'h3'
 import { defineNitroErrorHandler } from 'nitropack/runtime'
 import type { Problem } from '../../contract/problem'
-import { databaseTrouble } from '../store/databaseTrouble'
+import { databaseTrouble, TooBusy } from '../store/databaseTrouble'
 import { log } from './log'
 import { routeOf } from './routeOf'
 
@@ -13,7 +13,7 @@ export default defineNitroErrorHandler((error, event) => {
       {
         requestId: event.context.requestId,
         method: event.method,
-        route: routeOf(event.path),
+        route: routeOf(event),
         err: error.cause ?? error,
       },
       problem.title,
@@ -29,8 +29,15 @@ const IN_PLAIN_WORDS = {
   refused: 'The database takes no changes at the moment (it is full, or locked). Nothing you typed is lost: try again.',
 } as const
 
+const TOO_BUSY: Problem = {
+  title: 'Too much at once',
+  status: 503,
+  detail: 'The server has more of this to do than it can soon. Nothing is lost: try again in a moment.',
+}
+
 function toProblem(error: { statusCode?: number; data?: unknown; cause?: unknown; message: string }): Problem {
   if (isProblem(error.data)) return error.data
+  if ([error, error.cause].some(one => one instanceof TooBusy)) return TOO_BUSY
   const trouble = databaseTrouble(error.cause) ?? databaseTrouble(error)
   if (trouble)
     return {

@@ -5,6 +5,7 @@ import { giveTurnBack, passwordSubjects, takeTurn } from '../store/turns'
 import { addressOf } from './addressOf'
 import { wrongField } from './refuse'
 import { tooManyTries } from './tooManyTries'
+import { verifyPassword } from './passwords'
 
 /**
  * Asks for the password once more: a device left signed in is no way to change how one signs in, nor to guess.

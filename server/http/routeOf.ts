@@ -1,10 +1,12 @@
-const UUID = /[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}/gi
+import type { H3Event } from 'h3'
 
 /**
- * A path as it is counted and logged: without ids and without what was asked, so that nobody is named by it.
- * @example routeOf('/api/students/01a2…/record?x=1') // '/api/students/[id]/record'
+ * A request as it is counted and logged: the pattern of the route that answers it, which holds no id and nothing that
+ * was asked. There are no more of these than there are routes, whatever a stranger asks for.
+ * @example routeOf(event) // '/api/students/:id/record'
  */
-export function routeOf(path: string): string {
-  const bare = path.split('?')[0]!
-  return bare.startsWith('/api/') ? bare.replace(UUID, '[id]').slice(0, 80) : 'a page or file'
+export function routeOf(event: Pick<H3Event, 'context' | 'path'>): string {
+  const { matchedRoute } = event.context
+  if (matchedRoute?.path.startsWith('/api/')) return matchedRoute.path === '/api/**' ? 'not found' : matchedRoute.path
+  return event.path.startsWith('/api/') ? 'refused at the door' : 'a page or file'
 }

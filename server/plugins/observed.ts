@@ -11,8 +11,6 @@ declare module 'h3' {
   }
 }
 
-const UNKNOWN = 404
-
 /** Gives every request a name, and counts how long each took. */
 export default defineNitroPlugin(app => {
   app.hooks.hook('request', event => {
@@ -21,10 +19,8 @@ export default defineNitroPlugin(app => {
     setResponseHeader(event, 'x-request-id', event.context.requestId)
     // When the last byte is handed over, whether it was answered or refused.
     event.node.res.once('finish', () => {
-      const status = getResponseStatus(event)
-      // What is not there is not counted by its name: anybody can think of more.
-      const route = status === UNKNOWN ? 'not found' : routeOf(event.path)
-      requestSeconds.observe({ method: event.method, route, status }, (performance.now() - began) / 1000)
+      const labels = { method: event.method, route: routeOf(event), status: getResponseStatus(event) }
+      requestSeconds.observe(labels, (performance.now() - began) / 1000)
     })
   })
 })

@@ -1,6 +1,6 @@
 import { v7 as uuid } from 'uuid'
 import type { Account, AccountFields, Me, Role } from '../../contract/people'
-import { database, inTransaction, rows, run, type Queries } from './database'
+import { database, doorDatabase, inTransaction, rows, run, type Queries } from './database'
 import { takeGuard } from './guard'
 import type { SessionUser } from './signIns'
 
@@ -94,7 +94,7 @@ export async function findForSignIn(
   username: string,
 ): Promise<{ me: Me; user: Omit<SessionUser, 'signIn'>; passwordHash: string; codeSecret: string | null } | null> {
   const [row] = await rows<MeRow & { session_number: number; code_secret: string | null }>(
-    database(),
+    doorDatabase(),
     `SELECT ${ME_COLUMNS}, session_number, code_secret FROM account WHERE username = ? AND active`,
     [username],
   )
@@ -245,7 +245,7 @@ export async function changePassword(id: string, passwordHash: string): Promise<
 }
 
 export async function hasAccounts(): Promise<boolean> {
-  return (await rows(database(), 'SELECT 1 FROM account LIMIT 1')).length > 0
+  return (await rows(doorDatabase(), 'SELECT 1 FROM account LIMIT 1')).length > 0
 }
 
 /** Founds the school: its name and its first lead, once. Null when it has been founded already. */

@@ -9,7 +9,8 @@ import {
 } from '../../core/diagnosis'
 import type { CausesSaid } from '../../contract/causes'
 import { leftAlone } from './signCourses'
-import { database, insertRow, rows, run, toDateTime, toIso, type Queries } from './database'
+import { moveCause, WHOLE_SCHOOL } from './tallies'
+import { database, inTransaction, insertRow, rows, run, toDateTime, toIso, type Queries } from './database'
 
 /** A cause that was said of a coupon, and how little the model had thought of it: 1 less its odds. */
 export interface SaidCause {
@@ -29,8 +30,8 @@ export async function writeCause(
   { studentId, cause, surprise, saidAt }: SaidCause,
   formerly: string | null,
 ): Promise<void> {
-  if (formerly !== null) await run(on, 'DELETE FROM cause_said WHERE coupon_id = ?', [couponId])
-  if (cause)
+  if (formerly !== null) await unsay(on, couponId)
+  if (cause) {
     await insertRow(on, 'cause_said', {
       coupon_id: couponId,
       student_id: studentId,
@@ -38,13 +39,28 @@ export async function writeCause(
       surprise,
       said_at: toDateTime(saidAt),
     })
+    if (saidAt.getTime() > (await lastResetAt(on))) await moveCause(on, { studentId, cause, surprise }, 1)
+  }
+}
+
+/** What was said of a coupon counts no longer: only since the last reset did it count at all. */
+async function unsay(on: Queries, couponId: string): Promise<void> {
+  const [said] = await rows<{ student_id: string; cause: string; surprise: number; said_at: string }>(
+    on,
+    'SELECT student_id, cause, surprise, said_at FROM cause_said WHERE coupon_id = ?',
+    [couponId],
+  )
+  if (!said) return
+  await run(on, 'DELETE FROM cause_said WHERE coupon_id = ?', [couponId])
+  if (Date.parse(toIso(said.said_at)) > (await lastResetAt(on)))
+    await moveCause(on, { studentId: said.student_id, cause: said.cause, surprise: said.surprise }, -1)
 }
 
 /** What was said in the whole school, and what helped there, since it last began to count anew. */
 export async function causesSaid(): Promise<CausesSaid> {
   const reset = await lastReset()
   const from = reset?.reset_at ?? EVER
-  const [found, made] = await Promise.all([saidSince(from), helpedSince(from)])
+  const [found, made] = await Promise.all([saidOf(WHOLE_SCHOOL), helpedSince(from)])
   return {
     school: withHelped(surpriseOf(found), made),
     said: Object.fromEntries(found.map(row => [row.cause, Number(row.said)])),
@@ -56,7 +72,7 @@ export async function causesSaid(): Promise<CausesSaid> {
 /** What was said of one student's coupons since then, and what helped, as its odds are moved by it. */
 export async function causesSaidOf(studentId: string): Promise<CauseSurprise> {
   const from = (await lastReset())?.reset_at ?? EVER
-  const [found, made] = await Promise.all([saidSince(from, studentId), helpedSince(from, studentId)])
+  const [found, made] = await Promise.all([saidOf(studentId), helpedSince(from, studentId)])
   return withHelped(surpriseOf(found), made)
 }
 
@@ -65,12 +81,18 @@ const surpriseOf = (rows: readonly SaidRow[]): CauseSurprise =>
 
 const EVER = '1970-01-01'
 
-async function lastReset() {
+async function lastReset(on: Queries = database()) {
   const [reset] = await rows<{ reset_at: string; reset_by: string; why: string }>(
-    database(),
+    on,
     'SELECT reset_at, reset_by, why FROM cause_reset ORDER BY reset_at DESC LIMIT 1',
   )
   return reset
+}
+
+/** When it last began to be counted anew, ms since 1970; never where it did not. */
+const lastResetAt = async (on: Queries): Promise<number> => {
+  const reset = await lastReset(on)
+  return reset ? Date.parse(toIso(reset.reset_at)) : Number.NEGATIVE_INFINITY
 }
 
 interface SaidRow {
@@ -79,13 +101,11 @@ interface SaidRow {
   surprise: number
 }
 
-const saidSince = (moment: string, studentId?: string): Promise<SaidRow[]> =>
-  rows<SaidRow>(
-    database(),
-    `SELECT cause, COUNT(*) AS said, SUM(surprise) AS surprise FROM cause_said
-    WHERE said_at > ? ${studentId === undefined ? '' : 'AND student_id = ?'} GROUP BY cause`,
-    studentId === undefined ? [moment] : [moment, studentId],
-  )
+const saidOf = (whom: string): Promise<SaidRow[]> =>
+  rows<SaidRow>(database(), 'SELECT cause, said, surprise FROM cause_tally WHERE student_id = ? AND said > 0', [whom])
+
+/** What came of so many signs says what helps: the newest, as a school changes. */
+const MOST_HELPED = 3000
 
 interface MadeRow {
   coupon_id: string
@@ -107,7 +127,8 @@ async function helpedSince(moment: string, studentId?: string): Promise<CausesSa
     JOIN coupon AS told ON told.id = course.before_id
     LEFT JOIN cause_said ON cause_said.coupon_id = course.before_id
     WHERE course.done = TRUE AND course.cause IS NOT NULL AND told.told_odds IS NOT NULL AND told.saved_at > ?
-      AND cause_said.coupon_id IS NULL ${studentId === undefined ? '' : 'AND course.student_id = ?'}`,
+      AND cause_said.coupon_id IS NULL ${studentId === undefined ? '' : 'AND course.student_id = ?'}
+    ORDER BY course.coupon_id DESC LIMIT ${MOST_HELPED}`,
     studentId === undefined ? [moment] : [moment, studentId],
   )
   if (found.length === 0) return {}
@@ -122,9 +143,8 @@ async function helpedSince(moment: string, studentId?: string): Promise<CausesSa
 
 /** Begins to count anew: the odds are as shipped again, and what was said stays with its coupons. */
 export async function resetCauses({ by, why, now }: { by: string; why: string; now: Date }): Promise<void> {
-  await run(database(), 'INSERT INTO cause_reset (reset_at, reset_by, why) VALUES (?, ?, ?)', [
-    toDateTime(now),
-    by,
-    why,
-  ])
+  await inTransaction(database(), async on => {
+    await insertRow(on, 'cause_reset', { reset_at: toDateTime(now), reset_by: by, why })
+    await run(on, 'DELETE FROM cause_tally')
+  })
 }

@@ -1,11 +1,17 @@
 import { AsyncLocalStorage } from 'node:async_hooks'
+import { isMainThread } from 'node:worker_threads'
 import type { PoolConnection, ResultSetHeader, RowDataPacket } from 'mysql2/promise'
 import { isLost, worthAnotherTry } from './databaseTrouble'
 import { mayTryAgain, openDatabase, type Database, type Queries } from './nodes'
 
 export type { Queries } from './nodes'
 
-let shared: Database | null = null
+/** What connections are kept for: the school's work, and people at the door. */
+type Use = 'work' | 'door'
+
+/** Connections to each node. At the door strangers may stand in any number: work has its own. */
+const CONNECTIONS: Readonly<Record<Use, number>> = isMainThread ? { work: 10, door: 4 } : { work: 3, door: 1 }
+const shared = new Map<Use, Database>()
 /** Set while a transaction's work is done. */
 const transaction = new AsyncLocalStorage<true>()
 
@@ -14,15 +20,21 @@ const transaction = new AsyncLocalStorage<true>()
  * @throws Error within a transaction, which has a connection: where each of many holds one and waits for another, none
  * ever comes free
  */
-export function database(): Database {
+export const database = (): Database => opened('work')
+
+/** The same database by connections that no work waits for: who comes in, and who is kept waiting for guessing. */
+export const doorDatabase = (): Database => opened('door')
+
+function opened(use: Use): Database {
   if (transaction.getStore()) throw new Error('A transaction asks on its own connection, and on no other')
-  shared ??= openDatabase(process.env.FUSILIS_DB_URL ?? '')
-  return shared
+  const known = shared.get(use) ?? openDatabase(process.env.FUSILIS_DB_URL ?? '', CONNECTIONS[use])
+  shared.set(use, known)
+  return known
 }
 
 export async function closeDatabase(): Promise<void> {
-  await shared?.end()
-  shared = null
+  for (const open of shared.values()) await open.end()
+  shared.clear()
 }
 
 type Value = string | number | boolean | null

@@ -28,7 +28,11 @@ const REFUSED = new Set([
   'ER_ERROR_ON_WRITE',
 ])
 
+/** What the driver says, and gives no code to, where as many wait for a connection as may. */
+const QUEUE_FULL = 'Queue limit reached.'
+
 interface Failure {
+  readonly message?: string
   readonly code?: string
   readonly errno?: number
   readonly syscall?: string
@@ -46,11 +50,19 @@ export const worthAnotherTry = (error: unknown): boolean => WORTH_ANOTHER_TRY.ha
  * socket's address makes it so.
  */
 export function isLost(error: unknown): boolean {
-  const { code, syscall, fatal } = (error ?? {}) as Failure
+  const { code, message, syscall, fatal } = (error ?? {}) as Failure
+  if (message === QUEUE_FULL) return true
   // The driver gives no code to what is asked of a connection that has ended.
   if (code === undefined) return fatal === true
   if (LOST.has(code) || (code === 'ENOENT' && syscall === 'connect')) return true
   return fatal === true && code.startsWith('PROTOCOL_')
+}
+
+/** More waits than can be done in a time that anybody would wait for. */
+export class TooBusy extends Error {
+  constructor() {
+    super('Too much waits already')
+  }
 }
 
 /** Whether an error says that the database is away or takes no writes; null for any other error. */

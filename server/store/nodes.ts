@@ -11,8 +11,9 @@ export interface Database extends Queries {
   end(): Promise<void>
 }
 
-const CONNECTIONS = 10
 const CONNECT_MS = 5_000
+/** So many may wait for each connection; whoever comes then is told that the database is away. */
+const WAITING_EACH = 200
 /** How often each node of a cluster is asked how it is, and how long it may take. */
 const ASKED_EVERY_MS = 1_000
 const ANSWERS_WITHIN_MS = 2_000
@@ -56,10 +57,11 @@ interface Node {
   probe: Connection | null
 }
 
-function openNode(address: string): Node {
+function openNode(address: string, connections: number): Node {
   const pool = mysql.createPool({
     uri: address,
-    connectionLimit: CONNECTIONS,
+    connectionLimit: connections,
+    queueLimit: WAITING_EACH * connections,
     dateStrings: true,
     timezone: 'Z',
     charset: 'utf8mb4',
@@ -112,7 +114,7 @@ async function takesWork(node: Node): Promise<boolean> {
 
 /** The address of one node that takes work, for programs that know only one host. @throws Error where none does */
 export async function addressThatAnswers(url: string): Promise<string> {
-  const nodes = nodeAddresses(url).map(openNode)
+  const nodes = nodeAddresses(url).map(address => openNode(address, 1))
   try {
     for (const node of nodes) if (await takesWork(node)) return node.address
     throw new Error('No node of the database takes work')
@@ -129,9 +131,10 @@ export async function addressThatAnswers(url: string): Promise<string> {
  * way of the same node and seldom get in each other's way; one that goes is left out, and taken in again when it is
  * back.
  * @param url as of `nodeAddresses`
+ * @param connections at most, to each node; ten where nothing is said
  */
-export function openDatabase(url: string): Database {
-  const nodes = nodeAddresses(url).map(openNode)
+export function openDatabase(url: string, connections = 10): Database {
+  const nodes = nodeAddresses(url).map(address => openNode(address, connections))
   let over = false
 
   async function look(node: Node): Promise<void> {

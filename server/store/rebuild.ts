@@ -8,6 +8,7 @@ import { surpriseAt, writeDerived } from './derived'
 import { rulesOf } from './houseRules'
 import { noteProgress } from './noteProgress'
 import { writeCourses } from './signCourses'
+import { recount } from './tallies'
 
 const BATCH = 200
 
@@ -41,7 +42,10 @@ export async function rebuildDerived({ after = BEFORE_ALL, told, over }: Rebuild
   let sofar: Rebuilt = { read: 0, of: left!.n, last: after, whole: false }
   while (!over?.aborted) {
     const batch = await rebuildAfter(sofar.last, rules, criteria)
-    if (batch === null) return { ...sofar, whole: true }
+    if (batch === null) {
+      await recount()
+      return { ...sofar, whole: true }
+    }
     sofar = { ...sofar, read: sofar.read + batch.count, last: batch.id }
     told?.(sofar)
   }

@@ -140,12 +140,13 @@ export async function insertLine(on: Queries, line: RodMovement): Promise<void> 
     toDateTime(new Date(line.at)),
   ])
   if (line.rods === 0) return
-  await run(
+  const countedAfter = await run(
     on,
     `UPDATE rod_movement SET rods = rods - ? WHERE kind = 'counted' AND lot_id = ? AND noted_at > ? AND id <> ?
     ORDER BY noted_at, id LIMIT 1`,
     [line.rods, line.lotId, toDateTime(new Date(line.at)), line.id],
   )
+  if (countedAfter === 0) await run(on, 'UPDATE rod_lot SET rods = rods + ? WHERE id = ?', [line.rods, line.lotId])
 }
 
 /** Whoever draws from a lot whose boxes are all sealed opens the first of them, that day. */

@@ -61,8 +61,7 @@ export const rodsInStore = async (): Promise<(Pick<RodLot, 'classification' | 'd
   (
     await rows<{ classification: string; diameter_mm: string; rods: string | number }>(
       database(),
-      `SELECT classification, diameter_mm, SUM(rods) AS rods
-      FROM rod_lot JOIN rod_movement ON lot_id = rod_lot.id GROUP BY classification, diameter_mm`,
+      'SELECT classification, diameter_mm, SUM(rods) AS rods FROM rod_lot GROUP BY classification, diameter_mm',
     )
   ).map(row => ({
     classification: row.classification,
@@ -81,17 +80,15 @@ export async function findRodRoom(taught: readonly string[] | null, now: Date): 
   const [{ rules }, lots, stock, lines, ovens] = await Promise.all([
     currentRules(),
     allLots(),
-    rows<{ lot_id: string; rods: number }>(
-      database(),
-      'SELECT lot_id, CAST(SUM(rods) AS INT) AS rods FROM rod_movement GROUP BY lot_id',
-    ),
+    rows<{ lot_id: string; rods: number }>(database(), 'SELECT id AS lot_id, rods FROM rod_lot'),
     linesInHand(),
     rows<{ oven: string; celsius: string; door_open: number; read_by: string; read_at: string }>(
       database(),
-      `SELECT oven, celsius, door_open, read_by, read_at FROM oven_reading AS reading
-      WHERE id = (SELECT newest.id FROM oven_reading AS newest WHERE newest.oven = reading.oven
-        ORDER BY newest.read_at DESC, newest.id DESC LIMIT 1)
-      ORDER BY oven`,
+      // The newest of each is found by its index alone, whatever was read before.
+      `SELECT reading.oven, celsius, door_open, read_by, reading.read_at FROM oven_reading AS reading
+      JOIN (SELECT oven, MAX(read_at) AS read_at FROM oven_reading GROUP BY oven) AS newest
+        ON newest.oven = reading.oven AND newest.read_at = reading.read_at
+      GROUP BY reading.oven ORDER BY reading.oven`,
     ),
   ])
   return {

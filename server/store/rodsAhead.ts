@@ -7,7 +7,6 @@ import { couponsRun } from './couponsRun'
 import { database, rows } from './database'
 import { currentRules } from './houseRules'
 import { currentLadder, formerLadders } from './ladder'
-import { oneForAll } from './oneForAll'
 import { climbsOf } from './progress'
 import { bookOfWeeks } from './rodBook'
 import { allLots } from './rodRoom'
@@ -15,11 +14,11 @@ import { schoolClock } from './school'
 
 const A_WEEK_MS = 7 * 24 * 3_600_000
 
-/** Reckons what is used, away from the thread that answers requests. */
-export type ReckonRods = (wanted: RodsAheadCase, seed: number) => Promise<ReadonlyMap<string, ComingUse>>
+/** Reckons what is used, from a case and the seed of its day. */
+type ReckonRods = (wanted: RodsAheadCase, seed: number) => ReadonlyMap<string, ComingUse>
 
 /** What the school's students will use of each kind of rod, for as long as the house wants its rods to last. */
-export const findRodsAhead = oneForAll(async (now: Date, reckon: ReckonRods): Promise<RodsAhead> => {
+export async function findRodsAhead(now: Date, reckon: ReckonRods): Promise<RodsAhead> {
   const [{ ladder }, former, { rules }, clock, lots, movements, runs, climbers] = await Promise.all([
     currentLadder(),
     formerLadders(),
@@ -35,9 +34,9 @@ export const findRodsAhead = oneForAll(async (now: Date, reckon: ReckonRods): Pr
   const weeksAhead = rules.rodsLastDays / 7
   const wanted = { ladder, former, climbers, rules, lots, movements, runs, weeksKept, now, clock, weeksAhead }
   // The same all day, whoever asks.
-  const use = await reckon(wanted, dayNumber(classDayAt(now, clock)))
+  const use = reckon(wanted, dayNumber(classDayAt(now, clock)))
   return [...use].map(([kind, coming]) => ({ kind, ...coming }))
-})
+}
 
 /** All who are here, where they stand on the ladder, and until when their term goes. */
 async function climbersNow(): Promise<Climber[]> {

@@ -3,6 +3,7 @@ import { courseOf, ofOneKind, type CauseId, type SignTally } from '../../core/di
 import type { HouseRules } from '../../core/house'
 import { database, fromJson, insertMany, rows, run, type Queries } from './database'
 import { rulesOf } from './houseRules'
+import { moveSigns } from './tallies'
 
 interface CouponRow {
   id: string
@@ -35,8 +36,12 @@ export async function writeCourses(on: Queries, saved: Saved): Promise<void> {
     all.set(row.id, { id: row.id, document, rules, isNew: false })
   }
   for (const one of all.values()) {
-    if (!one.isNew) await run(on, 'DELETE FROM sign_course WHERE coupon_id = ?', [one.id])
+    if (!one.isNew) {
+      await moveSigns(on, one.id, -1)
+      await run(on, 'DELETE FROM sign_course WHERE coupon_id = ?', [one.id])
+    }
     await writeCourse(on, one)
+    await moveSigns(on, one.id, 1)
   }
 }
 
@@ -100,22 +105,25 @@ interface TallyRow {
   gone: number
 }
 
-/** How often each sign went, of the rows that a condition takes. */
-async function tallied(condition: string, values: readonly string[]): Promise<SignTally[]> {
-  const found = await rows<TallyRow>(
-    database(),
-    `SELECT sign, cause, COUNT(*) AS seen, SUM(gone) AS gone FROM sign_course ${condition} GROUP BY sign, cause`,
-    values,
-  )
+/** How often each sign went, of the rows that a query finds. */
+async function tallied(query: string, values: readonly string[] = []): Promise<SignTally[]> {
+  const found = await rows<TallyRow>(database(), query, values)
   return found.map(row => ({ ...row, seen: Number(row.seen), gone: Number(row.gone) }))
 }
 
 /** How often each sign went, told or left alone: in the whole school, or of one student's coupons. */
 export const signTallies = (studentId?: string): Promise<SignTally[]> =>
-  studentId === undefined ? tallied('', []) : tallied('WHERE student_id = ?', [studentId])
+  studentId === undefined
+    ? tallied("SELECT sign, NULLIF(cause, '') AS cause, seen, gone FROM sign_tally WHERE seen > 0")
+    : tallied(
+        `SELECT sign, cause, COUNT(*) AS seen, SUM(gone) AS gone FROM sign_course
+        WHERE student_id = ? GROUP BY sign, cause`,
+        [studentId],
+      )
 
 /** How often each sign went where nothing was told for it, in the whole school. */
-export const leftAlone = (): Promise<SignTally[]> => tallied('WHERE cause IS NULL', [])
+export const leftAlone = (): Promise<SignTally[]> =>
+  tallied("SELECT sign, NULL AS cause, seen, gone FROM sign_tally WHERE cause = '' AND seen > 0")
 
 /** What came of what each instructor told: how many signs it was told for, and how many went. The most told first. */
 export async function tellers(): Promise<{ name: string; seen: number; gone: number }[]> {

@@ -1,4 +1,4 @@
-import { database, inTransaction, rows, run } from './database'
+import { doorDatabase, inTransaction, rows, run } from './database'
 
 /**
  * Guessing is slowed, not shut out: each subject (an account, a student's code, a tablet, an address) has so many tries
@@ -53,7 +53,7 @@ export async function takeTurn(subjects: readonly Subject[]): Promise<number> {
 
 async function takeOne(subject: Subject): Promise<number> {
   const name = subject.name.slice(0, LONGEST_NAME)
-  return inTransaction(database(), async on => {
+  return inTransaction(doorDatabase(), async on => {
     await run(
       on,
       // This holds the row from the first statement on: many at once queue, and none of them deadlocks.
@@ -93,7 +93,7 @@ export async function giveTurnBack(subjects: readonly Subject[]): Promise<void> 
 export async function giveSharedBack([, ...shared]: readonly Subject[]): Promise<void> {
   for (const { name } of shared)
     await run(
-      database(),
+      doorDatabase(),
       `UPDATE sign_in_turn SET failures = GREATEST(0, CAST(failures AS SIGNED) - 1), free_at = UTC_TIMESTAMP(3)
       WHERE subject = ?`,
       [name.slice(0, LONGEST_NAME)],
@@ -102,5 +102,5 @@ export async function giveSharedBack([, ...shared]: readonly Subject[]): Promise
 
 /** Somebody may try again at once: a lead gave a new password, or a new code. */
 export async function forgetTurns(name: string): Promise<void> {
-  await run(database(), 'DELETE FROM sign_in_turn WHERE subject = ?', [name.slice(0, LONGEST_NAME)])
+  await run(doorDatabase(), 'DELETE FROM sign_in_turn WHERE subject = ?', [name.slice(0, LONGEST_NAME)])
 }

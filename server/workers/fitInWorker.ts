@@ -1,6 +1,8 @@
 import script from '#worker/fitCurves'
 import type { FitCurves } from '../store/schoolCurves'
-import { inWorker } from './inWorker'
+import { openPool } from './pool'
+
+const pool = openPool('fitCurves', script, { threads: 1, queue: 4 })
 
 /** Fits the school's curves beside the server: seconds of one core for a large school. */
-export const fitInWorker: FitCurves = students => inWorker(script, students)
+export const fitInWorker: FitCurves = students => pool.run('fit', students)

@@ -16,7 +16,7 @@ describe('metrics', () => {
     const { status, type, body } = await school.lead.ask<string>('GET', '/api/metrics')
     expect([status, type]).toEqual([200, expect.stringContaining('application/openmetrics-text')])
     expect(body).toMatch(
-      /fusilis_request_seconds_count\{method="GET",route="\/api\/students\/\[id\]\/record",status="200"\} [1-9]/,
+      /fusilis_request_seconds_count\{method="GET",route="\/api\/students\/:id\/record",status="200"\} [1-9]/,
     )
     expect(body).toMatch(/fusilis_request_seconds_count\{method="GET",route="not found",status="404"\} [1-9]/)
     expect(body).toMatch(/^fusilis_progress_waiting \d+$/m)
@@ -35,13 +35,31 @@ describe('metrics', () => {
   })
 })
 
-describe('a path as it is logged', () => {
+describe('a request as it is counted', () => {
   it.each([
-    ['/api/students/01900000-0000-7000-8000-00000000dead/record?name=Una', '/api/students/[id]/record'],
-    ['/api/coupons/01900000-0000-7000-8000-00000000DEAD', '/api/coupons/[id]'],
-    ['/record/01900000-0000-7000-8000-00000000dead', 'a page or file'],
-    ['/_nuxt/x.js', 'a page or file'],
-  ])('%s is %s', (path, route) => expect(routeOf(path)).toBe(route))
+    ['/api/students/01900000-0000-7000-8000-00000000dead/record?name=Una', '/api/students/:id/record'],
+    ['/api/no-such-thing', '/api/**', 'not found'],
+    ['/api/refused-before-it-was-routed', undefined, 'refused at the door'],
+    ['/record/01900000-0000-7000-8000-00000000dead', '/**', 'a page or file'],
+    ['/_nuxt/x.js', undefined, 'a page or file'],
+  ])('%s by the route %s', (path, pattern, says = pattern) =>
+    expect(routeOf({ path, context: pattern ? { matchedRoute: { path: pattern, handlers: {} } } : {} })).toBe(says),
+  )
+
+  it('has no more names than there are routes, whatever strangers ask for', async () => {
+    const lines = async () => (await school.lead.ask<string>('GET', '/api/metrics')).body.split('\n').length
+    const stranger = (n: number) =>
+      Promise.all([
+        fetch(`${ADDRESS}/api/x${n}`),
+        fetch(`${ADDRESS}/api/coupons/x${n}`),
+        fetch(`${ADDRESS}/api/students/x${n}/record`, { method: 'POST', headers: { origin: 'http://elsewhere' } }),
+        fetch(`${ADDRESS}/api/sections/%2e%2e/${n}`, { method: 'DELETE' }),
+      ])
+    for (let n = 0; n < 5; n++) await stranger(n)
+    const before = await lines()
+    for (let n = 5; n < 100; n++) await stranger(n)
+    expect(await lines()).toBe(before)
+  })
 })
 
 describe('a monitoring machine', () => {

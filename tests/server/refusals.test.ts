@@ -35,11 +35,13 @@ describe('the shape of what is sent', () => {
     const wide = Array.from({ length: 50 }, () => Array.from({ length: 1_000 }, () => 0))
     expect(shapeFault(wide)!.message).toMatch(/At most 40000 values/)
   })
-  it.each(['__proto__', 'constructor', 'prototype', 'toString', 'hasOwnProperty', '__defineGetter__'])('%s is no field', name =>
-    expect(shapeFault(JSON.parse(`{"document": {"${name}": 1}}`))).toEqual({
-      path: 'document',
-      message: `“${name}” is not a field`,
-    }),
+  it.each(['__proto__', 'constructor', 'prototype', 'toString', 'hasOwnProperty', '__defineGetter__'])(
+    '%s is no field',
+    name =>
+      expect(shapeFault(JSON.parse(`{"document": {"${name}": 1}}`))).toEqual({
+        path: 'document',
+        message: `“${name}” is not a field`,
+      }),
   )
 })
 

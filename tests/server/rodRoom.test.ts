@@ -11,7 +11,6 @@ import type { SaidOfRods } from '../../core/rodRoom'
 import type { WelderTest } from '../../core/welderTest'
 import { aTest } from '../../core/welderTest/example'
 import { database, run } from '../../server/store/database'
-import { findRodsAhead, type ReckonRods } from '../../server/store/rodsAhead'
 import { addClass, foundTestSchool, type School } from '../school'
 import { ADDRESS, GIVEN, Visitor } from '../session'
 
@@ -415,21 +414,6 @@ describe('coupons by the rods they were run with', () => {
     expect(own.likely).toBeLessThan(4 * 3 * 4 + 12)
     expect([own.low <= own.likely, own.high >= own.likely]).toEqual([true, true])
     expect(JSON.stringify(ahead.body)).not.toContain(student.id)
-  })
-
-  it('to come are reckoned once for all who look at one moment, and anew for who looks later', async () => {
-    let reckoned = 0
-    const reckon: ReckonRods = () => {
-      reckoned += 1
-      return Promise.resolve(new Map())
-    }
-    await Promise.all(Array.from({ length: 60 }, () => findRodsAhead(new Date(), reckon)))
-    expect(reckoned).toBe(1)
-    await findRodsAhead(new Date(), reckon)
-    expect(reckoned).toBe(2)
-    await expect(findRodsAhead(new Date(), () => Promise.reject(new Error('no thread')))).rejects.toThrow('no thread')
-    await findRodsAhead(new Date(), reckon)
-    expect(reckoned).toBe(3)
   })
 })
 

@@ -113,3 +113,38 @@ describe('a server that ends', () => {
     expect([school.begun(), school.stopped()]).toEqual([1, 1])
   })
 })
+
+describe('a server that runs and does not answer', () => {
+  it('is replaced once it was silent three times in a row, and not before', async () => {
+    const answers = [true, false, false, true, false, false, false]
+    const said: string[] = []
+    const stood = settled()
+    let stopped = 0
+    let begun = 0
+    void supervise({
+      what: 'The server',
+      begin: async () => {
+        const held = begun++ === 0
+        if (!held) stood.resolve()
+        return {
+          ended: NEVER,
+          log: () => '',
+          alive: async () => (held ? answers.shift()! : NEVER),
+          stop: async () => {
+            stopped++
+          },
+        }
+      },
+      asked: NEVER,
+      wait: async () => {},
+      say: (line: string) => said.push(line),
+    })
+    await stood.promise
+    expect(answers).toEqual([])
+    expect([stopped, begun]).toEqual([1, 2])
+    expect(said).toEqual([
+      'The server runs and does not answer. It is replaced.',
+      'The server ended with silence. It is started again in 1 s.',
+    ])
+  })
+})

@@ -1,16 +1,16 @@
 import { newAccountSchema } from '../../../contract/people'
 import { lead } from '../../http/access'
 import { defineRoute } from '../../http/defineRoute'
-import { mustBeHardToGuess } from '../../http/hardToGuess'
 import { nameTaken } from '../../http/nameTaken'
 import { requireTies } from '../../http/requireTies'
 import { addAccount } from '../../store/accounts'
+import { hashPassword, mustBeHardToGuess } from '../../http/passwords'
 
 export default defineRoute(
   { who: lead, did: 'made an account', takes: newAccountSchema, makes: true },
   async ({ body: { password, ...fields } }) => {
     await requireTies(fields)
-    mustBeHardToGuess(password, [fields.name, fields.username])
+    await mustBeHardToGuess(password, [fields.name, fields.username])
     const account = await nameTaken(
       addAccount(fields, await hashPassword(password), 'given'),
       'username',

@@ -1,7 +1,6 @@
-import { staff } from '../../http/access'
+import { dearAnswer } from '../../http/dearAnswer'
 import { defineRoute } from '../../http/defineRoute'
-import { findRodsAhead } from '../../store/rodsAhead'
-import { rodsAheadInWorker } from '../../workers/rodsAheadInWorker'
+import { staff } from '../../http/access'
 
-/** What rods the coming weeks will use, by where the whole school's students are on the ladder: nobody is named. */
-export default defineRoute({ who: staff }, () => findRodsAhead(new Date(), rodsAheadInWorker))
+/** What rods the coming weeks will use, by where the whole school's students are on the ladder: no student is named. */
+export default defineRoute({ who: staff }, ({ event, me }) => dearAnswer(event, me, ['ofRodsAhead', undefined]))

@@ -1,6 +1,8 @@
-import { staff } from '../../http/access'
+import { dearAnswer } from '../../http/dearAnswer'
 import { defineRoute } from '../../http/defineRoute'
-import { findRodsUsed } from '../../store/rodBook'
+import { staff } from '../../http/access'
 
 /** What was used in the last weeks: what a coupon costs, and what went as stubs, is reckoned from it. */
-export default defineRoute({ who: staff }, ({ me }) => findRodsUsed(me.sectionIds))
+export default defineRoute({ who: staff }, ({ event, me }) =>
+  dearAnswer(event, me, ['ofRodsUsed', { taught: me.sectionIds }]),
+)

@@ -1,8 +1,8 @@
-import { staff } from '../../http/access'
+import { dearAnswer } from '../../http/dearAnswer'
 import { defineRoute } from '../../http/defineRoute'
-import { testBay } from '../../store/welderTests'
+import { staff } from '../../http/access'
 
 /** The tests and uses of the process in the sections that one teaches, newest first. */
-export default defineRoute({ who: staff }, ({ me }) => {
-  return testBay({ sectionIds: me.sectionIds })
-})
+export default defineRoute({ who: staff }, ({ event, me }) =>
+  dearAnswer(event, me, ['ofTests', { sectionIds: me.sectionIds }]),
+)

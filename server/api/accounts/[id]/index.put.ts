@@ -1,18 +1,18 @@
 import { accountSchema } from '../../../../contract/people'
 import { lead } from '../../../http/access'
 import { defineRoute } from '../../../http/defineRoute'
-import { mustBeHardToGuess } from '../../../http/hardToGuess'
 import { nameTaken } from '../../../http/nameTaken'
 import { notFound, refuse } from '../../../http/refuse'
 import { requireTies } from '../../../http/requireTies'
 import { changeAccount } from '../../../store/accounts'
 import { forgetTurns } from '../../../store/turns'
+import { hashPassword, mustBeHardToGuess } from '../../../http/passwords'
 
 export default defineRoute(
   { who: lead, did: 'changed an account', id: 'account', takes: accountSchema },
   async ({ me, id, body: { password, ...fields } }) => {
     await requireTies(fields)
-    if (password) mustBeHardToGuess(password, [fields.name, fields.username])
+    if (password) await mustBeHardToGuess(password, [fields.name, fields.username])
     const outcome = await nameTaken(
       changeAccount(id, fields, password ? await hashPassword(password) : null, me.id === id ? 'own' : 'given'),
       'username',

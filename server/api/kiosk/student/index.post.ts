@@ -7,6 +7,7 @@ import { wrongField } from '../../../http/refuse'
 import { tooManyTries } from '../../../http/tooManyTries'
 import { codeOf } from '../../../store/studentCodes'
 import { codeSubjects, giveTurnBack, takeTurn } from '../../../store/turns'
+import { verifyPassword } from '../../../http/passwords'
 
 /** A student takes the tablet, with a name and a code. */
 export default defineRoute(

@@ -1,8 +1,8 @@
-import { staff } from '../../../http/access'
+import { dearAnswer } from '../../../http/dearAnswer'
 import { defineRoute } from '../../../http/defineRoute'
-import { boardOf } from '../../../store/progress'
+import { staff } from '../../../http/access'
 
 /** The active students of a section against the rungs of the ladder. */
-export default defineRoute({ who: staff, id: 'section' }, async ({ id }) => {
-  return boardOf(id)
-})
+export default defineRoute({ who: staff, id: 'section' }, ({ event, me, id }) =>
+  dearAnswer(event, me, ['ofBoard', { id }], 'section'),
+)

@@ -1,9 +1,8 @@
-import { staff } from '../../../http/access'
+import { dearAnswer } from '../../../http/dearAnswer'
 import { defineRoute } from '../../../http/defineRoute'
-import { found } from '../../../http/refuse'
-import { reportOf } from '../../../store/report'
+import { staff } from '../../../http/access'
 
 /** A section's report: attendance, rungs and rates of each student. */
-export default defineRoute({ who: staff, did: 'read the report', id: 'section' }, async ({ id }) => {
-  return found(await reportOf(id), 'section')
-})
+export default defineRoute({ who: staff, did: 'read the report', id: 'section' }, ({ event, me, id }) =>
+  dearAnswer(event, me, ['ofReport', { id }], 'section'),
+)

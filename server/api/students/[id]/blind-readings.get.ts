@@ -1,8 +1,8 @@
-import { recordOf } from '../../../http/access'
+import { dearAnswer } from '../../../http/dearAnswer'
 import { defineRoute } from '../../../http/defineRoute'
-import { ownBlindReadings } from '../../../store/blindReadings'
+import { recordOf } from '../../../http/access'
 
 /** How a student's own readings agreed with the instructor's. */
-export default defineRoute({ who: recordOf, id: 'student' }, async ({ id }) => {
-  return ownBlindReadings(id)
-})
+export default defineRoute({ who: recordOf, id: 'student' }, ({ event, me, id }) =>
+  dearAnswer(event, me, ['ofOwnReadings', { id }], 'student'),
+)

@@ -4,6 +4,7 @@ import { defineRoute } from '../../../http/defineRoute'
 import { notFound } from '../../../http/refuse'
 import { setStudentCode } from '../../../store/studentCodes'
 import { forgetTurns } from '../../../store/turns'
+import { hashPassword } from '../../../http/passwords'
 
 /** Gives a student a new code for the shared tablet. */
 export default defineRoute(

@@ -1,12 +1,14 @@
 import { setResponseHeader } from 'h3'
 import { recordOf } from '../../../http/access'
 import { defineRoute } from '../../../http/defineRoute'
-import { found } from '../../../http/refuse'
-import { exportPerson } from '../../../store/personExport'
+import { dearAnswer } from '../../../http/dearAnswer'
 
 /** All that is kept about a student, as a file: for whoever may see the record, the student first of all. */
-export default defineRoute({ who: recordOf, did: 'exported a person’s data', id: 'student' }, async ({ id, event }) => {
-  const all = found(await exportPerson(id, new Date()), 'student')
-  setResponseHeader(event, 'content-disposition', 'attachment; filename="person.json"')
-  return all
-})
+export default defineRoute(
+  { who: recordOf, did: 'exported a person’s data', id: 'student' },
+  async ({ event, me, id }) => {
+    const all = await dearAnswer(event, me, ['ofExport', { id }], 'student')
+    setResponseHeader(event, 'content-disposition', 'attachment; filename="person.json"')
+    return all
+  },
+)

@@ -1,9 +1,8 @@
-import { recordOf } from '../../../http/access'
+import { dearAnswer } from '../../../http/dearAnswer'
 import { defineRoute } from '../../../http/defineRoute'
-import { found } from '../../../http/refuse'
-import { hoursOf } from '../../../store/boothTime'
+import { recordOf } from '../../../http/access'
 
 /** A student's hours this term, by position, and toward the programme's. */
-export default defineRoute({ who: recordOf, id: 'student' }, async ({ id }) => {
-  return found(await hoursOf(id, new Date()), 'student')
-})
+export default defineRoute({ who: recordOf, id: 'student' }, ({ event, me, id }) =>
+  dearAnswer(event, me, ['ofHours', { id }], 'student'),
+)

@@ -1,9 +1,8 @@
-import { recordOf } from '../../../http/access'
+import { dearAnswer } from '../../../http/dearAnswer'
 import { defineRoute } from '../../../http/defineRoute'
-import { found } from '../../../http/refuse'
-import { studentPace } from '../../../store/pace'
+import { recordOf } from '../../../http/access'
 
 /** How fast a student comes on, and when the section meets. */
-export default defineRoute({ who: recordOf, id: 'student' }, async ({ id }) => {
-  return found(await studentPace(id, new Date()), 'student')
-})
+export default defineRoute({ who: recordOf, id: 'student' }, ({ event, me, id }) =>
+  dearAnswer(event, me, ['ofPace', { id }], 'student'),
+)

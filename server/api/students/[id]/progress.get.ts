@@ -1,9 +1,8 @@
-import { recordOf } from '../../../http/access'
+import { dearAnswer } from '../../../http/dearAnswer'
 import { defineRoute } from '../../../http/defineRoute'
-import { found } from '../../../http/refuse'
-import { progressOf } from '../../../store/progress'
+import { recordOf } from '../../../http/access'
 
 /** Where a student stands: ladder, sign-offs, skill. */
-export default defineRoute({ who: recordOf, id: 'student' }, async ({ id }) => {
-  return found(await progressOf(id), 'student')
-})
+export default defineRoute({ who: recordOf, id: 'student' }, ({ event, me, id }) =>
+  dearAnswer(event, me, ['ofProgress', { id }], 'student'),
+)

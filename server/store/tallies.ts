@@ -1,0 +1,80 @@
+import { database, inTransaction, rows, run, type Queries } from './database'
+
+/** What of the whole school is counted under, where each student has a count as well. */
+export const WHOLE_SCHOOL = ''
+
+/** A surprise as it is added up: to a millionth, so that a sum is the same in whatever order it was made. */
+const exact = (surprise: number) => surprise.toFixed(6)
+
+/** A cause was said once more of a student's coupon, or once less. */
+export async function moveCause(
+  on: Queries,
+  { studentId, cause, surprise }: { readonly studentId: string; readonly cause: string; readonly surprise: number },
+  by: 1 | -1,
+): Promise<void> {
+  for (const id of [studentId, WHOLE_SCHOOL])
+    await run(
+      on,
+      `INSERT INTO cause_tally (student_id, cause, said, surprise) VALUES (?, ?, ?, ?)
+      ON DUPLICATE KEY UPDATE said = said + VALUES(said), surprise = surprise + VALUES(surprise)`,
+      [id, cause, by, exact(by * surprise)],
+    )
+}
+
+/** What became of a coupon's signs is counted, or is no longer. */
+export async function moveSigns(on: Queries, couponId: string, by: 1 | -1): Promise<void> {
+  await run(
+    on,
+    `INSERT INTO sign_tally (sign, cause, seen, gone)
+    SELECT sign, COALESCE(cause, ''), ?, ? * gone FROM sign_course WHERE coupon_id = ? ORDER BY sign
+    ON DUPLICATE KEY UPDATE seen = seen + VALUES(seen), gone = gone + VALUES(gone)`,
+    [by, by, couponId],
+  )
+}
+
+/** What each count is made of: the rows that it must come to. */
+const COUNTED: readonly { readonly table: string; readonly columns: string; readonly from: string }[] = [
+  {
+    table: 'cause_tally',
+    columns: 'student_id, cause, said, surprise',
+    from: `SELECT who AS student_id, cause, COUNT(*) AS said, SUM(ROUND(surprise, 6)) AS surprise
+      FROM (SELECT CAST(student_id AS CHAR(36)) AS who, cause, surprise, said_at FROM cause_said
+        UNION ALL SELECT '', cause, surprise, said_at FROM cause_said) AS each_and_all
+      WHERE said_at > COALESCE((SELECT MAX(reset_at) FROM cause_reset), '1970-01-01') GROUP BY who, cause`,
+  },
+  {
+    table: 'sign_tally',
+    columns: 'sign, cause, seen, gone',
+    from: `SELECT sign, COALESCE(cause, '') AS cause, COUNT(*) AS seen, SUM(gone) AS gone
+      FROM sign_course GROUP BY sign, COALESCE(cause, '')`,
+  },
+]
+
+/**
+ * Counts anew what saves move. What is counted is held meanwhile: a save that goes on waits, and adds to the new count.
+ * @returns how many counts were not what they should have been
+ */
+export async function recount(): Promise<number> {
+  let wrong = 0
+  for (const { table, columns, from } of COUNTED)
+    await inTransaction(database(), async on => {
+      await rows(on, `SELECT 1 FROM ${table} FOR UPDATE`)
+      const [key1, key2, count1, count2] = columns.split(', ')
+      const [found] = await rows<{ n: number }>(
+        on,
+        `SELECT COUNT(*) AS n FROM (${from}) AS should LEFT JOIN ${table} AS kept
+          ON kept.${key1} = should.${key1} AND kept.${key2} = should.${key2}
+        WHERE kept.${count1} IS NULL OR kept.${count1} <> should.${count1} OR kept.${count2} <> should.${count2}`,
+      )
+      const [left] = await rows<{ n: number }>(
+        on,
+        `SELECT COUNT(*) AS n FROM ${table} AS kept LEFT JOIN (${from}) AS should
+          ON kept.${key1} = should.${key1} AND kept.${key2} = should.${key2}
+        WHERE should.${count1} IS NULL AND kept.${count1} <> 0`,
+      )
+      wrong += Number(found!.n) + Number(left!.n)
+      await run(on, `DELETE FROM ${table}`)
+      await run(on, `INSERT INTO ${table} (${columns}) ${from}`)
+    })
+  return wrong
+}
