@@ -1,9 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import fc from 'fast-check'
+import { alikeSuccesses, seededRandom } from '../statistics'
 import {
   climb,
   currentRung,
   outOfTurn,
+  risingTo,
   FULL_LADDER,
   ladderFaults,
   lcCusumChance,
@@ -16,8 +18,10 @@ import {
   saySignOff,
   STRUCTURAL_LADDER,
   type ClimbCoupon,
+  type CouponTries,
   type Ladder,
   type LadderRung,
+  type RungCoupon,
   type SignOffRule,
 } from '.'
 
@@ -54,13 +58,14 @@ describe('LC-CUSUM', () => {
     'acceptable %d, unacceptable %d, limit %d',
     (acceptable, unacceptable, limit, clean, good20, good50, bad20, bad50, bad100) => {
       const watch = { acceptable, unacceptable, limit }
-      const scores = lcCusumScores(watch, Array<boolean>(clean).fill(true))
+      const scores = lcCusumScores(watch, new Array<CouponTries>(clean).fill({ tried: 1, sound: 1 }), 0)
+      const chance = (rate: number, coupons: number) => lcCusumChance(watch, rate, { coupons, each: 1, alike: 0 })
       expect(scores.findIndex(score => score >= limit - 1e-9)).toBe(clean - 1)
-      expect(lcCusumChance(watch, acceptable, 20)).toBeCloseTo(good20, 4)
-      expect(lcCusumChance(watch, acceptable, 50)).toBeCloseTo(good50, 4)
-      expect(lcCusumChance(watch, unacceptable, 20)).toBeCloseTo(bad20, 4)
-      expect(lcCusumChance(watch, unacceptable, 50)).toBeCloseTo(bad50, 4)
-      expect(lcCusumChance(watch, unacceptable, 100)).toBeCloseTo(bad100, 4)
+      expect(chance(acceptable, 20)).toBeCloseTo(good20, 4)
+      expect(chance(acceptable, 50)).toBeCloseTo(good50, 4)
+      expect(chance(unacceptable, 20)).toBeCloseTo(bad20, 4)
+      expect(chance(unacceptable, 50)).toBeCloseTo(bad50, 4)
+      expect(chance(unacceptable, 100)).toBeCloseTo(bad100, 4)
     },
   )
   it('follows a worked trace', () => {
@@ -69,7 +74,8 @@ describe('LC-CUSUM', () => {
     ]
     lcCusumScores(
       { acceptable: 0.1, unacceptable: 0.25, limit: 1.25 },
-      [...'SSSFSSSSSSS'].map(letter => letter === 'S'),
+      [...'SSSFSSSSSSS'].map(letter => ({ tried: 1, sound: letter === 'S' ? 1 : 0 })),
+      0,
     ).forEach((score, n) => expect(score).toBeCloseTo(trace[n]!, 6))
   })
   it('refuses rates that are the wrong way round', () =>
@@ -122,21 +128,42 @@ describe('sign-off', () => {
   // worth one try more.
   it('enough evidence: a clean run as long as the closed form says', () => {
     const rule: SignOffRule = { by: 'enough evidence', element: 'restart', rate: 0.9, sure: 0.95 }
-    expect(signOffState(rule, [coupon(true, 'flat pad', [28, 28])], 3).met).toBe(true)
-    expect(signOffState(rule, [coupon(true, 'flat pad', [27, 27])], 3).met).toBe(false)
-    expect(signOffState({ ...rule, rate: 0.8, sure: 0.38 }, [coupon(true, 'flat pad', [10, 8])], 3).says).toMatch(
+    expect(signOffState(rule, [coupon(true, 'flat pad', [28, 28])], 3, 0).met).toBe(true)
+    expect(signOffState(rule, [coupon(true, 'flat pad', [27, 27])], 3, 0).met).toBe(false)
+    expect(signOffState({ ...rule, rate: 0.8, sure: 0.38 }, [coupon(true, 'flat pad', [10, 8])], 3, 0).says).toMatch(
       /^38 % sure that restarts are at least 80 % sound/,
     )
   })
-  it('LC-CUSUM over tries, the unsound of a coupon last', () => {
+  it('alike tries of one coupon tell less than as many of several', () => {
+    const rule: SignOffRule = { by: 'enough evidence', element: 'restart', rate: 0.9, sure: 0.95 }
+    const one = [coupon(true, 'flat pad', [28, 28])]
+    const seven = new Array<RungCoupon>(7).fill(coupon(true, 'flat pad', [4, 4]))
+    const share = (coupons: readonly RungCoupon[], alike: number) => signOffState(rule, coupons, 3, alike).share
+    expect(share(one, 0.1)).toBeLessThan(share(seven, 0.1))
+    expect(share(one, 0)).toBe(share(seven, 0))
+  })
+  it('LC-CUSUM is looked at when a coupon is whole, whatever the order of its tries', () => {
     const rule: SignOffRule = { by: 'LC-CUSUM', element: 'restart', acceptable: 0.1, unacceptable: 0.25, limit: 1.25 }
-    expect(signOffState(rule, [coupon(true, 'flat pad', [4, 3]), coupon(true, 'flat pad', [7, 7])], 3)).toMatchObject({
-      met: true,
-      share: 1,
-    })
-    expect(signOffState(rule, [coupon(true, 'flat pad', [4, 3]), coupon(true, 'flat pad', [6, 6])], 3).says).toBe(
-      'Restarts: score 1.09 of 1.25 (LC-CUSUM)',
-    )
+    const own = (...tries: [number, number][]) =>
+      signOffState(
+        rule,
+        tries.map(each => coupon(true, 'flat pad', each)),
+        3,
+        0,
+      )
+    expect(own([4, 3], [7, 7])).toMatchObject({ met: true, share: 1 })
+    expect(own([4, 3], [6, 6]).says).toBe('Restarts: score 1.09 of 1.25 (LC-CUSUM)')
+    // Nine sound ones on end would reach the limit, were there not the rest of the coupon.
+    expect(own([30, 9])).toMatchObject({ met: false, share: 0 })
+    expect(own([30, 21])).toMatchObject({ met: false, share: 0 })
+  })
+  it('LC-CUSUM: nine sound of thirty restarts is not met, by any shipped rule', () => {
+    for (const { signOff } of FULL_LADDER.rungs)
+      if (signOff.by === 'LC-CUSUM')
+        for (const sound of [0, 9, 15, 21])
+          expect(signOffState(signOff, new Array<RungCoupon>(4).fill(coupon(false, 'x', [30, sound])), 3).met).toBe(
+            false,
+          )
   })
   it('is said in words', () =>
     expect([saySignOff(inARow, 3), saySignOff({ by: 'of the last', good: 4, last: 5 }, 3)]).toEqual([
@@ -168,12 +195,9 @@ describe('what a rule lets through', () => {
             { by: 'enough evidence', element: 'restart', rate: 0.5, sure: 0.8 },
           ]
           for (const rule of rules) {
-            expect(signOffChance(rule, rate, within + 1, 3)).toBeGreaterThanOrEqual(
-              signOffChance(rule, rate, within, 3) - 1e-12,
-            )
-            expect(signOffChance(rule, Math.min(1, rate + 0.05), within, 3)).toBeGreaterThanOrEqual(
-              signOffChance(rule, rate, within, 3) - 1e-12,
-            )
+            const chance = (of: number, coupons: number) => signOffChance(rule, of, coupons, 3, { coupons, alike: 0 })
+            expect(chance(rate, within + 1)).toBeGreaterThanOrEqual(chance(rate, within) - 1e-12)
+            expect(chance(Math.min(1, rate + 0.05), within)).toBeGreaterThanOrEqual(chance(rate, within) - 1e-12)
           }
         },
       ),
@@ -335,6 +359,49 @@ describe('so many of the last few', () => {
       byEnumeration(good, last, rate, within),
       12,
     )
+  })
+  // What is claimed of a rule is what happens to hands that are drawn coupon by coupon, alike or not.
+  it.each([
+    ['LC-CUSUM', 6, 4, 0],
+    ['LC-CUSUM', 12, 2, 0.1],
+    ['LC-CUSUM', 30, 4, 0.1],
+    ['enough evidence', 12, 4, 0.1],
+    ['enough evidence', 30, 3, 0],
+  ] as const)('%s, %d tries on each of %d coupons, alike by %d: as claimed', (by, each, coupons, alike) => {
+    const rule = FULL_LADDER.rungs.map(one => one.signOff).find(one => one.by === by)!
+    const random = seededRandom(11)
+    for (const rate of [0.5, 0.7, 0.9]) {
+      const hands = 4000
+      let met = 0
+      for (let n = 0; n < hands; n++) {
+        const own: RungCoupon[] = []
+        for (let c = 0; c < coupons; c++) {
+          let [sound, u] = [0, random.uniform()]
+          for (const chance of alikeSuccesses(each, rate, alike)) {
+            if (u < chance) break
+            u -= chance
+            sound++
+          }
+          own.push({ good: false, tries: { [(rule as { element: string }).element]: { tried: each, sound } } })
+          if (signOffState(rule, own, 3, alike).met) {
+            met++
+            break
+          }
+        }
+      }
+      const claimed = signOffChance(rule, rate, each * coupons, 3, { coupons, alike })
+      expect(Math.abs(met / hands - claimed)).toBeLessThan(0.03)
+    }
+  })
+  it('a hand that stops learning is let through less often than one that stood there from the first', () => {
+    for (const rule of [
+      { by: 'in a row', good: 3 },
+      { by: 'of the last', good: 4, last: 5 },
+    ] as const) {
+      const learns = signOffChance(rule, risingTo(0.2, 0.6, 5), 20, 3)
+      expect(learns).toBeLessThan(signOffChance(rule, 0.6, 20, 3))
+      expect(learns).toBeGreaterThan(signOffChance(rule, 0.2, 20, 3))
+    }
   })
   it('a long window is reckoned, and one too long is refused', () => {
     const chance = signOffChance({ by: 'of the last', good: 12, last: 15 }, 0.7, 40, 3)

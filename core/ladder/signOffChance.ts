@@ -1,68 +1,97 @@
-import { chanceAbove } from '../statistics'
-import { lcCusumChance } from './lcCusum'
-import type { SignOffRule } from './signOffRule'
+import { alikeSuccesses } from '../statistics'
+import { lcCusumChance, type CouponTries } from './lcCusum'
+import { sureOf, USUALLY_ALIKE, type SignOffRule } from './signOffRule'
+
+/** How the tries of a rule that goes by tries come: in so many coupons, and how alike those of one are. */
+export interface Spread {
+  readonly coupons: number
+  /** Correlation of two tries of a coupon, 0 to under 1. */
+  readonly alike: number
+}
+/** Of a rung of the shipped ladders. */
+const USUAL_SPREAD: Spread = { coupons: 4, alike: USUALLY_ALIKE }
 
 /**
- * The chance that a rule is met at some time within so many coupons or tries, when each is good or sound at one
- * steady rate: what a rule lets through.
- * Exact, over every state that can be reached. A rate that rises while learning does better; no rule proves that
- * somebody can weld.
- * @param rate of good coupons (or sound tries, where the rule goes by tries), 0 to 1
+ * The chance that a rule is met at some time within so many coupons or tries: what it lets through.
+ * Exact, over every state that can be reached. A hand that learns is let through as its rates are on the way; no rule
+ * proves that somebody can weld.
+ * @param rate of good coupons (or sound tries, where the rule goes by tries), 0 to 1: a steady one, or that of the nth
+ *   coupon, from 0
  * @param within coupons, or tries
+ * @param spread of tries over coupons, where the rule goes by tries
  * @example signOffChance({ by: 'in a row', good: 3 }, 0.8, 3, 3) // 0.512
  */
-export function signOffChance(rule: SignOffRule, rate: number, within: number, inARow: number): number {
+export function signOffChance(
+  rule: SignOffRule,
+  rate: number | ((coupon: number) => number),
+  within: number,
+  inARow: number,
+  { coupons, alike }: Spread = USUAL_SPREAD,
+): number {
+  const rateAt = typeof rate === 'number' ? () => rate : rate
+  const each = Math.max(1, Math.round(within / coupons))
   switch (rule.by) {
     case 'in a row': {
       const wanted = rule.good ?? inARow
       return recursion<number>(
         0,
         within,
-        rate,
+        n => alikeSuccesses(1, rateAt(n), 0),
         (run, good) => (good ? run + 1 : 0),
         run => run >= wanted,
       )
     }
     case 'of the last':
-      return ofTheLast(rule.good, rule.last, rate, within)
+      return ofTheLast(rule.good, rule.last, rateAt, within)
     case 'enough evidence':
       return recursion<string>(
         '0/0',
-        within,
-        rate,
-        (state, good) => {
-          const [sound, tried] = state.split('/').map(Number) as [number, number]
-          return `${sound + (good ? 1 : 0)}/${tried + 1}`
+        Math.ceil(within / each),
+        n => alikeSuccesses(each, rateAt(n), alike),
+        (state, own) => {
+          const [sound, looked] = state.split('/').map(Number) as [number, number]
+          return `${sound + own}/${looked + 1}`
         },
         state => {
-          const [sound, tried] = state.split('/').map(Number) as [number, number]
-          return tried > 0 && chanceAbove(rule.rate, sound, tried) >= rule.sure
+          const [sound, looked] = state.split('/').map(Number) as [number, number]
+          // Coupons of as many tries each tell the same as their mean, so many times.
+          const mean = { tried: each, sound: sound / looked }
+          return looked > 0 && sureOf(rule, new Array<CouponTries>(looked).fill(mean), alike) >= rule.sure
         },
       )
     case 'LC-CUSUM':
-      return lcCusumChance(rule, 1 - rate, within)
+      return lcCusumChance(rule, n => 1 - rateAt(n), { coupons: Math.ceil(within / each), each, alike })
   }
 }
+
+/**
+ * A hand that learns up to a plateau, and no further: the rate of good coupons at the nth, from 0.
+ * @param from the first rate; @param to the plateau; @param over coupons in which most of it is learned
+ */
+export const risingTo =
+  (from: number, to: number, over: number) =>
+  (coupon: number): number =>
+    to - (to - from) * Math.exp(-coupon / over)
 
 /** Goes through all states step by step; what has met the rule stays met. */
 function recursion<State>(
   first: State,
   within: number,
-  rate: number,
-  step: (state: State, good: boolean) => State,
+  chancesAt: (n: number) => readonly number[],
+  step: (state: State, sound: number) => State,
   met: (state: State) => boolean,
 ): number {
   let states = new Map([[first, 1]])
   let through = 0
   for (let n = 0; n < within; n++) {
     const next = new Map<State, number>()
+    const chances = chancesAt(n)
     for (const [state, chance] of states) {
-      for (const good of [true, false]) {
-        const reached = step(state, good)
-        const share = chance * (good ? rate : 1 - rate)
-        if (met(reached)) through += share
-        else next.set(reached, (next.get(reached) ?? 0) + share)
-      }
+      chances.forEach((own, sound) => {
+        const reached = step(state, sound)
+        if (met(reached)) through += chance * own
+        else next.set(reached, (next.get(reached) ?? 0) + chance * own)
+      })
     }
     states = next
   }
@@ -76,7 +105,7 @@ export const LONGEST_WINDOW = 16
  * The chance that some window of so many holds enough good ones. The state is the window itself, a bit each, in one
  * array of chances: what falls out of the window is dropped, what is met leaves.
  */
-function ofTheLast(good: number, last: number, rate: number, within: number): number {
+function ofTheLast(good: number, last: number, rateAt: (n: number) => number, within: number): number {
   if (last > LONGEST_WINDOW) throw new RangeError(`At most the last ${LONGEST_WINDOW} are looked at`)
   const size = 1 << last
   let states = new Float64Array(size)
@@ -84,6 +113,7 @@ function ofTheLast(good: number, last: number, rate: number, within: number): nu
   let through = 0
   for (let n = 0; n < within; n++) {
     const next = new Float64Array(size)
+    const rate = rateAt(n)
     for (let state = 0; state < size; state++) {
       const chance = states[state]!
       if (chance === 0) continue

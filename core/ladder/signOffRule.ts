@@ -1,7 +1,7 @@
 import { under, SAME_SHARE } from '../units'
 import { elementOf, type ElementId } from '../grading'
-import { chanceAbove } from '../statistics'
-import { lcCusumScores, type LcCusum } from './lcCusum'
+import { betaTail, effectiveTries } from '../statistics'
+import { lcCusumScores, type CouponTries, type LcCusum } from './lcCusum'
 
 /** When a rung may be signed off. An instructor's name goes on it in any case. */
 export type SignOffRule =
@@ -9,7 +9,7 @@ export type SignOffRule =
   | { readonly by: 'in a row'; readonly good: number | null }
   /** So many good ones among the last few. */
   | { readonly by: 'of the last'; readonly good: number; readonly last: number }
-  /** The tries of one element say that its rate is at least this, so surely (Beta with a flat prior). */
+  /** The tries of one element say that its rate is at least this, so surely (Beta with a flat prior, tries alike). */
   | { readonly by: 'enough evidence'; readonly element: ElementId; readonly rate: number; readonly sure: number }
   /** A learning-curve CUSUM over the tries of one element has reached its limit. */
   | ({ readonly by: 'LC-CUSUM'; readonly element: ElementId } & LcCusum)
@@ -22,6 +22,12 @@ export interface RungCoupon {
   readonly good: boolean
   readonly tries: Readonly<Partial<Record<ElementId, { readonly tried: number; readonly sound: number }>>>
 }
+
+/**
+ * How alike two tries of one coupon are: one rod, one current, one day. Source: common practice in cluster sampling, a
+ * correlation of 0.1 for tries that one hand makes one after the other.
+ */
+export const USUALLY_ALIKE = 0.1
 
 /** How far a rung is from sign-off. */
 export interface SignOffState {
@@ -36,9 +42,15 @@ export interface SignOffState {
  * How far a rung is from sign-off by its rule.
  * @param coupons of this rung, oldest first
  * @param inARow how many the house rules want in a row
+ * @param alike correlation of two tries of one coupon, 0 to 1
  * @example signOffState({ by: 'in a row', good: null }, [good, good], 3).says // '2 of 3 good in a row'
  */
-export function signOffState(rule: SignOffRule, coupons: readonly RungCoupon[], inARow: number): SignOffState {
+export function signOffState(
+  rule: SignOffRule,
+  coupons: readonly RungCoupon[],
+  inARow: number,
+  alike = USUALLY_ALIKE,
+): SignOffState {
   switch (rule.by) {
     case 'in a row': {
       const wanted = rule.good ?? inARow
@@ -59,8 +71,11 @@ export function signOffState(rule: SignOffRule, coupons: readonly RungCoupon[], 
       }
     }
     case 'enough evidence': {
-      const { tried, sound } = triesOf(coupons, rule.element)
-      const sure = chanceAbove(rule.rate, sound, tried)
+      const sure = sureOf(
+        rule,
+        coupons.map(coupon => triesIn(coupon, rule.element)),
+        alike,
+      )
       return {
         met: sure >= rule.sure,
         share: Math.min(1, sure / rule.sure),
@@ -68,7 +83,8 @@ export function signOffState(rule: SignOffRule, coupons: readonly RungCoupon[], 
       }
     }
     case 'LC-CUSUM': {
-      const scores = lcCusumScores(rule, inOrder(coupons, rule.element))
+      const tries = coupons.map(coupon => triesIn(coupon, rule.element))
+      const scores = lcCusumScores(rule, tries, alike)
       const score = scores.at(-1) ?? 0
       return {
         met: !under(score, rule.limit, SAME_SHARE),
@@ -92,25 +108,21 @@ function longestRun(coupons: readonly RungCoupon[]): number {
   return best
 }
 
-function triesOf(coupons: readonly RungCoupon[], element: ElementId): { tried: number; sound: number } {
-  return coupons.reduce(
-    (sum, { tries }) => ({
-      tried: sum.tried + (tries[element]?.tried ?? 0),
-      sound: sum.sound + (tries[element]?.sound ?? 0),
-    }),
-    { tried: 0, sound: 0 },
-  )
-}
+const triesIn = ({ tries }: RungCoupon, element: ElementId): CouponTries => tries[element] ?? { tried: 0, sound: 0 }
 
 /**
- * Tries in the order of their coupons. Within one coupon the unsound are put last, so that no signal comes from a
- * lucky order.
+ * How surely a rate is at least what the rule wants: Beta with a flat prior, of as many tries as alike ones tell.
+ * @param alike correlation of two tries of one coupon, 0 to 1
  */
-function inOrder(coupons: readonly RungCoupon[], element: ElementId): boolean[] {
-  return coupons.flatMap(({ tries }) => {
-    const { tried, sound } = tries[element] ?? { tried: 0, sound: 0 }
-    return Array.from({ length: tried }, (_, n) => n < sound)
-  })
+export function sureOf({ rate }: { readonly rate: number }, coupons: readonly CouponTries[], alike: number): number {
+  let [sound, unsound] = [0, 0]
+  for (const { tried, sound: own } of coupons) {
+    if (tried === 0) continue
+    const each = effectiveTries(tried, alike) / tried
+    sound += own * each
+    unsound += (tried - own) * each
+  }
+  return betaTail(rate, 1 + sound, 1 + unsound)
 }
 
 /**

@@ -4,6 +4,7 @@
  */
 export * from './mean'
 export * from './quantile'
+export * from './alike'
 export * from './beta'
 export * from './binomial'
 export * from './logistic'

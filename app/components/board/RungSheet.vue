@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { dayOf } from '~/composables/shopClock'
-import { outOfTurn, saySignOff, signOffChance, type LadderRung, type RungState } from '~~/core/ladder'
+import { outOfTurn, saySignOff, signOffChance, USUALLY_ALIKE, type LadderRung, type RungState } from '~~/core/ladder'
 import type { StudentProgress } from '~~/contract/progress'
 import { spokenDay } from '~~/core/calendar'
 import { useHouseRules } from '~/stores/houseRules'
@@ -43,10 +43,16 @@ onMounted(async () => {
  * What a rule lets through: the chance of somebody at a steady rate, within the coupons the rung usually takes, or
  * so many tries.
  */
-const TRIES = 20
-const within = computed(() => (byTries.value ? TRIES : props.rung.coupons))
+const TRIES_A_COUPON = 6
+const within = computed(() => (byTries.value ? TRIES_A_COUPON : 1) * props.rung.coupons)
 const lets = computed(() =>
-  [0.5, 0.7, 0.9].map(rate => ({ rate, chance: signOffChance(props.rung.signOff, rate, within.value, inARow.value) })),
+  [0.5, 0.7, 0.9].map(rate => ({
+    rate,
+    chance: signOffChance(props.rung.signOff, rate, within.value, inARow.value, {
+      coupons: props.rung.coupons,
+      alike: USUALLY_ALIKE,
+    }),
+  })),
 )
 
 /** True when the server has it; what is kept here is said, and the sheet stays. */

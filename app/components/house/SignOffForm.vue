@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ELEMENTS, type ElementId } from '~~/core/grading'
-import { knownElement, signOffChance, type SignOffRule } from '~~/core/ladder'
+import { knownElement, signOffChance, USUALLY_ALIKE, type SignOffRule } from '~~/core/ladder'
 
 /** A rule of sign-off, with what it lets through. */
 const props = defineProps<{ rule: SignOffRule; coupons: number; inARow: number }>()
@@ -22,12 +22,18 @@ const TRIED = ELEMENTS.filter(element => knownElement(element.id)).map(element =
   value: element.id,
   title: element.name,
 }))
-const WITHIN_TRIES = 20
+const TRIES_A_COUPON = 6
 const byTries = computed(() => 'element' in props.rule)
-const within = computed(() => (byTries.value ? WITHIN_TRIES : props.coupons))
+const within = computed(() => (byTries.value ? TRIES_A_COUPON : 1) * props.coupons)
 const lets = computed(() => {
   try {
-    return [0.5, 0.7, 0.9].map(rate => ({ rate, chance: signOffChance(props.rule, rate, within.value, props.inARow) }))
+    return [0.5, 0.7, 0.9].map(rate => ({
+      rate,
+      chance: signOffChance(props.rule, rate, within.value, props.inARow, {
+        coupons: props.coupons,
+        alike: USUALLY_ALIKE,
+      }),
+    }))
   } catch {
     return []
   }
