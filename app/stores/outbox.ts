@@ -3,6 +3,7 @@ import { defineStore } from 'pinia'
 import { createDelivery } from '~/sync/delivery'
 import { browserShelf } from '~/sync/shelf'
 import { keyOf, type Intent, type MadeIntent, type Sent } from '~/sync/intents'
+import { reach } from '~/sync/reach'
 import { request } from './request'
 
 const RETRY_MS = 10_000
@@ -21,7 +22,7 @@ export const useOutbox = defineStore('outbox', () => {
   /** What was not taken when it was made: shown as done, until it is sent. */
   const left = computed(() => mine.value.filter(one => !beingSent.value.has(keyOf(one))))
 
-  const { takeUp, retry, find, forget, ...delivery } = createDelivery({
+  const { takeUp, retry, find, forget, sendAgain, ...delivery } = createDelivery({
     shelf: browserShelf(),
     ask: (method, path, { body, madeAt }) => request(method, path, body, Date.now() - Date.parse(madeAt)),
     changed: (waiting, at) => {
@@ -72,11 +73,26 @@ export const useOutbox = defineStore('outbox', () => {
     if (keptAt.value === 'nowhere') event.preventDefault()
   }
 
-  const keptWords = computed(() =>
-    keptAt.value === 'here'
-      ? 'kept in this browser until the server answers'
-      : 'kept only in this open page until the server answers: leave it open',
-  )
+  const keptWords = computed(() => {
+    const until = reach.signedOut ? 'you sign in again' : 'the server answers'
+    return keptAt.value === 'here'
+      ? `kept in this browser until ${until}`
+      : `kept only in this open page until ${until}: leave it open`
+  })
 
-  return { mine, left, refused, keptAt, looked, keptWords, send, retry, find, forget, start, onSaved: saved.on }
+  return {
+    mine,
+    left,
+    refused,
+    keptAt,
+    looked,
+    keptWords,
+    send,
+    sendAgain,
+    retry,
+    find,
+    forget,
+    start,
+    onSaved: saved.on,
+  }
 })

@@ -1,8 +1,10 @@
-import type { Problem } from '~~/contract/problem'
+import { useLocalStorage } from '@vueuse/core'
+import { SCHOOL_MARK } from '~~/contract/marks'
 import { UNTOUCHED } from '~~/contract/signIns'
 import { WAITED } from '~~/contract/waited'
 import { browserAnswers, createKeptAnswers } from '~/sync/keptAnswers'
-import { noteAnswered, noteAway, noteShown } from '~/sync/reach'
+import { believed } from '~/sync/believed'
+import { noteAnswered, noteAway, noteShown, noteSignedIn } from '~/sync/reach'
 import { RequestFailure } from '~/sync/requestFailure'
 import { secondsUntouched } from './lastTouch'
 
@@ -28,8 +30,12 @@ export async function request<T>(method: Method, path: string, body?: unknown, w
     if (method === 'GET') void keptAnswers.keep(path, answer)
     return answer
   } catch (error) {
-    const failure = toFailure(error as { statusCode?: number; data?: Problem })
-    if (!failure.outOfReach) throw failure
+    const failure = error as RequestFailure
+    if (!failure.outOfReach) {
+      noteAnswered()
+      if (failure.status === 401 && path !== SESSION) noteSignedIn(false)
+      throw failure
+    }
     noteAway(new Date())
     const kept = method === 'GET' ? await keptAnswers.find<T>(path) : null
     if (!kept) throw failure
@@ -38,20 +44,39 @@ export async function request<T>(method: Method, path: string, body?: unknown, w
   }
 }
 
-const ask = async <T>(method: Method, path: string, body: unknown, waitedMs: number): Promise<T> =>
-  (await $fetch<T>(path, {
-    method,
-    body: body as Record<string, unknown> | undefined,
-    headers: {
-      [UNTOUCHED]: String(secondsUntouched()),
-      ...(waitedMs > 0 && { [WAITED]: String(Math.round(waitedMs)) }),
-    },
-    retry: 0,
-  })) as T
+const SESSION = '/api/session'
 
-function toFailure({ statusCode, data }: { statusCode?: number; data?: Problem }): RequestFailure {
-  if (!statusCode) return new RequestFailure(0, 'The server does not answer.')
-  return new RequestFailure(statusCode, data?.detail ?? 'The server could not do this.', data?.errors ?? [], data)
+/** The school that this browser belongs to: the one that let somebody in here last. */
+const school = useLocalStorage<string | null>('fusilis.school', null)
+
+/** Ways in are open to whichever school answers: the one that lets somebody in is this browser's from then on. */
+const isDoor = (path: string) => [SESSION, '/api/welcome', '/api/first-lead'].includes(path)
+
+const ID_LAST = /\/([0-9a-f]{8}-[0-9a-f-]{27})$/
+
+async function ask<T>(method: Method, path: string, body: unknown, waitedMs: number): Promise<T> {
+  const came = await $fetch
+    .raw<T>(path, {
+      method,
+      body: body as Record<string, unknown> | undefined,
+      headers: {
+        [UNTOUCHED]: String(secondsUntouched()),
+        ...(waitedMs > 0 && { [WAITED]: String(Math.round(waitedMs)) }),
+      },
+      retry: 0,
+      ignoreResponseError: true,
+    })
+    .catch(() => {
+      throw new RequestFailure(0, 'The server does not answer.')
+    })
+  const done = method === 'PUT' || method === 'DELETE' ? (ID_LAST.exec(path)?.[1] ?? null) : null
+  const { status, headers, _data: answered } = came
+  const answer = believed<T>({ status, headers, body: answered }, { school: isDoor(path) ? null : school.value, done })
+  if (isDoor(path)) {
+    school.value = headers.get(SCHOOL_MARK)
+    if (path !== '/api/welcome') noteSignedIn(true)
+  }
+  return answer
 }
 
 /** A failure's message, whatever was thrown. */

@@ -200,11 +200,36 @@ describe('what the server will not take', () => {
     ])
     expect([...server.rows.keys()]).toEqual(['/api/coupons/good'])
   })
-  it('signed out, a coupon is the page’s again and a test waits for the sign-in', async () => {
+  it('is put right and sent again; what is not taken still says why anew, and what is cut off waits', async () => {
+    const server = aServer()
+    let away = true
+    const { send, retry, sendAgain, seen } = await aDelivery(async (path, body) => {
+      if (away) throw AWAY
+      if ((body as { notes: string }).notes.length > 3) throw new RequestFailure(422, 'Notes are too long.')
+      return server.put(path, body)
+    })
+    const one = { kind: 'coupon', id: 'a' } as const
+    await send(coupon('a', 'far too long'))
+    away = false
+    await retry()
+    await sendAgain(one, { baseVersion: 0, notes: 'still too long' })
+    expect(seen.waiting.map(({ refused }) => refused)).toEqual(['Notes are too long.'])
+    away = true
+    await sendAgain(one, { baseVersion: 0, notes: 'ok' })
+    expect(seen.waiting.map(({ refused }) => refused)).toEqual([null])
+    away = false
+    await retry()
+    expect(seen.waiting).toEqual([])
+    expect(server.rows.get('/api/coupons/a')).toEqual({ version: 1, notes: 'ok' })
+  })
+  it('signed out, everything waits for the sign-in', async () => {
     const { send, seen } = await aDelivery(() => Promise.reject(new RequestFailure(401, 'Sign in first.')))
-    await expect(send(coupon('a'))).rejects.toThrow('Sign in first.')
+    expect((await send(coupon('a'))).is).toBe('kept here')
     expect((await send(ofTest('x'))).is).toBe('kept here')
-    expect(seen.waiting.map(one => one.kind)).toEqual(['welder test'])
+    expect(seen.waiting.map(one => [one.kind, one.refused])).toEqual([
+      ['coupon', null],
+      ['welder test', null],
+    ])
   })
 })
 

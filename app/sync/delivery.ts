@@ -114,7 +114,7 @@ export function createDelivery({ shelf, ask, changed, saved, now }: DeliveryPart
   async function notTaken<Answer>({ kind, id }: Intent, error: unknown): Promise<Sent<Answer>> {
     if (!(error instanceof RequestFailure)) throw error
     const { pageHolds } = INTENT_KINDS[kind]
-    if (error.away || (error.status === 401 && !pageHolds)) return { is: 'kept here' }
+    if (isCutOff(error) || error.away) return { is: 'kept here' }
     if (pageHolds) await forget(keyOf({ kind, id }))
     else await refuse(keyOf({ kind, id }), error.message)
     if (error.status === 409 && hasTheirs(error.body)) return { is: 'conflict', theirs: error.body.theirs as Answer }
@@ -124,6 +124,20 @@ export function createDelivery({ shelf, ask, changed, saved, now }: DeliveryPart
   const refuse = async (key: string, why: string) => {
     const intent = waiting.get(key)
     if (intent) await keep({ ...intent, refused: why })
+  }
+
+  /** Sends again what the server did not take, put right or as it was. @throws RequestFailure when it will not still */
+  async function sendAgain(one: Pick<Intent, 'kind' | 'id'>, body: unknown): Promise<void> {
+    const intent = waiting.get(keyOf(one))
+    if (!intent) return
+    await keep({ ...intent, body, turn: ++turns, refused: null })
+    try {
+      await deliver(keyOf(one))
+    } catch (error) {
+      if (!(error instanceof RequestFailure)) throw error
+      if (error.away || isCutOff(error)) return
+      await refuse(keyOf(one), error.message)
+    }
   }
 
   /**
@@ -157,7 +171,7 @@ export function createDelivery({ shelf, ask, changed, saved, now }: DeliveryPart
     return found && found.owner === owner ? (found as Intent<Body>) : null
   }
 
-  return { takeUp, send, retry, find, forget: (one: Pick<Intent, 'kind' | 'id'>) => forget(keyOf(one)) }
+  return { takeUp, send, sendAgain, retry, find, forget: (one: Pick<Intent, 'kind' | 'id'>) => forget(keyOf(one)) }
 }
 
 /** A later change of what was just saved stands on the version that it became. */

@@ -6,13 +6,19 @@ interface Reach {
   away: string | null
   /** Of what is shown from before, the oldest was said then. */
   knownAt: string | null
+  /** The server answers, and nobody is signed in at it any more: what waits is sent after the next sign-in. */
+  signedOut: boolean
 }
 
-export const reach: Reach = shallowReactive<Reach>({ away: null, knownAt: null })
+export const reach: Reach = shallowReactive<Reach>({ away: null, knownAt: null, signedOut: false })
 
 export function noteAnswered(): void {
   reach.away = null
   reach.knownAt = null
+}
+/** The server answered somebody who is signed in, or refused one who is not. */
+export function noteSignedIn(is: boolean): void {
+  reach.signedOut = !is
 }
 export function noteAway(now: Date): void {
   reach.away ??= now.toISOString()

@@ -1,5 +1,13 @@
-import { defineEventHandler, getRouterParam, sendNoContent, setResponseStatus, type H3Event } from 'h3'
+import {
+  defineEventHandler,
+  getRouterParam,
+  sendNoContent,
+  setResponseHeader,
+  setResponseStatus,
+  type H3Event,
+} from 'h3'
 import type { ISchema, Schema } from 'yup'
+import { DONE_MARK } from '../../contract/marks'
 import { isUuid } from './isUuid'
 import { doerOf, keepTrail } from './keepTrail'
 import { inAddress, inBody, mustTeach } from './mustTeach'
@@ -58,6 +66,7 @@ export function defineRoute<Who, Answer, Body = undefined>(
     await mustTeach(event, inBody(body))
     const before = terms.did ? await doerOf(event) : null
     const answer = await work({ event, me, id, body: body as Body })
+    if (id && !event.handled) setResponseHeader(event, DONE_MARK, id)
     if (terms.did && before) await keepTrail(event, terms.did, { before, body, answer })
     // A stream of events has answered by itself.
     if (answer === undefined) return event.handled ? undefined : sendNoContent(event)

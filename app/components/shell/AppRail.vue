@@ -3,6 +3,7 @@ import { mdiWeatherNight, mdiWhiteBalanceSunny, mdiExitToApp, mdiHelp, mdiKeyVar
 import { usePageKeys } from '~/composables/pageKeys'
 import { HELP_KEYS } from '~/keys/roomKeys'
 import { useOutbox } from '~/stores/outbox'
+import { reach } from '~/sync/reach'
 import { useSections } from '~/stores/sections'
 import { useSession } from '~/stores/session'
 import { useClassKept } from '~/composables/classKept'
@@ -59,6 +60,10 @@ const saved = computed(() => {
   return `${outbox.mine.length} ${outbox.keptAt === 'here' ? 'kept here' : 'in this page only'}`
 })
 
+const signInAgain = computed(() =>
+  outbox.mine.length > 0 ? `Sign in again to send ${outbox.mine.length}` : 'You were signed out: sign in again',
+)
+
 const helping = ref(false)
 usePageKeys(HELP_KEYS, { help: () => (helping.value = true) })
 useClassKept()
@@ -89,6 +94,9 @@ async function leave() {
       </button>
       <p v-if="session.isStaff && sections.current" class="where">{{ sections.current.name }}</p>
       <ServerAway />
+      <p v-if="reach.signedOut" role="alert" class="waits">
+        <a href="/sign-in" class="refused">{{ signInAgain }}</a>
+      </p>
       <LazyNewVersion v-if="$pwa?.needRefresh" />
       <p role="status" :class="{ waits: outbox.mine.length > 0 }">
         <button v-if="outbox.mine.length > 0" type="button" class="refused" @click="asking = true">

@@ -41,6 +41,7 @@ const leaveEverywhere = () =>
     <template v-else>
       <OwnPasswordFields v-model="form" :errors="errors" had="Password you have" />
       <OwnPlaces />
+      <HandedTablets v-if="session.isStaff" />
     </template>
     <v-btn v-if="session.isStaff" variant="outlined" @click="codes = true">One-time codes</v-btn>
     <v-btn variant="outlined" @click="leaveEverywhere">Sign out everywhere</v-btn>

@@ -2,6 +2,7 @@
 import { clockNow } from '~/composables/shopClock'
 import { useOutbox } from '~/stores/outbox'
 import { keyOf, type Intent, type IntentKind } from '~/sync/intents'
+import { fieldsToPutRight } from '~/sync/putRight'
 
 /** What waits in this browser, since when, and what the server would not take: why, and the two ways out. */
 const emit = defineEmits<{ close: [] }>()
@@ -19,6 +20,15 @@ async function open({ kind, id }: Intent) {
   emit('close')
   // A whole new page: the Bench reads its address as it opens.
   window.location.assign(PAGES[kind]!(id))
+}
+/** The one that is being put right. */
+const righting = ref('')
+const putRight = (one: Intent) =>
+  fieldsToPutRight(one).length > 0 ? (righting.value = keyOf(one)) : again(one, one.body)
+async function again(one: Intent, body: unknown) {
+  righting.value = ''
+  await outbox.sendAgain(one, body)
+  if (outbox.mine.length === 0) emit('close')
 }
 async function drop(one: Intent) {
   if (sure.value !== keyOf(one)) {
@@ -53,6 +63,10 @@ async function drop(one: Intent) {
             sure === keyOf(one) ? 'Throw it away: sure?' : 'Throw away'
           }}</v-btn>
           <v-btn v-if="one.refused && PAGES[one.kind]" color="primary" @click="open(one)">Open</v-btn>
+          <v-btn v-else-if="one.refused && righting !== keyOf(one)" color="primary" @click="putRight(one)">
+            {{ fieldsToPutRight(one).length > 0 ? 'Put right' : 'Send again' }}
+          </v-btn>
+          <PutRight v-if="righting === keyOf(one)" :intent="one" @send="again(one, $event)" @close="righting = ''" />
         </li>
       </ul>
       <div class="end"><v-btn variant="text" @click="emit('close')">Leave them</v-btn></div>
@@ -74,6 +88,7 @@ h2 {
 }
 li {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
   gap: 8px;
   padding: 8px 0;
