@@ -5,6 +5,7 @@ import type { PoolConnection } from 'mysql2/promise'
 import { Umzug, type UmzugStorage } from 'umzug'
 import { v7 as uuid } from 'uuid'
 import { rows, run } from './database'
+import { EARLIER, RENAMED } from './earlierMigrations'
 import { giveLeaseBack, prepareLeases, takeLease } from './lease'
 import type { Database } from './nodes'
 
@@ -129,20 +130,34 @@ async function prepareJournal(connection: PoolConnection): Promise<void> {
 const kept = (connection: PoolConnection) =>
   rows<{ name: string; checksum: string | null }>(connection, 'SELECT name, checksum FROM migration ORDER BY name')
 
-/** A database from a newer program, or one made by a migration that has been changed since, is left alone. */
+/**
+ * A database from a newer program, or one made by a migration that nobody knows, is left alone. One that was made by a
+ * migration as it stood before is brought to what it says today.
+ */
 async function checkHistory(connection: PoolConnection, migrations: readonly Migration[]): Promise<void> {
-  const known = new Map(migrations.map(({ name, checksum }) => [name, checksum]))
+  const known = new Map(migrations.map(migration => [migration.name, migration]))
+  for (const [name, { to, checksums }] of Object.entries(RENAMED))
+    await run(
+      connection,
+      `UPDATE migration SET name = ?, checksum = ? WHERE name = ? AND (checksum IS NULL OR checksum IN (${marks(checksums)}))`,
+      [to, known.get(to)!.checksum, name, ...checksums],
+    )
   for (const { name, checksum } of await kept(connection)) {
-    if (!known.has(name))
+    const now = known.get(name)
+    if (!now)
       throw new Error(
         `The database has been changed by a newer Fusilis (${name}). Start that version, or restore a backup made before it.`,
       )
-    if (checksum === null)
-      await run(connection, 'UPDATE migration SET checksum = ? WHERE name = ?', [known.get(name)!, name])
-    else if (checksum !== known.get(name))
+    if (checksum === now.checksum) continue
+    const earlier = EARLIER[name]
+    if (checksum !== null && !earlier?.checksums.includes(checksum))
       throw new Error(`Migration ${name} is not the one that this database was made with; it may not be changed`)
+    if (checksum !== null && earlier?.again) await runSteps(connection, name, now.statements)
+    await run(connection, 'UPDATE migration SET checksum = ? WHERE name = ?', [now.checksum, name])
   }
 }
+
+const marks = (values: readonly unknown[]) => values.map(() => '?').join(', ')
 
 /** What a step that was done already answers: the table, column or key is there. A kill came before it was noted. */
 const DONE_ALREADY = new Set(['ER_TABLE_EXISTS_ERROR', 'ER_DUP_FIELDNAME', 'ER_DUP_KEYNAME', 'ER_MULTIPLE_PRI_KEY'])

@@ -1,14 +1,18 @@
+import { execFileSync } from 'node:child_process'
+import { createHash } from 'node:crypto'
+import { existsSync, readdirSync, readFileSync } from 'node:fs'
 import { mkdtemp, readdir, readFile, rm, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { pathToFileURL } from 'node:url'
 import { afterAll, describe, expect, it } from 'vitest'
 import { closeDatabase, database, rows, run } from '../../server/store/database'
+import { EARLIER, RENAMED } from '../../server/store/earlierMigrations'
 import { openDatabase, type Database } from '../../server/store/nodes'
 import { migrate, readMigrations } from '../../server/store/migrate'
 
 const home = process.env.FUSILIS_DB_URL!
 const FOLDER = new URL('../../server/migrations/', import.meta.url)
-const EARLIER = new URL('./earlierMigrations/', import.meta.url)
+const AS_THEY_STOOD = new URL('./earlierMigrations/', import.meta.url)
 const pools: Database[] = []
 afterAll(async () => {
   for (const pool of pools) await pool.end()
@@ -44,7 +48,7 @@ async function madeBy(name: string, upTo: string, earlier: Readonly<Record<strin
   const pool = await emptyDatabase(name)
   await pool.query('CREATE TABLE migration (name VARCHAR(100) NOT NULL PRIMARY KEY)')
   for (const file of all.filter(one => one <= upTo)) {
-    const sql = await readFile(earlier[file] ? new URL(earlier[file], EARLIER) : new URL(file, FOLDER), 'utf8')
+    const sql = await readFile(earlier[file] ? new URL(earlier[file], AS_THEY_STOOD) : new URL(file, FOLDER), 'utf8')
     for (const statement of sql.split(/;\s*$/m).filter(part => part.trim())) await pool.query(statement)
     await run(pool, 'INSERT INTO migration (name) VALUES (?)', [file])
   }
@@ -86,6 +90,62 @@ describe('a school made by an earlier program comes to the same tables', () => {
     expect(columns).toEqual(freshColumns)
     expect(indices).toEqual(freshIndices)
   })
+})
+
+/** The migrations of each commit that changed one, oldest first, where the history is at hand. */
+function statesInHistory(): { commit: string; files: { name: string; sql: string }[] }[] {
+  const git = (...asked: string[]) => execFileSync('git', asked, { encoding: 'utf8', maxBuffer: 1 << 26 })
+  if (!existsSync(new URL('../../.git', import.meta.url))) return []
+  const commits = git('log', '--reverse', '--format=%h', '--', 'server/migrations').trim().split('\n')
+  return commits.map(commit => ({
+    commit,
+    files: git('ls-tree', '--name-only', commit, 'server/migrations/')
+      .trim()
+      .split('\n')
+      .map(path => ({ name: path.split('/').at(-1)!, sql: git('show', `${commit}:${path}`) })),
+  }))
+}
+
+const checksumOf = (sql: string) => createHash('sha256').update(sql).digest('hex')
+
+describe('a school made at any commit there ever was', () => {
+  const now = new Map(readdirSync(FOLDER).map(name => [name, readFileSync(new URL(name, FOLDER), 'utf8')]))
+  const states = statesInHistory()
+  // A state whose every file stands today as it stood then is one that was cut off: a test below takes up those.
+  const changed = states.filter(({ files }) => files.some(({ name, sql }) => now.get(name) !== sql))
+
+  it('knows every migration that ever was, by name and by what stood in it', () => {
+    const unknown = states.flatMap(({ commit, files }) =>
+      files.flatMap(({ name, sql }) => {
+        const checksum = checksumOf(sql)
+        const known =
+          now.get(name) === sql ||
+          EARLIER[name]?.checksums.includes(checksum) ||
+          RENAMED[name]?.checksums.includes(checksum)
+        return known ? [] : [`${commit} ${name}`]
+      }),
+    )
+    // Whoever edits a migration that has landed breaks every school made since: write the next one instead.
+    expect(unknown).toEqual([])
+  })
+
+  it('comes to the same tables, column by column', async () => {
+    const fresh = await emptyDatabase('fresh')
+    await migrate(fresh)
+    const [freshColumns, freshIndices] = await shape(fresh)
+    for (const { commit, files } of changed) {
+      const pool = await emptyDatabase('made_then')
+      await pool.query('CREATE TABLE migration (name VARCHAR(100) NOT NULL PRIMARY KEY, checksum CHAR(64) NULL)')
+      for (const { name, sql } of files) {
+        for (const statement of sql.split(/;[ \t]*$/m).filter(part => part.trim())) await pool.query(statement)
+        await run(pool, 'INSERT INTO migration (name, checksum) VALUES (?, ?)', [name, checksumOf(sql)])
+      }
+      await migrate(pool)
+      const [columns, indices] = await shape(pool)
+      expect({ commit, columns, indices }).toEqual({ commit, columns: freshColumns, indices: freshIndices })
+      await migrate(pool)
+    }
+  }, 180_000)
 })
 
 it('what was said of a test’s stages stays through the update', async () => {
