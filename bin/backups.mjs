@@ -5,8 +5,10 @@ import { runTask } from './run.mjs'
 import { SEALED } from './seal.mjs'
 import { withTrialRestore } from './trialRestore.mjs'
 
+/** How a number of days is written. */
+export const BACKUP_DAYS = /^[1-9]\d*$/
 const DAY_FORMAT = 'yyyy-MM-dd'
-const TIME_OF_DAY = /^([01]?\d|2[0-3]):([0-5]\d)$/
+export const TIME_OF_DAY = /^([01]?\d|2[0-3]):([0-5]\d)$/
 /** Files of our own making; anything else in the folder is somebody else's. */
 const OURS = /^(fusilis|before-update|before-restore)-(\d{4}-\d{2}-\d{2})-\d{4}\.sql\.gz(\.age)?$/
 
@@ -41,12 +43,11 @@ export function outOfDate(names, keepDays, now = new Date()) {
   return ours.filter(name => name !== newest && age(name) > keepDays)
 }
 
-/** When a school wants its backups, and for how many days they are kept; null is: not by itself, and for good. */
+/**
+ * When a school wants its backups, and for how many days they are kept; null is: not by itself, and for good. Whether
+ * they can be so was looked at before the school was started.
+ */
 export function backupTerms({ FUSILIS_BACKUP_AT: at = null, FUSILIS_BACKUP_DAYS: days = null } = process.env) {
-  if (at !== null && !TIME_OF_DAY.test(at))
-    throw Object.assign(new Error(`FUSILIS_BACKUP_AT is "${at}"`), { advice: 'say a time of day, like 02:30.' })
-  if (days !== null && !/^[1-9]\d*$/.test(days))
-    throw Object.assign(new Error(`FUSILIS_BACKUP_DAYS is "${days}"`), { advice: 'say a number of days, like 60.' })
   return { at, keepDays: days === null ? null : Number(days) }
 }
 

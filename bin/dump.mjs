@@ -101,8 +101,26 @@ export async function restoring(url) {
   return program
 }
 
-/** Puts a dump that was opened in place of whatever tables the database has of it. */
+/** What MariaDB's own program writes last: a dump without it is not whole, whatever else stands in it. */
+const LAST_WORDS = '-- Dump completed'
+
+/** Hands a dump on, and fails where it ends before its last words. */
+async function* wholly(source) {
+  let end = ''
+  for await (const piece of source) {
+    end = (end + piece.toString('latin1')).slice(-200)
+    yield piece
+  }
+  if (!end.includes(LAST_WORDS)) throw new Error('The backup is not whole: it ends before its end')
+}
+
+/** Puts a dump that was opened into a database. @throws where it is not whole, or MariaDB does not take it */
 export async function restoreFrom(url, zipped) {
   const { child, ended } = await restoring(url)
-  await Promise.all([pipeline(zipped, createGunzip(), child.stdin), ended])
+  try {
+    await Promise.all([pipeline(zipped, createGunzip(), wholly, child.stdin), ended])
+  } catch (error) {
+    child.kill()
+    throw error
+  }
 }

@@ -11,6 +11,12 @@ export const folderOf = kind => resolve(process.env.FUSILIS_DATA ?? `${ROOT}.dat
 /** The folder of the school that a command works on. */
 export const schoolFolder = () => folderOf(process.argv.includes('--demo') ? 'demo' : 'school')
 
+/**
+ * Where the server notes who was erased, by id and without a name: a backup of before is restored without them,
+ * whatever became of the database meanwhile.
+ */
+export const erasedList = () => `${schoolFolder()}/erased.jsonl`
+
 /** The database that the settings name: it is somebody else's to start and to stop. */
 const namedDatabase = () => ({
   url: process.env.FUSILIS_DB_URL,

@@ -1,4 +1,4 @@
-import { database, inTransaction, rows, run, toDateTime } from './database'
+import { database, inTransaction, rows, run, toDateTime, type Queries } from './database'
 import { noteFloor } from './floorSerial'
 
 /** What is left of a name. */
@@ -49,14 +49,34 @@ export async function erasePerson(
     )
     if (!row) return 'not found'
     if (row.name !== name) return 'another name'
-    await noteFloor(on, id)
-    for (const sql of GOES) await run(on, sql, [id])
-    await run(
-      on,
-      `UPDATE student SET name = ?, booth = NULL, active = FALSE, code_hash = NULL, session_number = session_number + 1,
-        erased_at = ?, erased_by = ?, erased_why = ? WHERE id = ?`,
-      [ERASED, toDateTime(by.now), by.name, why, id],
-    )
+    await erase(on, { id, at: toDateTime(by.now), by: by.name, why })
     return 'erased'
   })
+}
+
+/** That somebody was erased: who by the id alone, when, by whom and why. */
+export interface Erased {
+  readonly id: string
+  /** DATETIME(3), UTC. */
+  readonly at: string
+  readonly by: string
+  readonly why: string
+}
+
+async function erase(on: Queries, { id, at, by, why }: Erased): Promise<void> {
+  await noteFloor(on, id)
+  for (const sql of GOES) await run(on, sql, [id])
+  await run(
+    on,
+    `UPDATE student SET name = ?, booth = NULL, active = FALSE, code_hash = NULL, session_number = session_number + 1,
+      erased_at = ?, erased_by = ?, erased_why = ? WHERE id = ?`,
+    [ERASED, at, by, why, id],
+  )
+}
+
+/** Erases somebody whom an older backup brought back. False where that one is not there, or is erased there too. */
+export async function eraseAgain(on: Queries, erased: Erased): Promise<boolean> {
+  const found = await rows(on, 'SELECT 1 FROM student WHERE id = ? AND erased_at IS NULL FOR UPDATE', [erased.id])
+  if (found.length > 0) await erase(on, erased)
+  return found.length > 0
 }
