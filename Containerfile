@@ -2,9 +2,6 @@
 FROM docker.io/library/node:20-bookworm-slim AS built
 WORKDIR /srv/fusilis
 COPY . .
-# Set to 1 where the school reaches it through TLS: cookies and pages are then made for that.
-ARG FUSILIS_TLS=0
-ENV FUSILIS_TLS=$FUSILIS_TLS
 RUN npm ci --no-audit --no-fund && npm run build
 
 FROM docker.io/library/node:20-bookworm-slim
@@ -14,8 +11,8 @@ RUN apt-get update \
   && mkdir /data && chown node:node /data
 WORKDIR /srv/fusilis
 COPY --from=built --chown=node:node /srv/fusilis .
-ARG FUSILIS_TLS=0
-ENV FUSILIS_TLS=$FUSILIS_TLS FUSILIS_DATA=/data HOST=0.0.0.0 NODE_ENV=production
+# FUSILIS_TLS=1 at start, where the school reaches it through TLS.
+ENV FUSILIS_DATA=/data HOST=0.0.0.0 NODE_ENV=production
 USER node
 VOLUME /data
 EXPOSE 3000

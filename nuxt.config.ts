@@ -6,12 +6,6 @@ import { SIGN_IN_HOURS } from './contract/signIns'
 
 const { version } = JSON.parse(readFileSync(new URL('package.json', import.meta.url), 'utf8')) as { version: string }
 
-/**
- * Strict transport and request upgrades only where the school serves through TLS; over plain HTTP they would cut
- * tablets off.
- */
-const throughTls = process.env.FUSILIS_TLS === '1'
-
 /** What the Bench stands on is one file each: a tablet asks once for it, not for each of its parts. */
 const CHUNKS: readonly (readonly [name: string, of: RegExp])[] = [
   ['vuetify', /node_modules\/vuetify\/lib\/components/],
@@ -42,11 +36,11 @@ export default defineNuxtConfig({
   runtimeConfig: {
     version,
     session: {
-      // The prefix has browsers hold the cookie to this host, and to TLS.
-      name: throughTls ? '__Host-fusilis' : 'fusilis',
+      // Another by its port, and secure where it is reached through TLS: said when the server is started.
+      name: 'fusilis',
       maxAge: 60 * 60 * SIGN_IN_HOURS,
       password: '',
-      cookie: { sameSite: 'lax', secure: throughTls },
+      cookie: { sameSite: 'lax', secure: false },
     },
   },
   nitro: {
@@ -111,7 +105,7 @@ export default defineNuxtConfig({
     headers: {
       crossOriginEmbedderPolicy: false,
       xFrameOptions: 'DENY',
-      strictTransportSecurity: throughTls ? { maxAge: 15_552_000, includeSubdomains: false } : false,
+      strictTransportSecurity: false,
       contentSecurityPolicy: {
         'default-src': [`'self'`],
         'img-src': [`'self'`, 'data:', 'blob:'],
@@ -125,7 +119,7 @@ export default defineNuxtConfig({
         'base-uri': [`'none'`],
         'frame-ancestors': [`'none'`],
         'form-action': [`'self'`],
-        'upgrade-insecure-requests': throughTls,
+        'upgrade-insecure-requests': false,
       },
     },
   },

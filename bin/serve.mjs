@@ -15,6 +15,15 @@ async function sessionPassword(dir) {
   return readFile(file, 'utf8')
 }
 
+/**
+ * How the session's cookie is called and sent. Browsers tell hosts apart and not their ports: two schools on one host
+ * have cookies of their own. Under TLS the prefix has browsers hold it to this host, and to TLS.
+ */
+const cookieSettings = port =>
+  process.env.FUSILIS_TLS === '1'
+    ? { NUXT_SESSION_NAME: `__Host-fusilis-${port}`, NUXT_SESSION_COOKIE_SECURE: 'true' }
+    : { NUXT_SESSION_NAME: `fusilis-${port}` }
+
 /** Says at once that a port is somebody else's: their answer would be taken for ours. */
 async function needPort(port, host) {
   const probe = createServer()
@@ -54,6 +63,8 @@ export async function serve({ dir, url, port, host = '127.0.0.1', env = {}, show
       HOST: host,
       NITRO_PORT: String(port),
       NITRO_HOST: host,
+      ...cookieSettings(port),
+      FUSILIS_ERASED_LIST: `${dir}/erased.jsonl`,
       ...env,
     },
   })

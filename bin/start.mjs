@@ -2,7 +2,8 @@
 import { once } from 'node:events'
 import { existsSync } from 'node:fs'
 import { setTimeout } from 'node:timers/promises'
-import { backupFile, backupTerms } from './backups.mjs'
+import { backupFile } from './backups.mjs'
+import { mustBeWellConfigured } from './configuration.mjs'
 import { backUpDaily } from './daily.mjs'
 import { dumpTo } from './dump.mjs'
 import { folderOf, openSchoolDatabase } from './schoolDatabase.mjs'
@@ -29,9 +30,9 @@ await main(async () => {
     throw Object.assign(new Error('The application is not built'), {
       advice: 'npm ci && npm run build, then npm start.',
     })
-  // What is set wrongly is said before anything is started.
-  backupTerms()
   const dir = folderOf('school')
+  // What is set wrongly is said before anything is started.
+  await mustBeWellConfigured(dir)
   const database = await openSchoolDatabase(dir)
   const kept = {
     wait: (seconds, signal) => setTimeout(seconds * 1000, undefined, { signal }),

@@ -62,7 +62,7 @@ afterAll(async () => {
 })
 
 it('refuses a second start over the same folder, and says who runs', async () => {
-  const second = spawn(process.execPath, ['bin/start.mjs'], { env: { ...env(), PORT: '0' } })
+  const second = spawn(process.execPath, ['bin/start.mjs'], { env: { ...env(), PORT: String(port + 1) } })
   let words = ''
   second.stderr.on('data', data => (words += data))
   const [code] = await once(second, 'exit')
