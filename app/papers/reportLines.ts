@@ -1,8 +1,8 @@
-import Papa from 'papaparse'
 import { TRAVEL_MM_PER_MINUTE } from '~~/core/floor'
 import { rateInWords } from '~~/core/progress'
 import { formatLength, inches, round, type LengthUnit } from '~~/core/units'
 import type { ReportRow } from '~~/contract/progress'
+import { writeCsv } from './csv'
 
 /** Below this many coupons a rate is not told. Common practice. */
 const FEW = 5
@@ -27,39 +27,36 @@ export const ratesInWords = ({ rates }: ReportRow): { element: string; words: st
  */
 export function reportCsv(rows: readonly ReportRow[], unit: LengthUnit): string {
   const elements = [...new Set(rows.flatMap(row => row.rates.map(rate => rate.element)))]
-  return Papa.unparse(
-    {
-      fields: [
-        'Student',
-        'Hand',
-        'Start date',
-        'Class days',
-        'In the booth, h',
-        'First coupon',
-        'Last coupon',
-        'Coupons',
-        unit === 'in' ? 'Welded, ft' : 'Welded, m',
-        'Arc time reckoned, h',
-        'Rungs signed off',
-        'Working on',
-        ...elements,
-      ],
-      data: rows.map(row => [
-        row.student.name,
-        row.student.hand,
-        row.student.startDate,
-        row.days,
-        boothHours(row.boothMinutes),
-        row.firstDay ?? '',
-        row.lastDay ?? '',
-        row.coupons,
-        unit === 'in' ? round(row.weldedMm / inches(12), 0) : round(row.weldedMm / 1000, 1),
-        arcHours(row.weldedMm),
-        row.signedOff.map(one => one.rung).join('; '),
-        row.current ?? '',
-        ...elements.map(element => ratesInWords(row).find(one => one.element === element)?.words ?? ''),
-      ]),
-    },
-    { escapeFormulae: true },
-  )
+  return writeCsv({
+    fields: [
+      'Student',
+      'Hand',
+      'Start date',
+      'Class days',
+      'In the booth, h',
+      'First coupon',
+      'Last coupon',
+      'Coupons',
+      unit === 'in' ? 'Welded, ft' : 'Welded, m',
+      'Arc time reckoned, h',
+      'Rungs signed off',
+      'Working on',
+      ...elements,
+    ],
+    data: rows.map(row => [
+      row.student.name,
+      row.student.hand,
+      row.student.startDate,
+      row.days,
+      boothHours(row.boothMinutes),
+      row.firstDay ?? '',
+      row.lastDay ?? '',
+      row.coupons,
+      unit === 'in' ? round(row.weldedMm / inches(12), 0) : round(row.weldedMm / 1000, 1),
+      arcHours(row.weldedMm),
+      row.signedOff.map(one => one.rung).join('; '),
+      row.current ?? '',
+      ...elements.map(element => ratesInWords(row).find(one => one.element === element)?.words ?? ''),
+    ]),
+  })
 }

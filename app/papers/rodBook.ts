@@ -1,12 +1,12 @@
-import Papa from 'papaparse'
 import type { RodRoom, RodsUsed } from '~~/contract/rodRoom'
 import { rodSizeOf } from '~~/core/trade'
 import { BOOK_COLUMNS, KIND_NAMES, STUB_COLUMNS, type BookColumn } from './bookColumns'
 import { LOT_COLUMNS, type LotColumn } from './lotColumns'
+import { writeCsv } from './csv'
 
 /** Lots with what lies there, as a spreadsheet takes them, and as they come in again. */
 export const lotsCsv = ({ lots, stock }: RodRoom): string =>
-  Papa.unparse(
+  writeCsv(
     lots.map(lot => {
       const said: Readonly<Record<LotColumn, string | number>> = {
         classification: lot.classification,
@@ -40,7 +40,7 @@ export function bookCsv({ lots, stock, movements, names }: Book): string {
     after.set(id, there.get(lotId) ?? 0)
     there.set(lotId, (there.get(lotId) ?? 0) - rods)
   }
-  return Papa.unparse(
+  return writeCsv(
     movements.map(line => {
       const lot = lotOf.get(line.lotId)
       const said: Readonly<Record<BookColumn, string | number>> = {

@@ -1,5 +1,6 @@
 import { isValid, parse } from 'date-fns'
 import Papa from 'papaparse'
+import { readCell } from '~/papers/csv'
 import { ValidationError } from 'yup'
 import { rosterImportSchema, type RosterImport } from '~~/contract/people'
 import { plainHeading } from '~/composables/listFile'
@@ -44,7 +45,7 @@ const fieldCalled = (heading: string): RosterField | null =>
  */
 export function readTable(text: string): RosterTable | null {
   const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, '').trim(), { skipEmptyLines: 'greedy' })
-  const [first = [], ...rest] = data.map(row => row.map(cell => cell.trim()))
+  const [first = [], ...rest] = data.map(row => row.map(cell => readCell(cell.trim())))
   const width = Math.max(0, ...data.map(row => row.length))
   const wide = (row: readonly string[]) => Array.from({ length: width }, (_, n) => row[n] ?? '')
   const headed = first.some(fieldCalled)

@@ -1,4 +1,5 @@
 import Papa from 'papaparse'
+import { readCell } from '~/papers/csv'
 import { ELECTRODES, ROD_SIZES } from '~~/core/trade'
 import { plainHeading } from '~/composables/listFile'
 
@@ -27,7 +28,7 @@ export function listRows<Column extends string>(
     if (column && !headings.has(column)) headings.set(column, heading)
   }
   if (!headings.has(needs) || data.length === 0) return null
-  return data.map(row => column => (row[headings.get(column) ?? ''] ?? '').trim())
+  return data.map(row => column => readCell((row[headings.get(column) ?? ''] ?? '').trim()))
 }
 
 /** No rod is of it. */
