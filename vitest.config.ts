@@ -21,6 +21,9 @@ export default defineConfig({
         test: {
           name: 'server',
           include: ['tests/server/*.test.ts'],
+          setupFiles: ['tests/server/ownSchool.ts'],
+          // Each file begins from its own state: any order will do, and each run tries another.
+          sequence: { shuffle: { files: true, tests: false } },
           fileParallelism: false,
           testTimeout: 30_000,
           hookTimeout: 60_000,

@@ -12,6 +12,9 @@ import { serve } from './serve.mjs'
 const [wanted = 'all', ...files] = process.argv.slice(2)
 const asked = kind => wanted === 'all' || wanted === kind
 const counts = { passed: 0, failed: 0 }
+/** What took how long, ms. */
+const took = []
+const SLOWEST = 20
 
 /** A check that passes or fails as a whole, like lint. */
 async function check(what, work) {
@@ -47,6 +50,8 @@ async function vitest(project, env = {}) {
   )
   const result = await readFile(report, 'utf8').then(JSON.parse, () => null)
   counts.passed += result?.numPassedTests ?? 0
+  for (const { assertionResults } of result?.testResults ?? [])
+    for (const { fullName, duration } of assertionResults) took.push([duration ?? 0, `${project}: ${fullName}`])
   // A file whose preparation fails skips its tests: none of them failed, and none was run.
   const broken = ({ status, assertionResults }) =>
     status === 'failed' && !assertionResults.some(one => one.status === 'failed')
@@ -106,5 +111,8 @@ await main(async () => {
   counts.failed++
 })
 if (process.exitCode) counts.failed++
+took.sort(([a], [b]) => b - a)
+console.log(`\nThe slowest ${SLOWEST}`)
+for (const [ms, what] of took.slice(0, SLOWEST)) console.log(`  ${(ms / 1000).toFixed(1).padStart(6)} s  ${what}`)
 console.log(`\n${counts.passed} passed, ${counts.failed} failed`)
 if (counts.failed > 0) process.exitCode = 1

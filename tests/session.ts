@@ -8,14 +8,22 @@ export interface Answer<T = Record<string, unknown>> {
 }
 
 export class Visitor {
-  private cookie = ''
+  private readonly jar = new Map<string, string>()
 
   /** @param address the server that is asked: one of several over the same database */
   constructor(public address = ADDRESS) {}
 
+  /** The cookies that it was given. */
+  get cookies(): { name: string; value: string }[] {
+    return [...this.jar].map(([name, value]) => ({ name, value }))
+  }
+
   /** What a browser would send with every request. */
   get headers(): Record<string, string> {
-    return { origin: this.address, ...(this.cookie ? { cookie: this.cookie } : {}) }
+    return {
+      origin: this.address,
+      ...(this.jar.size > 0 ? { cookie: [...this.jar].map(([name, value]) => `${name}=${value}`).join('; ') } : {}),
+    }
   }
 
   async ask<T = Record<string, unknown>>(
@@ -33,8 +41,10 @@ export class Visitor {
       },
       body: body === undefined ? undefined : typeof body === 'string' ? body : JSON.stringify(body),
     })
-    const set = response.headers.getSetCookie()[0]
-    if (set) this.cookie = set.split(';')[0]!
+    for (const set of response.headers.getSetCookie()) {
+      const [, name, value] = /^([^=]+)=([^;]*)/.exec(set)!
+      this.jar.set(name!, value!)
+    }
     const text = await response.text()
     const type = response.headers.get('content-type') ?? ''
     return { status: response.status, type, body: (type.includes('json') && text ? JSON.parse(text) : text) as T }
@@ -42,7 +52,7 @@ export class Visitor {
 
   /** Comes with the session of another visitor: the same browser at another server. */
   takeCookie(of: Visitor): void {
-    this.cookie = of.cookie
+    for (const [name, value] of of.jar) this.jar.set(name, value)
   }
 
   async signIn(username: string, password = PASSWORD): Promise<this> {

@@ -3,6 +3,7 @@ import { defineStore } from 'pinia'
 import type { Me, OwnPassword, SchoolPlace, SchoolState } from '~~/contract/people'
 import type { Welcome } from '~~/contract/record'
 import type { SignIn } from '~~/contract/signIns'
+import type { HandedTablet } from '~~/contract/tablets'
 import { setShopClock } from '~/composables/shopClock'
 import { reach } from '~/sync/reach'
 import { touchedBefore } from './lastTouch'
@@ -102,6 +103,10 @@ export const useSession = defineStore('session', () => {
   /** Signs out of one other place. */
   const endSignIn = (id: string) => request<undefined>('DELETE', `/api/sessions/${id}`)
 
+  /** Tablets that are in students' hands, and the end of one. */
+  const tablets = () => request<HandedTablet[]>('GET', '/api/tablets')
+  const endTablet = (id: string) => request<undefined>('DELETE', `/api/tablets/${id}`)
+
   const schoolState = () => request<SchoolState>('GET', '/api/school')
 
   /** Changes one's own password; every other device is signed out. @throws RequestFailure */
@@ -136,6 +141,8 @@ export const useSession = defineStore('session', () => {
     changePassword,
     signIns,
     endSignIn,
+    tablets,
+    endTablet,
     signOutIdle,
     setClock,
     schoolState,

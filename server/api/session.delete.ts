@@ -1,9 +1,11 @@
 import { anyone } from '../http/access'
 import { defineRoute } from '../http/defineRoute'
+import { endTablet } from '../store/tablets'
 import { endSignIn } from '../store/signIns'
 
 export default defineRoute({ who: anyone, did: 'signed out' }, async ({ event }) => {
-  const { user } = await getUserSession(event)
+  const { user, kiosk } = await getUserSession(event)
   if (user?.signIn) await endSignIn(user.id, user.signIn)
+  if (kiosk) await endTablet(kiosk.tabletId)
   await clearUserSession(event)
 })

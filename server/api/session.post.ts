@@ -10,35 +10,58 @@ import { refuse } from '../http/refuse'
 import { tooManyTries } from '../http/tooManyTries'
 import { findForSignIn } from '../store/accounts'
 import { useRecoveryCode, useStep } from '../store/oneTimeCodes'
-import { giveSharedBack, giveTurnBack, passwordSubjects, takeTurn } from '../store/turns'
+import { knowDevice, knowsDevice } from '../store/knownDevices'
+import { giveSharedBack, giveTurnBack, knownDeviceSubjects, passwordSubjects, takeTurn } from '../store/turns'
+import { isConsoleCode, useWayIn } from '../store/waysIn'
+import { deviceIdOf, giveDeviceId } from '../http/deviceId'
+import { deviceOf } from '../http/deviceOf'
+import type { H3Event } from 'h3'
 import { hashPassword, verifyPassword } from '../http/passwords'
 
 /** Verified when there is no such account, or its provider lets it in: the answer takes as long either way. */
-const NOBODY = hashPassword('no account has this password')
+const NO_ACCOUNT = hashPassword('no account has this password')
+
+type Found = NonNullable<Awaited<ReturnType<typeof findForSignIn>>>
 
 export default defineRoute(
   { who: anyone, did: 'signed in', takes: signInSchema },
   async ({ body: { username, password, code }, event }): Promise<Me> => {
-    const subjects = passwordSubjects(username, addressOf(event))
-    const wait = await takeTurn(subjects)
-    if (wait > 0) throw tooManyTries(event, wait, 'ask a lead instructor for a new password')
     const found = await findForSignIn(username)
-    const right = await verifyPassword(found?.passwordHash || (await NOBODY), password)
-    // The name is not logged: whoever is in a hurry types the password there.
-    if (!found || !right) {
-      log.warn({ requestId: event.context.requestId, account: found?.me.id }, 'sign-in failed')
-      throw refuse(401, 'Not signed in', 'User name and password do not match.')
-    }
-    if (found.codeSecret !== null && !code) {
-      await giveSharedBack(subjects)
-      throw codeRefused('Type the six digits that your phone shows, or a recovery code')
-    }
-    if (found.codeSecret !== null) await mustHaveCode(found.me.id, found.codeSecret, code!)
-    await giveTurnBack(subjects)
-    await beginSession(event, { user: found.user })
-    return found.me
+    const byConsole = found !== null && isConsoleCode(password) && (await useWayIn(found.me.id, password))
+    if (!byConsole) await mustBeRight(event, found, { username, password, code })
+    await knowDevice(found!.me.id, giveDeviceId(event), deviceOf(event))
+    await beginSession(event, { user: found!.user })
+    return found!.me
   },
 )
+
+interface Said {
+  readonly username: string
+  readonly password: string
+  readonly code: string | undefined
+}
+
+/** @throws 401, 429 unless password and code are right, and it is this device's turn to try */
+async function mustBeRight(event: H3Event, found: Found | null, { username, password, code }: Said): Promise<void> {
+  const deviceId = deviceIdOf(event)
+  const isKnown = found !== null && deviceId !== null && (await knowsDevice(found.me.id, deviceId))
+  const subjects = isKnown ? knownDeviceSubjects(found.me.id, deviceId) : passwordSubjects(username, addressOf(event))
+  const wait = await takeTurn(subjects)
+  if (wait > 0) throw tooManyTries(event, wait, 'ask a lead instructor for a new password')
+  const kept = found?.passwordHash || (await NO_ACCOUNT)
+  const right = await verifyPassword(kept, password, isKnown ? 'known' : 'stranger')
+  // The name is not logged: whoever is in a hurry types the password there.
+  if (!found || !right) {
+    log.warn({ requestId: event.context.requestId, account: found?.me.id }, 'sign-in failed')
+    throw refuse(401, 'Not signed in', 'User name and password do not match.')
+  }
+  if (found.codeSecret !== null && !code) {
+    await giveSharedBack(subjects)
+    throw codeRefused('Type the six digits that your phone shows, or a recovery code')
+  }
+  if (found.codeSecret !== null) await mustHaveCode(found.me.id, found.codeSecret, code!)
+  await giveTurnBack(subjects)
+}
 
 /** A code of now that was not used yet, or a recovery code. The turn is spent until it is right. */
 async function mustHaveCode(accountId: string, secret: string, code: string): Promise<void> {

@@ -2,6 +2,8 @@ import type { H3Event } from 'h3'
 import type { Me } from '../../contract/people'
 import { findMe } from '../store/accounts'
 import { seeSignIn } from '../store/signIns'
+import { isUuid } from './isUuid'
+import { keepLook } from './keepTrail'
 import { refuse } from './refuse'
 import { somebodyActs } from './somebodyActs'
 
@@ -73,6 +75,13 @@ export async function lead(event: H3Event): Promise<Me> {
 export async function recordOf(event: H3Event, studentId: string): Promise<Me> {
   const me = await signedIn(event)
   mustSeeRecordOf(me, studentId)
+  return me
+}
+
+/** As `recordOf`, and the trail says that somebody else than the student looked. */
+export async function lookerInto(event: H3Event, studentId: string): Promise<Me> {
+  const me = await recordOf(event, studentId)
+  if (me.role !== 'student' && isUuid(studentId)) await keepLook(event, studentId)
   return me
 }
 

@@ -1,5 +1,5 @@
 import { getRouterParam, type H3Event } from 'h3'
-import { addToTrail, type Doer } from '../store/trail'
+import { addLookToTrail, addToTrail, type Doer } from '../store/trail'
 import { isUuid } from './isUuid'
 import { log } from './log'
 
@@ -39,11 +39,24 @@ export async function keepTrail(
     did,
   )
   const ofStudent = event.path.startsWith('/api/students/') ? subjectId : null
-  await addToTrail({
-    ...doer,
-    did,
-    subjectId,
-    studentId: ofStudent ?? studentIn(body) ?? studentIn(answer),
-    at: new Date(),
-  })
+  const deed = { ...doer, did, subjectId, studentId: ofStudent ?? studentIn(body) ?? studentIn(answer), at: new Date() }
+  // It is done: that its line cannot be written is the school's to know of, and no reason to say that it was not.
+  await addToTrail(deed).catch((error: unknown) =>
+    log.error({ requestId: event.context.requestId, did, subject: subjectId, err: error }, 'no line in the trail'),
+  )
+}
+
+/** What a look at any part of a student's record is called in the trail. */
+const LOOKED = 'looked into the record'
+
+/** Notes that somebody of the staff looks into a student's record: once in a while, not for each of its parts. */
+export async function keepLook(event: H3Event, studentId: string): Promise<void> {
+  const { accountId } = await doerOf(event)
+  if (!accountId) return
+  await addLookToTrail({ accountId, studentId, did: LOOKED, at: new Date() }).catch((error: unknown) =>
+    log.error(
+      { requestId: event.context.requestId, did: LOOKED, subject: studentId, err: error },
+      'no line in the trail',
+    ),
+  )
 }

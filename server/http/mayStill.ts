@@ -9,6 +9,7 @@ import { inAddress, mustTeach } from './mustTeach'
  */
 export async function mayStill(event: H3Event, who: Admits<unknown>, word: string, id: string): Promise<boolean> {
   event.context.me = undefined
+  event.context.tablet = undefined
   try {
     await who(event, id)
     await mustTeach(event, inAddress(word, id))

@@ -1,33 +1,22 @@
 import type { H3Event } from 'h3'
-import { isOfSection, sectionOf, type OfSection } from '../store/sectionOf'
+import { isOfSection, sectionsOf } from '../store/sectionOf'
 import { whoever } from './access'
 import { isUuid } from './isUuid'
 import { refuse } from './refuse'
 
-/** Something that is of a section, by its id. */
-type Thing = readonly [what: OfSection, id: string]
-
-/** Fields of a body that name what is of a section. */
-const NAMED: readonly (readonly [field: string, what: OfSection])[] = [
-  ['sectionId', 'section'],
-  ['studentId', 'student'],
-  ['couponId', 'coupon'],
-]
-
 /** What stands in an address, by the word that a route has for it. */
-export const inAddress = (word: string, id: string): Thing[] => (isOfSection(word) && isUuid(id) ? [[word, id]] : [])
+export const inAddress = (word: string, id: string): string[] => (isOfSection(word) && isUuid(id) ? [id] : [])
 
-/** What a body names, in itself and in the document that it carries. */
-export function inBody(body: unknown): Thing[] {
-  const parts = [body, (body as { document?: unknown } | undefined)?.document] as (
-    Record<string, unknown> | undefined
-  )[]
-  return parts.flatMap(part =>
-    NAMED.flatMap(([field, what]): Thing[] => {
-      const id = part?.[field]
-      return typeof id === 'string' && isUuid(id) ? [[what, id]] : []
-    }),
-  )
+/** Every id that a body holds, wherever in it and under whatever name: a list is no way round. */
+export function inBody(body: unknown): string[] {
+  const ids = new Set<string>()
+  const open: unknown[] = [body]
+  while (open.length > 0) {
+    const value = open.pop()
+    if (typeof value === 'string' && isUuid(value)) ids.add(value)
+    else if (typeof value === 'object' && value !== null) open.push(...Object.values(value))
+  }
+  return [...ids]
 }
 
 /**
@@ -35,12 +24,10 @@ export function inBody(body: unknown): Thing[] {
  * lists are cut to what is taught where they are made.
  * @throws 403
  */
-export async function mustTeach(event: H3Event, things: readonly Thing[]): Promise<void> {
-  const taught = things.length > 0 ? (await whoever(event))?.sectionIds : null
+export async function mustTeach(event: H3Event, ids: readonly string[]): Promise<void> {
+  const taught = ids.length > 0 ? (await whoever(event))?.sectionIds : null
   if (!taught) return
-  for (const [what, id] of things) {
-    const section = await sectionOf(what, id)
-    if (section !== null && !taught.includes(section))
-      throw refuse(403, 'Not your section', 'This is of a section that you do not teach. A lead can add it for you.')
-  }
+  const sections = await sectionsOf(ids)
+  if (sections.some(section => !taught.includes(section)))
+    throw refuse(403, 'Not your section', 'This is of a section that you do not teach. A lead can add it for you.')
 }

@@ -1,14 +1,19 @@
 import type { H3Event } from 'h3'
 import { isStudentOf } from '../store/studentCodes'
+import { silentFrom } from '../store/signIns'
+import { tabletTurn } from '../store/tablets'
 import type { Student } from '../../contract/people'
 import type { Reader } from '../store/blindReadings'
 import { whoever } from './access'
+import { doneAt, doneByStudent } from './doneAt'
 import { refuse } from './refuse'
 
 /** A tablet in students' hands: whose section, which tablet, and who reads at it, under which number. */
 export interface TabletSession {
   readonly sectionId: string
   readonly tabletId: string
+  /** Counts who has read at it: a session of an earlier turn is over. */
+  readonly turn: number
   readonly student: { readonly id: string; readonly number: number } | null
 }
 
@@ -19,10 +24,26 @@ declare module '#auth-utils' {
   }
 }
 
+declare module 'h3' {
+  interface H3EventContext {
+    /** Which tablet it is, once it was looked up for this request. */
+    tablet?: Promise<TabletSession | null>
+  }
+}
+
+/** The tablet that asks, where it is out still; looked up anew at each request: one that was put out is out at once. */
+function tabletAt(event: H3Event): Promise<TabletSession | null> {
+  event.context.tablet ??= getUserSession(event).then(async ({ kiosk }) => {
+    const turn = kiosk?.tabletId ? await tabletTurn(kiosk.tabletId) : null
+    return kiosk && turn === kiosk.turn ? kiosk : null
+  })
+  return event.context.tablet
+}
+
 /** The tablet this is. */
 export async function tablet(event: H3Event): Promise<TabletSession> {
-  const { kiosk } = await getUserSession(event)
-  if (!kiosk?.tabletId) throw refuse(401, 'No tablet', 'An instructor hands the tablet over first.')
+  const kiosk = await tabletAt(event)
+  if (!kiosk) throw refuse(401, 'No tablet', 'An instructor hands the tablet over first.')
   return kiosk
 }
 
@@ -32,7 +53,7 @@ export const readerAt = async ({ student, sectionId }: TabletSession): Promise<s
 
 /** Whoever reads a coupon blind: a student at the tablet or by an own account, or an instructor. */
 export async function reader(event: H3Event): Promise<Reader> {
-  const { kiosk } = await getUserSession(event)
+  const kiosk = await tabletAt(event)
   const atTablet = kiosk?.student ? await readerAt(kiosk) : null
   if (atTablet) return { kind: 'student', id: atTablet }
   const me = await whoever(event)
@@ -57,25 +78,32 @@ export async function studentReader(event: H3Event): Promise<string> {
 /** Whoever may say that a student's coupon is ready: staff, the student, or the tablet of the student's section. */
 export interface Hand {
   readonly saidBy: 'student' | 'instructor'
+  /** When what this request asks for was done, as far as that one is believed. */
+  readonly doneAt: () => Promise<Date>
   /** Refuses a student who is not theirs to speak for. */
   readonly speaksFor: (student: Pick<Student, 'id' | 'sectionId'>) => void
 }
 
 /** The hand that a request comes from. */
 export async function hand(event: H3Event): Promise<Hand> {
-  const { kiosk } = await getUserSession(event)
+  const kiosk = await tabletAt(event)
   const me = await whoever(event)
   const mayNot = refuse(403, 'Not yours', 'You may speak for yourself only.')
   if (me)
     return {
       saidBy: me.role === 'student' ? 'student' : 'instructor',
+      doneAt: async () =>
+        me.role === 'student'
+          ? doneByStudent(event, await silentFrom({ signIn: (await getUserSession(event)).user!.signIn }))
+          : doneAt(event),
       speaksFor: ({ id }) => {
         if (me.role === 'student' && me.studentId !== id) throw mayNot
       },
     }
-  if (!kiosk?.tabletId) throw refuse(401, 'Signed out', 'Sign in first.')
+  if (!kiosk) throw refuse(401, 'Signed out', 'Sign in first.')
   return {
     saidBy: 'student',
+    doneAt: async () => doneByStudent(event, await silentFrom({ tablet: kiosk.tabletId })),
     speaksFor: ({ sectionId }) => {
       if (sectionId !== kiosk.sectionId) throw mayNot
     },
@@ -84,10 +112,10 @@ export async function hand(event: H3Event): Promise<Hand> {
 
 /** Whoever may look at a section's queue: staff, and the tablet that was handed to the section. */
 export async function onFloor(event: H3Event, sectionId: string): Promise<null> {
-  const { kiosk } = await getUserSession(event)
+  const kiosk = await tabletAt(event)
   const me = await whoever(event)
   if (me && me.role !== 'student') return null
-  if (!me && kiosk?.tabletId && kiosk.sectionId === sectionId) return null
+  if (!me && kiosk?.sectionId === sectionId) return null
   throw me || kiosk
     ? refuse(403, 'Not yours to see', 'Only instructors may do this.')
     : refuse(401, 'Signed out', 'Sign in first.')

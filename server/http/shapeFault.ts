@@ -5,15 +5,15 @@ const MOST_DEPTH = 16
 const MOST_ITEMS = 2_000
 const MOST_KEYS = 300
 const MOST_CHARACTERS = 20_000
-/** The longest name of a field, or id that something is kept under, is of 36 characters. */
-const LONGEST_NAME = 64
+/** The longest name of a field, or word that something is kept under, is of some hundred characters. */
+const LONGEST_NAME = 200
 /** All values of a document together: a coupon of two thousand marks has some eighteen thousand. */
 const MOST_VALUES = 40_000
 
 /** Names that mean something to the language itself. */
 const NOT_A_NAME = new Set([...Object.getOwnPropertyNames(Object.prototype), 'prototype', 'toJSON'])
-/** What names of fields, and ids, are written in; other signs are for texts. */
-const A_NAME = /^[\w .:/-]+$/
+/** What no name is written with: signs that cannot be shown. */
+const UNSHOWN = /\p{Cc}|\p{Cs}/u
 /** Half of a sign of two halves: no database keeps it. */
 const LONE_SURROGATE = /[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/
 
@@ -44,7 +44,7 @@ export function shapeFault(root: unknown): FieldError | null {
 
 function nameFault(name: string): string | null {
   if (name.length > LONGEST_NAME) return `“${name.slice(0, 20)}…” is not a field`
-  if (!A_NAME.test(name)) return 'A name of a field holds letters, digits and dashes'
+  if (name === '' || UNSHOWN.test(name)) return 'A name of a field holds characters that can be shown'
   return NOT_A_NAME.has(name) ? `“${name}” is not a field` : null
 }
 

@@ -89,6 +89,18 @@ export async function keepBlindReading(
   return row ? toReading(row) : null
 }
 
+/** How many readings a student handed in within a day, of other coupons that no instructor has read. */
+export async function readingsInHand(studentId: string, couponId: string): Promise<number> {
+  const [row] = await rows<{ n: number }>(
+    database(),
+    `SELECT COUNT(DISTINCT coupon_id) AS n FROM blind_reading WHERE reader_id = ? AND coupon_id <> ?
+      AND made_at > UTC_TIMESTAMP(3) - INTERVAL 1 DAY
+      AND NOT EXISTS (SELECT 1 FROM coupon WHERE coupon.id = blind_reading.coupon_id)`,
+    [studentId, couponId],
+  )
+  return row!.n
+}
+
 /** Readings of a coupon, oldest first. */
 export async function blindReadingsOf(couponId: string): Promise<BlindReading[]> {
   return (
@@ -157,11 +169,12 @@ export async function openToRead(studentId: string, today: ClassDay): Promise<Op
     class_day: string
     saved_at: string
     document: unknown
+    seen: number
     stages: string | null
   }>(
     database(),
     `
-    SELECT coupon.id, coupon.class_day, coupon.saved_at, coupon.document, (
+    SELECT coupon.id, coupon.class_day, coupon.saved_at, coupon.document, student_saw_at IS NOT NULL AS seen, (
       SELECT GROUP_CONCAT(stage) FROM blind_reading WHERE blind_reading.coupon_id = coupon.id
         AND reader_id = coupon.student_id) AS stages
     FROM coupon WHERE student_id = ? ORDER BY class_day DESC, id DESC LIMIT ${MOST_OPEN}`,
@@ -174,6 +187,7 @@ export async function openToRead(studentId: string, today: ClassDay): Promise<Op
     document: fromJson<CouponDocument>(row.document),
     read: (row.stages?.split(',') ?? []) as Stage[],
     own: false,
+    seen: row.seen === 1,
   }))
   const unread = await rows<{ coupon_id: string; class_day: string; made_at: string; document: unknown }>(
     database(),
@@ -193,13 +207,14 @@ export async function openToRead(studentId: string, today: ClassDay): Promise<Op
     document: fromJson<CouponDocument>(row.document),
     read: ['before chipping'] as Stage[],
     own: true,
+    seen: false,
   }))
   return {
     student,
     next: coupons[0] ? runAgain(coupons[0].document) : null,
     coupons: [...inHand, ...coupons]
-      .filter(({ classDay, read }) => classDay >= since && !read.includes('after chipping'))
-      .map(({ own, ...coupon }) => ({ ...coupon, document: (own ? ownCopy : blindCopy)(coupon.document) })),
+      .filter(({ classDay, read, seen }) => classDay >= since && !seen && !read.includes('after chipping'))
+      .map(({ own, seen: _, ...coupon }) => ({ ...coupon, document: (own ? ownCopy : blindCopy)(coupon.document) })),
   }
 }
 
@@ -215,7 +230,9 @@ export async function readersAgreement(me: Pick<Me, 'id' | 'sectionIds'>): Promi
     SELECT saver.name AS first, reader.name AS second, blind_reading.document AS reading, coupon.document AS reference
     FROM blind_reading JOIN coupon ON coupon.id = blind_reading.coupon_id
       JOIN account AS saver ON saver.id = coupon.saved_by JOIN account AS reader ON reader.id = reader_id
-    WHERE reader_kind = 'instructor' ORDER BY made_at DESC LIMIT ${MOST_PAIRED}`,
+      JOIN student ON student.id = coupon.student_id
+    WHERE reader_kind = 'instructor' AND ${sql} ORDER BY made_at DESC LIMIT ${MOST_PAIRED}`,
+    values,
   )
   const pairs = new Map<string, { first: string; second: string; tallies: Tally[] }>()
   for (const row of found) {

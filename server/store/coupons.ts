@@ -4,7 +4,7 @@ import type { CouponPage } from '../../contract/record'
 import type { HouseRules } from '../../core/house'
 import { writeCause } from './causes'
 import { testCriteria } from './criteria'
-import { database, fromJson, insertRow, rows, toIso, updateRow, type Queries } from './database'
+import { database, fromJson, insertRow, rows, run, toDateTime, toIso, updateRow, type Queries } from './database'
 import { surpriseAt, writeDerived } from './derived'
 import { rulesOf } from './houseRules'
 import { noteProgress } from './noteProgress'
@@ -45,6 +45,23 @@ function toSaved(row: CouponRow): SavedCoupon {
 export async function findCoupon(id: string, on: Queries = database()): Promise<SavedCoupon | null> {
   const [row] = await rows<CouponRow>(on, SELECT_COUPON, [id])
   return row ? toSaved(row) : null
+}
+
+/** A student has seen how own coupons were read: they are no longer read blind. */
+export async function noteSeenByStudent(ids: readonly string[]): Promise<void> {
+  if (ids.length === 0) return
+  await run(
+    database(),
+    `UPDATE coupon SET student_saw_at = UTC_TIMESTAMP(3)
+    WHERE student_saw_at IS NULL AND id IN (${ids.map(() => '?').join(', ')})`,
+    [...ids],
+  )
+}
+
+/** Whether its student has seen how a coupon was read. */
+export async function wasSeenByStudent(id: string): Promise<boolean> {
+  const found = await rows(database(), 'SELECT 1 FROM coupon WHERE id = ? AND student_saw_at IS NOT NULL', [id])
+  return found.length > 0
 }
 
 /** Whose account saved a coupon last; null when there is no such coupon. */
@@ -88,8 +105,9 @@ async function writeCoupon(
     ...(await writeDerived(on, id, document, rules, await testCriteria(on), before?.document.studentId ?? null)),
     ...rowOf(next),
   }
+  const readAt = by.doneAt ?? by.now
   if (before) await updateRow(on, 'coupon', id, row)
-  else await insertRow(on, 'coupon', { id, ...row })
+  else await insertRow(on, 'coupon', { id, ...row, read_at: toDateTime(readAt) })
   const formerly = before?.document.studentId ?? null
   const surprise = surpriseAt(document, rules)
   await writeCause(
@@ -102,7 +120,7 @@ async function writeCoupon(
   for (const studentId of new Set([document.studentId, formerly ?? document.studentId]))
     await noteProgress(on, studentId)
   // Last: a section's floor is one row, and nobody is to wait for it longer than need be.
-  if (!before) await endWait(on, document.studentId, by.now)
+  if (!before) await endWait(on, document.studentId, readAt)
   return { id, version, document, savedAt: by.now.toISOString(), savedBy: by.name }
 }
 

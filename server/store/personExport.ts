@@ -82,7 +82,7 @@ export async function exportPerson(studentId: string, now: Date): Promise<Person
     all('SELECT says, read_at, said_by FROM caution_read WHERE student_id = ? ORDER BY read_at, says', studentId),
     all('SELECT of_age_on, given_on, given_by FROM guardian_consent WHERE student_id = ?', studentId),
     all(
-      `SELECT classification, kind, rods, stubs, why, noted_by, noted_at
+      `SELECT classification, kind, rod_movement.rods, stubs, why, noted_by, noted_at
         FROM rod_movement JOIN rod_lot ON rod_lot.id = lot_id WHERE student_id = ? ORDER BY noted_at, rod_movement.id`,
       studentId,
     ),

@@ -39,7 +39,7 @@ export async function queueOf(sectionId: string, now: Date): Promise<FloorQueue>
     holdsIn(sectionId, now),
     rows<{ saved_by: string; saved_at: string }>(
       database(),
-      `SELECT coupon.saved_by, coupon.saved_at FROM coupon JOIN student ON student.id = coupon.student_id
+      `SELECT coupon.saved_by, COALESCE(coupon.read_at, coupon.saved_at) AS saved_at FROM coupon JOIN student ON student.id = coupon.student_id
       WHERE student.section_id = ? AND coupon.class_day = ?`,
       [sectionId, today],
     ),
@@ -122,13 +122,18 @@ export async function takeBackReady(id: string, studentId: string, now: Date): P
   })
 }
 
-/** A coupon of this student was read: nobody waits for it any more, and nobody holds it. */
-export async function endWait(on: Queries, studentId: string, now: Date): Promise<void> {
-  await run(on, "UPDATE waiting SET ended = ?, how = 'read' WHERE student_id = ? AND ended IS NULL", [
-    toDateTime(now),
+/**
+ * A coupon of this student was read: what was waited for until then is over, and who held it holds it no more. One that
+ * was said to be ready after that waits on.
+ */
+export async function endWait(on: Queries, studentId: string, readAt: Date): Promise<void> {
+  const then = toDateTime(readAt)
+  await run(on, "UPDATE waiting SET ended = ?, how = 'read' WHERE student_id = ? AND ended IS NULL AND since <= ?", [
+    then,
     studentId,
+    then,
   ])
-  await run(on, 'DELETE FROM reading_hold WHERE student_id = ?', [studentId])
+  await run(on, 'DELETE FROM reading_hold WHERE student_id = ? AND since <= ?', [studentId, then])
   await noteFloor(on, studentId)
 }
 

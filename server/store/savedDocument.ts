@@ -20,6 +20,8 @@ export interface Saver {
   readonly id: string
   readonly name: string
   readonly now: Date
+  /** When it was done, where that is not now: it waited to be sent. */
+  readonly doneAt?: Date
 }
 
 /** A document about to be written, as the version after the one it was edited from. */

@@ -1,24 +1,31 @@
-import { database, rows } from './database'
+import type { RowDataPacket } from 'mysql2/promise'
+import { database } from './database'
 
-/** What a section can be found from: the thing itself is in it, or the student whom it is about. */
-export type OfSection = keyof typeof SECTIONS
-
-/** A thing's sections, by its id. A thing that is not there is in none. */
+/**
+ * What is of a section, by the word that its routes have for it: the thing itself is in it, or the student whom it is
+ * about. A thing that is not there is in none.
+ */
 const SECTIONS = {
-  'section': 'SELECT id AS section_id FROM section WHERE id = ?',
-  'student': 'SELECT section_id FROM student WHERE id = ?',
-  'coupon': 'SELECT section_id FROM coupon JOIN student ON student.id = coupon.student_id WHERE coupon.id = ?',
-  'test': 'SELECT section_id FROM test_record JOIN student ON student.id = student_id WHERE test_record.id = ?',
-  'wait': 'SELECT section_id FROM waiting JOIN student ON student.id = waiting.student_id WHERE waiting.id = ?',
-  'demonstration': 'SELECT section_id FROM demonstration WHERE id = ?',
-  'remark': 'SELECT section_id FROM remark WHERE id = ?',
-  'sign-off': 'SELECT section_id FROM sign_off JOIN student ON student.id = student_id WHERE sign_off.id = ?',
+  'section': 'SELECT id AS section_id FROM section WHERE id IN (?)',
+  'student': 'SELECT section_id FROM student WHERE id IN (?)',
+  'coupon': 'SELECT section_id FROM coupon JOIN student ON student.id = coupon.student_id WHERE coupon.id IN (?)',
+  'test': 'SELECT section_id FROM test_record JOIN student ON student.id = student_id WHERE test_record.id IN (?)',
+  'wait': 'SELECT section_id FROM waiting JOIN student ON student.id = waiting.student_id WHERE waiting.id IN (?)',
+  'demonstration': 'SELECT section_id FROM demonstration WHERE id IN (?)',
+  'remark': 'SELECT section_id FROM remark WHERE id IN (?)',
+  'sign-off': 'SELECT section_id FROM sign_off JOIN student ON student.id = student_id WHERE sign_off.id IN (?)',
+  'tablet': 'SELECT section_id FROM tablet WHERE id IN (?)',
+  'handful': `SELECT section_id FROM rod_movement JOIN student ON student.id = student_id
+    WHERE rod_movement.id IN (?) OR rod_movement.handful_id IN (?)`,
 } as const
 
-export const isOfSection = (word: string): word is OfSection => word in SECTIONS
+export const isOfSection = (word: string): boolean => word in SECTIONS
 
-/** The section that a thing is of; null when there is no such thing. */
-export async function sectionOf(what: OfSection, id: string): Promise<string | null> {
-  const [row] = await rows<{ section_id: string }>(database(), SECTIONS[what], [id])
-  return row?.section_id ?? null
+const EVERYWHERE = Object.values(SECTIONS).join(' UNION ')
+
+/** The sections that things are of, whatever things they are. */
+export async function sectionsOf(ids: readonly string[]): Promise<string[]> {
+  const lists = Array.from(EVERYWHERE.matchAll(/\(\?\)/g), () => ids)
+  const [found] = await database().query<RowDataPacket[]>(EVERYWHERE, lists)
+  return found.map(row => String(row.section_id))
 }

@@ -4,6 +4,7 @@ import type { HouseRules } from '../../core/house'
 import { database, fromJson, insertMany, rows, run, type Queries } from './database'
 import { rulesOf } from './houseRules'
 import { moveSigns } from './tallies'
+import { within } from './within'
 
 interface CouponRow {
   id: string
@@ -125,13 +126,21 @@ export const signTallies = (studentId?: string): Promise<SignTally[]> =>
 export const leftAlone = (): Promise<SignTally[]> =>
   tallied("SELECT sign, NULL AS cause, seen, gone FROM sign_tally WHERE cause = '' AND seen > 0")
 
-/** What came of what each instructor told: how many signs it was told for, and how many went. The most told first. */
-export async function tellers(): Promise<{ name: string; seen: number; gone: number }[]> {
+/**
+ * What came of what each instructor told: how many signs it was told for, and how many went. The most told first.
+ * @param taught sections whose students may be told of; null for all
+ */
+export async function tellers(
+  taught: readonly string[] | null,
+): Promise<{ name: string; seen: number; gone: number }[]> {
+  const own = within('student.section_id', taught)
   const found = await rows<{ name: string; seen: number; gone: number }>(
     database(),
     `SELECT account.name, COUNT(*) AS seen, SUM(gone) AS gone FROM sign_course
-    JOIN account ON account.id = sign_course.told_by WHERE cause IS NOT NULL
+    JOIN account ON account.id = sign_course.told_by JOIN student ON student.id = sign_course.student_id
+    WHERE cause IS NOT NULL AND ${own.sql}
     GROUP BY account.id, account.name ORDER BY seen DESC, account.name`,
+    own.values,
   )
   return found.map(row => ({ name: row.name, seen: Number(row.seen), gone: Number(row.gone) }))
 }

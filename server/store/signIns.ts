@@ -57,5 +57,14 @@ export const endSignIn = async (accountId: string, id: string): Promise<boolean>
 
 /** Somebody acts at it now. */
 export async function seeSignIn(id: string): Promise<void> {
-  await run(database(), 'UPDATE sign_in SET seen_at = UTC_TIMESTAMP(3) WHERE id = ?', [id])
+  await run(database(), 'UPDATE sign_in SET silent_from = seen_at, seen_at = UTC_TIMESTAMP(3) WHERE id = ?', [id])
+}
+
+/** Since when a browser had not been heard of before it was heard of last; null where it has never been silent. */
+export async function silentFrom(of: { readonly signIn: string } | { readonly tablet: string }): Promise<Date | null> {
+  const [table, id] = 'signIn' in of ? (['sign_in', of.signIn] as const) : (['tablet', of.tablet] as const)
+  const [row] = await rows<{ at: string | null }>(database(), `SELECT silent_from AS at FROM ${table} WHERE id = ?`, [
+    id,
+  ])
+  return row?.at ? new Date(toIso(row.at)) : null
 }

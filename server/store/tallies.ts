@@ -3,8 +3,8 @@ import { database, inTransaction, rows, run, type Queries } from './database'
 /** What of the whole school is counted under, where each student has a count as well. */
 export const WHOLE_SCHOOL = ''
 
-/** A surprise as it is added up: to a millionth, so that a sum is the same in whatever order it was made. */
-const exact = (surprise: number) => surprise.toFixed(6)
+/** A surprise as it is added up: to twelve places, so that a sum is the same in whatever order it was made. */
+const exact = (surprise: number) => surprise.toFixed(12)
 
 /** A cause was said once more of a student's coupon, or once less. */
 export async function moveCause(
@@ -26,8 +26,10 @@ export async function moveSigns(on: Queries, couponId: string, by: 1 | -1): Prom
   await run(
     on,
     `INSERT INTO sign_tally (sign, cause, seen, gone)
-    SELECT sign, COALESCE(cause, ''), ?, ? * gone FROM sign_course WHERE coupon_id = ? ORDER BY sign
-    ON DUPLICATE KEY UPDATE seen = seen + VALUES(seen), gone = gone + VALUES(gone)`,
+    SELECT own.sign, COALESCE(own.cause, ''), ?, ? * own.gone FROM sign_course AS own
+    WHERE own.coupon_id = ? ORDER BY own.sign
+    ON DUPLICATE KEY UPDATE sign_tally.seen = sign_tally.seen + VALUES(seen),
+      sign_tally.gone = sign_tally.gone + VALUES(gone)`,
     [by, by, couponId],
   )
 }
@@ -37,9 +39,9 @@ const COUNTED: readonly { readonly table: string; readonly columns: string; read
   {
     table: 'cause_tally',
     columns: 'student_id, cause, said, surprise',
-    from: `SELECT who AS student_id, cause, COUNT(*) AS said, SUM(ROUND(surprise, 6)) AS surprise
-      FROM (SELECT CAST(student_id AS CHAR(36)) AS who, cause, surprise, said_at FROM cause_said
-        UNION ALL SELECT '', cause, surprise, said_at FROM cause_said) AS each_and_all
+    from: `SELECT who AS student_id, cause, COUNT(*) AS said, SUM(ROUND(surprise, 12)) AS surprise
+      FROM (SELECT CAST(student_id AS CHAR(36)) COLLATE utf8mb4_unicode_ci AS who, cause, surprise, said_at FROM cause_said
+        UNION ALL SELECT '' COLLATE utf8mb4_unicode_ci, cause, surprise, said_at FROM cause_said) AS each_and_all
       WHERE said_at > COALESCE((SELECT MAX(reset_at) FROM cause_reset), '1970-01-01') GROUP BY who, cause`,
   },
   {

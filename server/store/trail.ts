@@ -1,5 +1,5 @@
 import type { TrailPage } from '../../contract/trail'
-import { database, insertRow, rows, toDateTime, toIso } from './database'
+import { database, insertRow, rows, run, toDateTime, toIso } from './database'
 
 /** Who a request came from: an account, a student at a tablet, or a tablet that nobody reads at. */
 export interface Doer {
@@ -29,6 +29,26 @@ export async function addToTrail({ did, subjectId, studentId, at, ...doer }: Dee
     subject_id: subjectId,
     student_id: studentId,
   })
+}
+
+/** A look into a record is told anew after so long, minutes. */
+const TOLD_ANEW_MINUTES = 30
+
+/** Adds a line for a look into a record, unless that account's last look into it was told lately. */
+export async function addLookToTrail(look: {
+  readonly accountId: string
+  readonly studentId: string
+  readonly did: string
+  readonly at: Date
+}): Promise<void> {
+  const { accountId, studentId, did, at } = look
+  await run(
+    database(),
+    `INSERT INTO trail (at, account_id, did, subject_id, student_id)
+    SELECT ?, ?, ?, ?, ? FROM DUAL WHERE NOT EXISTS (SELECT 1 FROM trail WHERE student_id = ? AND account_id = ?
+      AND did = ? AND at > ? - INTERVAL ${TOLD_ANEW_MINUTES} MINUTE)`,
+    [toDateTime(at), accountId, did, studentId, studentId, studentId, accountId, did, toDateTime(at)],
+  )
 }
 
 interface LineRow {

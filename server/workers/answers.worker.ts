@@ -22,7 +22,7 @@ interface OnDay extends Of {
   readonly day: string
 }
 
-/** Answers that take more than a moment to reckon, each as the JSON that is sent; `null` where there is no such thing. */
+/** Answers that take more than a moment to reckon, each as the JSON that is sent; `null` where there is none. */
 const answer =
   <Asked>(work: (asked: Asked) => unknown) =>
   async (asked: Asked): Promise<string> =>

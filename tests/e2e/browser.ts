@@ -34,8 +34,8 @@ export async function signedIn(
   page.on('framenavigated', frame => heard.push(`at ${frame.url()}`))
   page.on('request', request => heard.push(`> ${request.url()}`))
   page.on('response', response => heard.push(`${response.status()} ${response.url()}`))
-  const [name, value] = (await new Visitor().signIn(username)).headers.cookie!.split('=', 2)
-  await context.addCookies([{ name: name!, value: value!, url: ADDRESS }])
+  const { cookies } = await new Visitor().signIn(username)
+  await context.addCookies(cookies.map(cookie => ({ ...cookie, url: ADDRESS })))
   // Once: a page may choose another.
   if (section)
     await context.addInitScript(id => {

@@ -24,6 +24,8 @@ beforeAll(async () => {
   ] as const)
     await school.lead.ask('POST', '/api/students', { ...fields, name, booth })
   page = await teaching(browser, 'tobias', section.id)
+  // The search has work to do, and a busy machine takes its time over it.
+  page.setDefaultTimeout(60_000)
 })
 afterAll(async () => {
   await browser?.close()

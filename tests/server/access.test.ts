@@ -48,6 +48,8 @@ const ROUTES: Readonly<Record<string, Who>> = {
   'DELETE /api/sessions/[id]': 'anyone',
   'PUT /api/session/password': 'anyone',
   'GET /api/students/[id]/tests': 'own',
+  'GET /api/tablets': 'staff',
+  'DELETE /api/tablets/[id]': 'staff',
   'GET /api/tests': 'staff',
   'GET /api/recalibration': 'staff',
   'GET /api/causes/told': 'staff',

@@ -46,12 +46,12 @@ describe('the shape of what is sent', () => {
 })
 
 describe('a name that a stranger made up', () => {
-  it.each([65, 4_000, 500_000])('of %i letters is no field', length => {
+  it.each([201, 4_000, 500_000])('of %i letters is no field', length => {
     const fault = shapeFault({ document: { ['x'.repeat(length)]: 1 } })!
     expect(fault).toEqual({ path: 'document', message: '“xxxxxxxxxxxxxxxxxxxx…” is not a field' })
   })
-  it.each(['<b>', 'a\u0000b', 'a\ud800', 'a"b', ''])('%o is no field', name =>
-    expect(shapeFault({ [name]: 1 })?.message).toMatch(/letters, digits/),
+  it.each(['a\u0000b', 'a\ud800', 'a\u007f', ''])('%o is no field', name =>
+    expect(shapeFault({ [name]: 1 })?.message).toMatch(/can be shown/),
   )
   it.each(['studentId', 'flat-pad', '0190a0b0-0000-7000-8000-000000000000', 'over 2 in', '1/8'])(
     '%s may be one',

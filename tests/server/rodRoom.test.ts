@@ -204,7 +204,7 @@ describe('the book', () => {
     const answer = await write(lotId, said as Partial<SaidOfRods>)
     expect(answer.status).toBe(422)
     expect(JSON.stringify(answer.body.errors)).toContain(field.split('.').at(-1))
-    expect((await rods()).stock[lotId]).toBeUndefined()
+    expect((await rods()).stock[lotId]).toBe(0)
   })
 
   it('knows the lot and the student that it is about', async () => {
@@ -336,7 +336,7 @@ describe('what happened to rods, from a list', () => {
       { lotId, ...line() },
     ])
     expect([answer.status, new Set(wrongFields(answer))]).toEqual([422, new Set([field])])
-    expect(await stock(lotId)).toBeUndefined()
+    expect(await stock(lotId)).toBe(0)
   })
   it('two lists at once both come in whole', async () => {
     const lots = [await aLot({ makersLot: 'Listed 4' }), await aLot({ makersLot: 'Listed 5' })]

@@ -1,10 +1,16 @@
+import { readdirSync } from 'node:fs'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { isSchema, ValidationError, type Schema, type SchemaDescription } from 'yup'
 import { shapeFault } from '../../server/http/shapeFault'
 
-const modules = import.meta.glob<Record<string, unknown>>('../../contract/*.ts', { eager: true })
-const schemas = Object.entries(modules).flatMap(([file, exported]) =>
+const CONTRACT = new URL('../../contract/', import.meta.url)
+const modules = await Promise.all(
+  readdirSync(CONTRACT)
+    .filter(file => file.endsWith('.ts') && !file.endsWith('.test.ts'))
+    .map(async file => [file, (await import(new URL(file, CONTRACT).href)) as Record<string, unknown>] as const),
+)
+const schemas = modules.flatMap(([file, exported]) =>
   Object.entries(exported)
     .filter((one): one is [string, Schema] => isSchema(one[1]))
     .map(([name, schema]) => [`${file} ${name}`, schema] as const),

@@ -4,8 +4,8 @@ import { defineRoute } from '../../http/defineRoute'
 import { DOCUMENT_BYTES } from '../../http/readAs'
 import { reader } from '../../http/reader'
 import { notFound, refuse, wrongField } from '../../http/refuse'
-import { keepBlindReading, type Reader } from '../../store/blindReadings'
-import { findCoupon, savedBy } from '../../store/coupons'
+import { keepBlindReading, readingsInHand, type Reader } from '../../store/blindReadings'
+import { findCoupon, savedBy, wasSeenByStudent } from '../../store/coupons'
 
 /** Hands in a blind reading. The same again is one reading; it is not changed afterwards. */
 export default defineRoute(
@@ -26,6 +26,15 @@ export default defineRoute(
   },
 )
 
+/** Readings of coupons that no instructor has read as yet, that a student may have handed in in a day. */
+const MOST_IN_HAND = 24
+
+/** A student reads what lies in the hand: no more of it than a long day holds. */
+async function mayHandInMore(studentId: string, couponId: string): Promise<void> {
+  if ((await readingsInHand(studentId, couponId)) >= MOST_IN_HAND)
+    throw refuse(429, 'Enough for today', 'You have handed in as many readings as a day holds. Go on tomorrow.')
+}
+
 async function mayRead(
   reader: Reader,
   { couponId, document }: BlindReadingSave,
@@ -35,6 +44,9 @@ async function mayRead(
     throw wrongField('document.studentId', 'This is another student’s coupon')
   if (reader.kind === 'student') {
     if (document.studentId !== reader.id) throw refuse(403, 'Not yours to read', 'You may read your own coupons only.')
+    if (await wasSeenByStudent(couponId))
+      throw refuse(409, 'Seen already', 'You have seen how this coupon was read: it is not read blind any more.')
+    await mayHandInMore(reader.id, couponId)
     return
   }
   if (!reference) throw notFound('coupon')

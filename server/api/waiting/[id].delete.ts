@@ -1,4 +1,3 @@
-import { doneAt } from '../../http/doneAt'
 import { defineRoute } from '../../http/defineRoute'
 import { hand } from '../../http/reader'
 import { found } from '../../http/refuse'
@@ -6,8 +5,8 @@ import { takeBackReady, waiterOf } from '../../store/queue'
 import { findStudent } from '../../store/students'
 
 /** It is not ready after all. */
-export default defineRoute({ who: hand, id: 'wait' }, async ({ me, id, event }) => {
+export default defineRoute({ who: hand, id: 'wait', did: 'took back that a coupon is ready' }, async ({ me, id }) => {
   const studentId = found(await waiterOf(id), 'wait')
   me.speaksFor(found(await findStudent(studentId), 'student'))
-  await takeBackReady(id, studentId, doneAt(event))
+  await takeBackReady(id, studentId, await me.doneAt())
 })

@@ -1,5 +1,6 @@
 import { couponSaveSchema, type SavedCoupon } from '../../../../contract/coupon'
 import { staff } from '../../../http/access'
+import { doneAt } from '../../../http/doneAt'
 import { defineRoute } from '../../../http/defineRoute'
 import { log } from '../../../http/log'
 import { DOCUMENT_BYTES } from '../../../http/readAs'
@@ -21,7 +22,12 @@ export default defineRoute(
     ])
     if (!student) throw wrongField('document.studentId', 'There is no such student')
     if (!rules) throw wrongField('document.rulesVersion', 'There is no such version of the house rules')
-    const outcome = await saveCoupon(id, save, rules, { id: me.id, name: me.name, now: new Date() })
+    const outcome = await saveCoupon(id, save, rules, {
+      id: me.id,
+      name: me.name,
+      now: new Date(),
+      doneAt: doneAt(event),
+    })
     if ('saved' in outcome) {
       // The coupon is kept; what it says of progress is computed when it is looked at, where it cannot be now.
       const refreshed = refreshProgress(save.document.studentId, new Date(), fitInWorker).catch((error: unknown) =>

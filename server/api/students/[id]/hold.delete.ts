@@ -3,4 +3,4 @@ import { defineRoute } from '../../../http/defineRoute'
 import { letGo } from '../../../store/queue'
 
 /** The instructor has put this student's coupon aside. */
-export default defineRoute({ who: staff, id: 'student' }, ({ me, id }) => letGo(id, me.id))
+export default defineRoute({ who: staff, id: 'student', did: 'put a coupon aside' }, ({ me, id }) => letGo(id, me.id))

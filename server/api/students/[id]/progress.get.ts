@@ -1,8 +1,8 @@
 import { dearAnswer } from '../../../http/dearAnswer'
 import { defineRoute } from '../../../http/defineRoute'
-import { recordOf } from '../../../http/access'
+import { lookerInto } from '../../../http/access'
 
 /** Where a student stands: ladder, sign-offs, skill. */
-export default defineRoute({ who: recordOf, id: 'student' }, ({ event, me, id }) =>
+export default defineRoute({ who: lookerInto, id: 'student' }, ({ event, me, id }) =>
   dearAnswer(event, me, ['ofProgress', { id }], 'student'),
 )
