@@ -11,7 +11,13 @@ export default defineConfig({
         extends: true,
         test: {
           name: 'unit',
-          include: ['core/**/*.test.ts', 'contract/**/*.test.ts', 'app/**/*.test.ts', 'demo/**/*.test.ts'],
+          include: [
+            'core/**/*.test.ts',
+            'contract/**/*.test.ts',
+            'app/**/*.test.ts',
+            'demo/**/*.test.ts',
+            'tests/key/*.test.ts',
+          ],
           // Properties over thousands of coupons take their time on a busy machine.
           testTimeout: 60_000,
         },

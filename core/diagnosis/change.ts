@@ -1,11 +1,22 @@
-import { cardCase, cardCurrent, isPlate, passName, ticketWindow, type CouponDocument, type Pass } from '../coupon'
+import {
+  cardCase,
+  cardCurrent,
+  fitUpWanted,
+  isPipe,
+  isPlate,
+  passName,
+  ticketWindow,
+  type CouponDocument,
+  type Pass,
+} from '../coupon'
 import type { Between, HouseRules } from '../house'
-import { rodAngles, type RodAngles } from '../setup'
+import { edgesOff, rodAngles, type RodAngles } from '../setup'
 import { isFixedPipe, runAs } from '../trade'
 import { formatLength } from '../units'
 import type { Cause } from './causes'
 import { isLevel } from './level'
-import { passesOf, placeOf } from './place'
+import { runsDownUnfit } from './priors'
+import { passesOf, placeOf, type MarkedPlace } from './place'
 
 /** What the one change is said of: its cause, and the marks that speak for it. */
 export interface ChangeWanted {
@@ -27,7 +38,7 @@ export function changeFor(wanted: ChangeWanted, rules: HouseRules): string {
   const marks = document.marks.filter(mark => markIds.includes(mark.id))
   const place = placeOf(document, marks)
   if (cause.id === 'current high' || cause.id === 'current low') return currentChange(wanted, rules)
-  const said = words(cause, document, place.pass, rules)
+  const said = words(cause, document, place, rules)
   return place.says === null || NAMES_ITS_PLACE.has(cause.id) ? said : `${capital(place.says)}: ${lower(said)}`
 }
 
@@ -38,21 +49,29 @@ const capital = (text: string) => text[0]!.toUpperCase() + text.slice(1)
 const lower = (text: string) => text[0]!.toLowerCase() + text.slice(1)
 const degrees = ({ low, high }: Between) => (low === high ? `${low} degrees` : `${low} to ${high} degrees`)
 
-function words(cause: Cause, document: CouponDocument, pass: Pass | null, rules: HouseRules): string {
+function words(cause: Cause, document: CouponDocument, { pass, clock }: MarkedPlace, rules: HouseRules): string {
   const { ticket, piece } = document
   switch (cause.id) {
     case 'arc long':
       return `Close the arc to ${formatLength(rules.arcCores * (pass?.diameterMm ?? ticket.diameterMm), rules.unit)} at most`
     case 'travel angle':
+      if (clock === null && isFixedPipe(ticket.position) && isPipe(piece))
+        return `Keep the rod within ${Math.round(anglesOf(document, pass, rules).travel.high)} degrees of the pipe’s axis`
+      if (clock === 6) return 'Rod straight at the pipe’s axis as you pass it'
       return leanLess(anglesOf(document, pass, rules))
     case 'upright rod':
       return leanRight(anglesOf(document, pass, rules))
     case 'gap tight':
+      if (landIsHeavy(document)) return 'Grind the land thinner on the next one; the gap is right'
       return `Gauge the gap; ${lower(leanRight(anglesOf(document, pass, rules)))}; 5 A more if the land is right`
     case 'work angle':
       return tipUp(document, rules)
     case 'work angle high':
       return tipDown(document, rules)
+    case 'rod unfit':
+      return runsDownUnfit(document) ? 'Run it uphill: this rod is not made to be run down' : cause.change
+    case 'edge melts':
+      return piece.kind === 'lap' ? cause.change : 'Faster, with the arc on the seam: an edge melts before the middle'
     case 'plate hot':
       return document.beads.length > 1 ? cause.change : 'Let it cool before the next one'
     case 'not cleaned':
@@ -81,6 +100,13 @@ function words(cause: Cause, document: CouponDocument, pass: Pass | null, rules:
     default:
       return cause.change
   }
+}
+
+/** The gap was gauged right, and the land heavy: it is the land that kept the root from coming through. */
+function landIsHeavy({ fitUp, piece }: CouponDocument): boolean {
+  if (!fitUp) return false
+  const { gap, land } = edgesOff(fitUp, fitUpWanted(piece))
+  return land !== null && land > 1 && gap.tight <= 1
 }
 
 /** How the settings card has the rod held, for the pass that shows it, else for the last one. */

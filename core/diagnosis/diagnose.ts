@@ -1,11 +1,11 @@
 import { isPlate, type CouponDocument } from '../coupon'
 import { gradeCoupon } from '../grading'
 import type { HouseRules } from '../house'
-import { CAUSES, type Cause } from './causes'
+import { CAUSES, causeOf, type Cause } from './causes'
 import { changeFor } from './change'
 import { drillFor } from './drill'
 import { posterior, shows } from './network'
-import { NOTHING_KNOWN, priorsFor, type Known } from './priors'
+import { currentOff, NOTHING_KNOWN, priorsFor, type Known } from './priors'
 import { gainOf, takenAwayMore } from './gain'
 import { bestQuestion, type Question } from './question'
 import type { SeenSigns, Sign } from './sign'
@@ -45,10 +45,11 @@ export interface Diagnosis {
  * practice.
  */
 const CLEAR = { odds: 0.5, times: 1.5 } as const
-/** Under this no cause is singled out: nothing is changed for it. Common practice. */
-const SINGLED_OUT = 0.15
-/** Of several causes, none that is less likely than this is worth a word for when it comes again. Common practice. */
-const WORTH_A_WORD = 0.05
+/** Under this what would take away most is a guess on a guess: the likeliest is tried first. Common practice. */
+const WEAK = 0.1
+/** Machine first: a current outside its window that leads is put right before a hand is judged at it. */
+const isMachine = ({ cause, odds }: RankedCause) =>
+  odds > CLEAR.odds && (cause.id === 'current high' || cause.id === 'current low')
 /** A cause that mostly shows a sign: its absence speaks against it. */
 const MOSTLY = 0.4
 /** Beads of a pad that may be crooked or unlapped before nothing else can be read off it. */
@@ -81,7 +82,7 @@ export function diagnoseSigns(
   const setUp = CAUSES.findIndex(
     (cause, index) => (cause.id === 'polarity' || cause.id === 'rod unfit') && odds[index]! > 0.5,
   )
-  if (seen.signs.length === 0 && setUp < 0) return { ...nothing, nextRun: sameAgain(document, rules) }
+  if (seen.signs.length === 0 && setUp < 0) return { ...nothing, nextRun: nothingSeen(document, rules) }
   const crooked = unreadable(document, seen)
   if (crooked)
     return {
@@ -93,12 +94,14 @@ export function diagnoseSigns(
   const causes = rank(seen, odds)
   const [first, second] = causes
   if (!first) return { ...nothing, clear: false, nextRun: 'Same settings; watch the puddle and run one more' }
-  if (first.odds < SINGLED_OUT)
-    return { ...nothing, causes, clear: false, nextRun: onceMore(document, rules, seen, causes) }
   const clear = first.odds >= CLEAR.odds && first.odds >= CLEAR.times * (second?.odds ?? 0)
   // What is wrong with the machine or the rod is put right before anything else is judged.
   const change =
-    setUp >= 0 ? causes.find(row => row.cause === CAUSES[setUp])! : [...causes].sort((a, b) => b.gain - a.gain)[0]!
+    setUp >= 0
+      ? causes.find(row => row.cause === CAUSES[setUp])!
+      : (isMachine(first) && currentOff(document, rules) === first.cause.id) || first.odds < WEAK
+        ? first
+        : [...causes].sort((a, b) => b.gain - a.gain)[0]!
   return {
     seen,
     causes,
@@ -155,32 +158,27 @@ function whyNot(
   return `${likeliest}, but this takes away more of ${more.map(id => signOf(id).says).join(' and ')}`
 }
 
+const lower = (text: string) => text[0]!.toLowerCase() + text.slice(1)
+
 /**
- * Too little to change anything for: the settings stay, and what to look at next is said; and what to do if it comes
- * again, where one cause of it stands before the others.
+ * A sound coupon is run again as it was: unless it was set outside its window, is not clean enough to be read, or its
+ * instructor says otherwise. One that fails for something no cause is known of says what failed.
  */
-function onceMore(
-  document: CouponDocument,
-  rules: HouseRules,
-  { signs }: SeenSigns,
-  [first, second]: readonly RankedCause[],
-): string {
-  const watched = [...signs].sort((a, b) => b.share * signOf(b.id).weight - a.share * signOf(a.id).weight)[0]!
-  const says = `Nothing is singled out. Same settings; see whether it comes again: ${signOf(watched.id).says}`
-  const stands = !second || (first!.odds >= WORTH_A_WORD && first!.odds >= CLEAR.times * second.odds)
-  if (!stands || !first!.speaksFor.some(sign => sign.id === watched.id)) return says
-  // The next pad is another: which bead it was on says nothing of where it may come again.
-  const markIds = isPlate(document.piece) ? [] : first!.speaksFor.flatMap(sign => sign.markIds)
-  const change = changeFor({ cause: first!.cause, document, markIds, strong: false }, rules)
-  return `${says}. If it does, ${change[0]!.toLowerCase()}${change.slice(1)}`
+function nothingSeen(document: CouponDocument, rules: HouseRules): string {
+  const { overrule, cleanUp } = document
+  if (overrule && overrule.verdict !== 'move on') return `Run it again: ${lower(overrule.reason)}`
+  const [first] = gradeCoupon(document, rules).reasons
+  if (first) return `Run it again: ${lower(first.text)}`
+  if (cleanUp !== 'sound') return 'Chip and brush it clean first: what lies under slag cannot be read'
+  return outsideItsWindow(document, rules) ?? 'Same again: hold these settings'
 }
 
-/** A sound coupon is run again as it was; one that fails for something no cause is known of says what failed. */
-function sameAgain(document: CouponDocument, rules: HouseRules): string {
-  const [first] = gradeCoupon(document, rules).reasons
-  return first
-    ? `Run it again: ${first.text[0]!.toLowerCase()}${first.text.slice(1)}`
-    : 'Same again: hold these settings'
+/** The current was off, though nothing shows it: what is sound at 20 A too much is so by luck. */
+function outsideItsWindow(document: CouponDocument, rules: HouseRules): string | null {
+  const off = currentOff(document, rules)
+  if (off === null) return null
+  const cause = causeOf(off)
+  return changeFor({ cause, document, markIds: [], strong: true }, rules)
 }
 
 function rank(seen: SeenSigns, odds: readonly number[]): RankedCause[] {

@@ -122,10 +122,21 @@ describe('causes', () => {
       for (const { markIds } of speaksFor) for (const id of markIds) expect(ids.has(id)).toBe(true)
   })
 
-  it('singles nothing out from one light slip, and changes nothing', () => {
+  it('says something to try even of one light slip, and that nothing stands clear', () => {
     const { change, nextRun, clear } = diagnose(marked([aFlaw({ severity: 1, side: 'both' })]), rules)
-    expect([change, clear]).toEqual([null, false])
-    expect(nextRun).toBe('Nothing is singled out. Same settings; see whether it comes again: undercut on both toes')
+    expect([change?.cause.id, clear]).toEqual(['travel fast', false])
+    expect(nextRun).toMatch(/^On the first bead: slow down/)
+  })
+  it('of nothing that shows says what was set outside its window, or left unclean, and else to hold it', () => {
+    const told = (more: Partial<CouponDocument>, currentA = 125) =>
+      diagnose({ ...marked([], { currentA }), ...more }, rules).nextRun
+    expect(told({})).toBe('Same again: hold these settings')
+    expect(told({}, 200)).toMatch(/^Down \d+ A to \d+ A/)
+    expect(told({}, 80)).toMatch(/^Up \d+ A to \d+ A/)
+    expect(told({ cleanUp: 'poor' })).toMatch(/^Chip and brush it clean/)
+    expect(told({ overrule: { verdict: 'run it again', reason: 'Restarts uneven by eye' } })).toBe(
+      'Run it again: restarts uneven by eye',
+    )
   })
   it('says when nothing stands clear', () =>
     expect(diagnose(marked([aFlaw({ side: 'both' })]), rules).clear).toBe(false))

@@ -34,11 +34,29 @@ export const gaugeSigns = (document: CouponDocument, rules: HouseRules): Sign[] 
   ...lineSigns(document, rules),
 ]
 
+/** Widths of one bead that differ by more than this are uneven, mm. Common practice: 1/8 in. */
+const EVEN_WIDTH_MM = inches(1 / 8)
+
+/** The beads that were gauged wide in one place and narrow in another. */
+function unevenBeads(widths: readonly GaugeMark[]): ReadonlySet<string> {
+  const of = (beadId: string) => widths.filter(mark => mark.beadId === beadId).map(mark => mark.valueMm)
+  const spread = (values: readonly number[]) => Math.max(...values) - Math.min(...values)
+  return new Set(widths.map(mark => mark.beadId).filter(id => !under(spread(of(id)), EVEN_WIDTH_MM)))
+}
+
 function widthSigns(document: CouponDocument, rules: HouseRules): Sign[] {
   if (!isPlate(document.piece)) return []
   const { lowMm, highMm } = wantedWidth(rules, document.ticket.diameterMm)
-  const widths = document.marks.filter(isGauge).filter(mark => mark.of === 'width')
+  const all = document.marks.filter(isGauge).filter(mark => mark.of === 'width')
+  const uneven = unevenBeads(all)
+  // A bead that is wide here and narrow there is neither: it was not fed evenly.
+  const widths = all.filter(mark => !uneven.has(mark.beadId))
   return [
+    ...onBeads(
+      document,
+      'width uneven',
+      all.filter(mark => uneven.has(mark.beadId)),
+    ),
     ...onBeads(
       document,
       'wide',

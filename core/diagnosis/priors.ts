@@ -1,6 +1,8 @@
 import {
   cardCurrent,
   fitUpWanted,
+  isFlaw,
+  isGauge,
   isPipe,
   isPlate,
   isTry,
@@ -15,6 +17,7 @@ import type { HouseRules } from '../house'
 import { checkFitUp, checkTicket, edgesOff } from '../setup'
 import { mean } from '../statistics'
 import { familyOf, runAs, type PieceKind } from '../trade'
+import { inches } from '../units'
 import { CAUSES, type CauseId } from './causes'
 import { passesOf, placeOf } from './place'
 
@@ -77,10 +80,12 @@ export function priorsFor(
   const times = new Map<CauseId, number>()
   const by: By = (factor, ...causes) => causes.forEach(cause => times.set(cause, (times.get(cause) ?? 1) * factor))
   const marks = document.marks.filter(mark => markIds.includes(mark.id))
-  rodSays(document, rules, by)
+  rodSays(document, marks, rules, by)
   currentSays(document, marks, rules, by)
   positionSays(document, by)
   pieceSays(document, rules, by)
+  fitUpSays(document, by)
+  legsSay(document, by)
   placeSays(document, marks, by)
   toldSays(document, by)
   return CAUSES.map(({ id }, n) => moved(base[n]!, times.get(id) ?? 1))
@@ -91,7 +96,24 @@ type By = (factor: number, ...causes: CauseId[]) => void
 const CERTAIN = 1e4
 const RULED_OUT = 1e-4
 
-function rodSays(document: CouponDocument, rules: HouseRules, by: By): void {
+/** These are run uphill: downhill their slag runs ahead. Source: AWS A5.1, the table of positions, from memory. */
+const UPHILL_ONLY: ReadonlySet<string> = new Set(['E7015', 'E7016', 'E7018', 'E8018', 'E9018'])
+
+/** Whether a run was taken downhill with a rod that is not made for it. */
+export function runsDownUnfit({ ticket, passes = [] }: CouponDocument): boolean {
+  const runs = passes.length > 0 ? passes : [ticket]
+  return runs.some(run => run.travel === 'down' && UPHILL_ONLY.has(run.classification))
+}
+
+/** What the runs that show something were run with; all runs where nothing shows. */
+function rodsThatShow(document: CouponDocument, marks: readonly Mark[]): string[] {
+  const { ticket, passes = [] } = document
+  const showing = passesOf(document, marks)
+  const run = showing.length > 0 ? showing : passes
+  return run.length > 0 ? run.map(pass => pass.classification) : [ticket.classification]
+}
+
+function rodSays(document: CouponDocument, marks: readonly Mark[], rules: HouseRules, by: By): void {
   const { ticket, piece, passes = [] } = document
   const found = new Set(checkTicket(ticket, thicknessOf(piece), rules).map(remark => remark.finding))
   const wrong = passes.some(pass =>
@@ -99,12 +121,12 @@ function rodSays(document: CouponDocument, rules: HouseRules, by: By): void {
   )
   // The ticket of a joint is its passes' beginning; what they were set to counts.
   by((passes.length > 0 ? wrong : found.has('wrong polarity')) ? CERTAIN : 0.2, 'polarity')
-  by(found.has('rod unfit for position') ? CERTAIN : 0.2, 'rod unfit')
+  by(found.has('rod unfit for position') || runsDownUnfit(document) ? CERTAIN : 0.2, 'rod unfit')
   if (found.has('rod exposed')) by(8, 'damp rod')
   if (found.has('plate thin')) by(2.5, 'plate hot', 'current high')
-  const family = familyOf(ticket.classification)
-  by(family === 'cellulosic' ? 4 : RULED_OUT, 'whip')
-  if (family === 'low hydrogen') by(1.2, 'damp rod')
+  const families = rodsThatShow(document, marks).map(familyOf)
+  by(families.includes('cellulosic') ? 4 : RULED_OUT, 'whip')
+  if (families.includes('low hydrogen')) by(1.2, 'damp rod')
   if (ticket.polarity === 'AC') by(0.05, 'arc blow')
   if (ticket.rods !== 'stubs') by(RULED_OUT, 'bare tip')
 }
@@ -123,6 +145,11 @@ const IN_THE_MIDDLE = 0.4
 /** From the middle to the end, as a power of e; and once more beyond it. */
 const TO_THE_END = 1.8
 const BEYOND = 9
+/** Each half width further out, as a power of e: 40 A over a window is no matter of the arc length any more. */
+const FURTHER_OUT = 0.9
+const FURTHEST_OUT = 6
+/** What was set beyond one end is not the trouble of the other. */
+const OTHER_END = 0.15
 /** A run that shows nothing says so much less, as a power. */
 const ELSEWHERE = 0.5
 
@@ -133,7 +160,8 @@ const ELSEWHERE = 0.5
  */
 function wrongTimes(toward: number): number {
   const inWindow = IN_THE_MIDDLE * Math.exp(TO_THE_END * Math.max(-1, Math.min(1, toward)))
-  return toward > 1 ? BEYOND * inWindow : inWindow
+  if (toward > 1) return BEYOND * inWindow * Math.exp(FURTHER_OUT * Math.min(FURTHEST_OUT, toward - 1))
+  return toward < -1 ? OTHER_END * inWindow : inWindow
 }
 
 /**
@@ -159,19 +187,46 @@ function currentSays(document: CouponDocument, marks: readonly Mark[], rules: Ho
   }
 }
 
+/** The way in which a run was set outside its window, by more than makes of one class differ; null where none was. */
+export function currentOff(document: CouponDocument, rules: HouseRules): 'current high' | 'current low' | null {
+  const { ticket, passes = [] } = document
+  const offs =
+    passes.length === 0
+      ? [offOf(ticket.currentA, ticketWindow(ticket, rules))]
+      : passes.map(pass => offOf(pass.currentA, cardCurrent(document, pass, rules)))
+  const worst = offs.reduce((most, one) => (Math.abs(one) > Math.abs(most) ? one : most), 0)
+  return Math.abs(worst) <= 1 ? null : worst > 0 ? 'current high' : 'current low'
+}
+
+/** High in the middle with both toes cut is what a weave leaves that is not held at its toes. Common practice. */
+const CROWNED = 4
+
+/** Whether a run has both toes cut, and too much metal between them. */
+function isCrownedBetweenCutToes({ marks }: CouponDocument): boolean {
+  const flaws = marks.filter(isFlaw)
+  const high = new Set(flaws.filter(one => one.flaw === 'excess weld metal').map(one => one.beadId))
+  return flaws.some(one => one.flaw === 'undercut' && one.side === 'both' && high.has(one.beadId))
+}
+
 function positionSays(document: CouponDocument, by: By): void {
   const lies = runAs(document.ticket.position)
   if (lies === '2G') by(2, 'work angle')
   else by(RULED_OUT, 'work angle high', 'out of level')
   if (lies === '3G') by(1.5, 'travel angle', 'no pause')
+  if (lies === '3G' && isCrownedBetweenCutToes(document)) by(CROWNED, 'no pause')
   if (lies === '4G') by(1.5, 'travel angle', 'current low')
+  // Downhill the slag runs with the puddle: it is outrun with a dragged rod, or it is welded over.
+  if (document.ticket.travel === 'down') {
+    by(5, 'upright rod', 'travel slow')
+    by(0.15, 'not cleaned', 'travel angle')
+  }
 }
 
 /** Pieces with an edge in the joint, which melts before the middle of a plate. */
 export const HAS_AN_EDGE: ReadonlySet<PieceKind> = new Set(['lap', 'outside corner', 'edge'])
 
 function pieceSays(document: CouponDocument, rules: HouseRules, by: By): void {
-  const { piece, passes = [], fitUp, beads, marks } = document
+  const { piece, passes = [], beads, marks } = document
   if (isPlate(piece)) by(RULED_OUT, 'off the joint')
   if (!showsRoot(piece)) by(RULED_OUT, 'gap wide', 'gap tight', 'out of line', 'root far out')
   if (beads.length < 2) by(RULED_OUT, 'aim', 'valley narrow')
@@ -185,13 +240,52 @@ function pieceSays(document: CouponDocument, rules: HouseRules, by: By): void {
   else by(RULED_OUT, 'edge melts')
   const passed = new Set(passes.flatMap(pass => passRemarks(document, pass, rules)).map(remark => remark.finding))
   if (passed.has('not cleaned')) by(12, 'not cleaned')
+  const tooHot = passes.some(pass => pass.log?.felt === 'too hot to touch')
+  if (tooHot) by(25, 'plate hot')
+  // One bead that was never stopped for has no bead before it to heat the plate.
+  else if (!isPlate(piece) && beads.filter(bead => bead.face !== 'root').length < 2) by(0.4, 'plate hot')
+}
+
+/** What was gauged right is hardly the trouble. */
+const GAUGED_RIGHT = 0.12
+/** Both gauged right leave next to nothing of it. */
+const BOTH_RIGHT = 0.02
+/** Steel that was put together dirty, and edges that were gauged out of line. */
+const PUT_TOGETHER_SO = 40
+const DIRTY: ReadonlySet<string> = new Set(['mill scale', 'rust', 'paint', 'oil', 'galvanized'])
+
+/** The joint as it was put together and gauged. */
+function fitUpSays({ fitUp, piece }: CouponDocument, by: By): void {
   if (!fitUp) return
-  const fitted = new Set(checkFitUp(fitUp, fitUpWanted(piece), rules.unit).findings.map(finding => finding.fault))
-  const { gap, land } = edgesOff(fitUp, fitUpWanted(piece))
+  if (fitUp.surface && DIRTY.has(fitUp.surface)) by(PUT_TOGETHER_SO, 'dirty plate')
+  const wanted = fitUpWanted(piece)
+  const { gap, land } = edgesOff(fitUp, wanted)
+  const right = (off: number) => (Math.abs(off) <= 1 ? GAUGED_RIGHT : wrongTimes(off))
   // Either will do it, gap or land: what nobody gauged stays as likely as it was.
-  by(mean([wrongTimes(gap.tight), land === null ? 1 : wrongTimes(land)]), 'gap tight')
-  by(mean([wrongTimes(gap.wide), land === null ? 1 : wrongTimes(-land)]), 'gap wide')
-  by(fitted.has('out of line') ? 8 : 0.3, 'out of line')
+  const either = (gapOff: number, landOff: number | null) => {
+    const times = Math.max(right(gapOff), landOff === null ? IN_THE_MIDDLE : right(landOff))
+    return times === GAUGED_RIGHT ? BOTH_RIGHT : times
+  }
+  by(either(gap.tight, land), 'gap tight')
+  by(either(gap.wide, land === null ? null : -land), 'gap wide')
+  const fitted = checkFitUp(fitUp, wanted, 'in').findings
+  by(fitted.some(finding => finding.fault === 'out of line') ? PUT_TOGETHER_SO : 0.3, 'out of line')
+}
+
+/** Legs that differ by more than this are uneven, mm. Common practice: 1/16 in. */
+const EVEN_LEGS_MM = inches(1 / 16)
+const LEG_SAYS = 12
+
+/** The longer leg is where the rod pointed: the metal lies there, and the other wall went without. */
+function legsSay({ marks }: CouponDocument, by: By): void {
+  const legs = (of: 'upper leg' | 'lower leg') =>
+    marks.filter(isGauge).flatMap(mark => (mark.of === of ? [mark.valueMm] : []))
+  const [upper, lower] = [legs('upper leg'), legs('lower leg')]
+  if (upper.length === 0 || lower.length === 0) return
+  const more = mean(upper) - mean(lower)
+  if (Math.abs(more) < EVEN_LEGS_MM - 0.01) return
+  by(LEG_SAYS, more > 0 ? 'work angle high' : 'work angle')
+  by(1 / LEG_SAYS, more > 0 ? 'work angle' : 'work angle high')
 }
 
 /**
@@ -216,4 +310,22 @@ function placeSays(document: CouponDocument, marks: readonly Mark[], by: By): vo
   const { bead } = placeOf(document, marks)
   by(bead === 'first' && runAs(document.ticket.position) !== '1G' ? ALONE : RULED_OUT, 'first bead slow')
   by(bead === 'last' ? ALONE : RULED_OUT, 'hurried last')
+  if (liesAtTheEnd(document, marks)) by(AT_THE_END, 'arc blow')
+}
+
+/** The arc is blown where the plate ends, and its heat has nowhere to go. Common practice: the last inch or so. */
+const AT_THE_END = 25
+const END_MM = inches(1.25)
+
+/** Whether all marks lie in the last inch of a joint's runs; a pad is one of many ends, and a pipe has none. */
+function liesAtTheEnd(document: CouponDocument, marks: readonly Mark[]): boolean {
+  const { piece, beads, ticket } = document
+  if (isPlate(piece) || isPipe(piece) || marks.length === 0) return false
+  return marks.every(mark => {
+    const bead = beads.find(one => one.id === mark.beadId)
+    if (!bead || (isTry(mark) && mark.kind !== 'end')) return false
+    const back = ticket.travel === 'right to left' || ticket.travel === 'down'
+    const [from, to] = isFlaw(mark) ? [mark.atMm, mark.toMm] : [mark.atMm, mark.atMm]
+    return back ? to <= bead.fromMm + END_MM : from >= bead.toMm - END_MM
+  })
 }

@@ -14,12 +14,20 @@ const bench = useBench()
 const houseRules = useHouseRules()
 const rules = computed(() => houseRules.rulesOf(props.document.rulesVersion))
 
+/** Under this it is a guess; and what two of them must come to between them, to be one of two. Common practice. */
+const LITTLE = 0.15
+const MOST_OF_IT = 0.7
+
 const shown = computed(() => props.reading.causes.slice(0, 3))
 const opened = ref<CauseId | null>(null)
 const percent = (odds: number) => (odds >= 0.995 ? 'over 99 %' : `${Math.round(odds * 100)} %`)
-const heading = computed(() =>
-  props.reading.clear ? 'Likely cause' : props.reading.change ? 'Could be any of these' : 'Nothing is singled out',
-)
+/** How sure it is, said over the causes. */
+const heading = computed(() => {
+  const [first, second] = props.reading.causes
+  if (props.reading.clear) return 'Most likely'
+  if (!first || first.odds < LITTLE) return 'A first guess: little shows'
+  return second && first.odds + second.odds > MOST_OF_IT ? 'One of two' : 'Could be any of these'
+})
 /** What would be said for it, as the house says it. */
 const thenOf = ({ cause, speaksFor }: RankedCause) => {
   const markIds = speaksFor.flatMap(sign => sign.markIds)
