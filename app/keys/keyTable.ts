@@ -28,7 +28,7 @@ export function keysTwice(rows: readonly KeyRow[]): string[] {
   return keys.filter((key, n) => keys.indexOf(key) !== n)
 }
 
-/** A room's keys as a table of the README. */
+/** A room's keys as a table of `docs/rooms.md`. */
 export const asMarkdown = (rows: readonly KeyRow[]): string =>
   ['| key | does |', '| --- | --- |', ...rows.map(({ shown, says }) => `| ${inCode(shown)} | ${says} |`)].join('\n')
 

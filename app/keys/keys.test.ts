@@ -38,9 +38,9 @@ describe('each room’s keys', () => {
   ])('%s: none stands twice', (_, rows) => expect(keysTwice(rows)).toEqual([]))
   it('no letter of a mark is another key of the Bench', () =>
     expect([...FACE_KINDS, ...ROOT_KINDS].filter(kind => actOn(BENCH_KEYS, kind.letter) !== undefined)).toEqual([]))
-  it('the README shows them as they are', () => {
-    const readme = readFileSync(`${import.meta.dirname}/../../README.md`, 'utf8')
-    for (const rows of [BENCH_KEYS, TEST_KEYS]) expect(readme).toContain(asMarkdown(rows))
+  it('the page of the rooms shows them as they are', () => {
+    const page = readFileSync(`${import.meta.dirname}/../../docs/rooms.md`, 'utf8')
+    for (const rows of [BENCH_KEYS, TEST_KEYS]) expect(page).toContain(asMarkdown(rows))
   })
 })
 

@@ -181,6 +181,7 @@ const LOOKS_ONLY = ['GET']
 /** Routes that take no body, and have nothing to say. */
 /** What the matrix names is no account, and no remark. */
 const NOT_THERE = [
+  'DELETE /api/tablets/[id]',
   'DELETE /api/accounts/[id]/codes',
   'POST /api/remarks/[id]/tick',
   'POST /api/booth-faults/[id]/clear',
