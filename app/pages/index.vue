@@ -10,6 +10,7 @@ import { FLOOR_KEYS } from '~/keys/roomKeys'
 import { useFloor } from '~/stores/floor'
 import { useHouseRules } from '~/stores/houseRules'
 import { useBlindReadings } from '~/stores/blindReadings'
+import { useOutbox } from '~/stores/outbox'
 import { messageOf } from '~/stores/request'
 import { useGroupReading } from '~/stores/groupReading'
 import { useSections } from '~/stores/sections'
@@ -22,6 +23,7 @@ const shop = useShop()
 const houseRules = useHouseRules()
 /** Wide enough for the shop to be drawn; a phone or an upright tablet has the list. */
 const wide = useMediaQuery('(min-width: 1100px)')
+const outbox = useOutbox()
 const handing = ref(false)
 const refused = ref('')
 useHead({ title: 'Floor · Fusilis' })
@@ -206,6 +208,9 @@ function askToHandOver() {
       <p>
         Students of {{ sections.current?.name }} read their own coupons on it, each with a code. You are signed out;
         sign in again to take it back.
+      </p>
+      <p v-if="outbox.mine.length > 0" role="status">
+        {{ outbox.mine.length }} not sent yet: kept here for you alone, and sent when you sign in here again.
       </p>
     </FormDialog>
   </div>

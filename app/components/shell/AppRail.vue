@@ -69,7 +69,13 @@ usePageKeys(HELP_KEYS, { help: () => (helping.value = true) })
 useClassKept()
 const asking = ref(false)
 const own = ref(false)
+/** Somebody wants to go while things are not sent yet. */
+const leaving = ref(false)
 async function leave() {
+  if (outbox.mine.length > 0 && !leaving.value) {
+    leaving.value = true
+    return
+  }
   await session.signOut()
   // A whole new page: nothing of this person's stays in memory for the next.
   window.location.assign('/sign-in')
@@ -119,6 +125,7 @@ async function leave() {
     <LazyRoomHelp v-if="helping" @close="helping = false" />
     <WaitingList v-if="asking" @close="asking = false" />
     <LazyOwnSignIn v-if="own" @close="own = false" />
+    <LazyLeaveAnyway v-if="leaving" @leave="leave" @close="leaving = false" />
   </nav>
 </template>
 
