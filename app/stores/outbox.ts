@@ -1,12 +1,19 @@
 import { createEventHook } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { createDelivery } from '~/sync/delivery'
+import { browserKey, createSeal } from '~/sync/seal'
+import { sealedShelf } from '~/sync/sealedShelf'
 import { browserShelf } from '~/sync/shelf'
 import { keyOf, type Intent, type MadeIntent, type Sent } from '~/sync/intents'
 import { reach } from '~/sync/reach'
 import { request } from './request'
 
 const RETRY_MS = 10_000
+
+/** Seals what waits for the account that made it. */
+export const outboxSeal = createSeal(globalThis.crypto?.subtle, browserKey())
+/** Tablets and their readers are owners by a word before their id. */
+const isAccount = (owner: string) => !owner.includes(' ')
 
 /** What this account meant to save and the server has not answered yet, whichever page it was made on. */
 export const useOutbox = defineStore('outbox', () => {
@@ -23,7 +30,7 @@ export const useOutbox = defineStore('outbox', () => {
   const left = computed(() => mine.value.filter(one => !beingSent.value.has(keyOf(one))))
 
   const { takeUp, retry, find, forget, sendAgain, ...delivery } = createDelivery({
-    shelf: browserShelf(),
+    shelf: sealedShelf(browserShelf(), outboxSeal),
     ask: (method, path, { body, madeAt }) => request(method, path, body, Date.now() - Date.parse(madeAt)),
     changed: (waiting, at) => {
       mine.value = waiting
@@ -51,6 +58,13 @@ export const useOutbox = defineStore('outbox', () => {
     await retry()
   }
 
+  /** Takes up what an account left, with the key that opens it; a tablet's class has nothing to hide from itself. */
+  async function openFor(owner: string): Promise<void> {
+    if (isAccount(owner))
+      await outboxSeal.begin(owner, async () => (await request<{ key: string }>('GET', '/api/session/seal-key')).key)
+    await takeUp(owner)
+  }
+
   /** Takes up what an account left waiting, and keeps trying while this page is open. */
   function start(owner: string): Promise<void> {
     if (account === owner) return started
@@ -61,7 +75,7 @@ export const useOutbox = defineStore('outbox', () => {
     }
     account = owner
     looked.value = false
-    started = takeUp(owner).finally(() => {
+    started = openFor(owner).finally(() => {
       looked.value = true
     })
     void started.then(retry)

@@ -7,8 +7,12 @@ import type { HandedTablet } from '~~/contract/tablets'
 import { setShopClock } from '~/composables/shopClock'
 import { reach } from '~/sync/reach'
 import { touchedBefore } from './lastTouch'
+import { outboxSeal } from './outbox'
 import { keptAnswers, request } from './request'
 import { RequestFailure } from '~/sync/requestFailure'
+
+/** Nothing that can be read of the one who was signed in is left here: what waits is sealed until the next sign-in. */
+const wipeBrowser = () => Promise.all([keptAnswers.wipe(), outboxSeal.end()])
 
 /** Who is signed in. */
 export const useSession = defineStore('session', () => {
@@ -43,7 +47,7 @@ export const useSession = defineStore('session', () => {
       else me.value = found
     } catch (error) {
       if (!(error instanceof RequestFailure) || error.status !== 401) throw error
-      await keptAnswers.wipe()
+      await wipeBrowser()
       me.value = null
     }
     asked.value = true
@@ -80,7 +84,7 @@ export const useSession = defineStore('session', () => {
    * before anything else is asked.
    */
   async function signOut(): Promise<void> {
-    await keptAnswers.wipe()
+    await wipeBrowser()
     toEnd.value = true
     me.value = null
     await endSession().catch((error: unknown) => {
@@ -95,7 +99,7 @@ export const useSession = defineStore('session', () => {
   /** Ends every session of this account, on whatever device. */
   async function signOutEverywhere(): Promise<void> {
     await request('DELETE', '/api/sessions')
-    await keptAnswers.wipe()
+    await wipeBrowser()
     me.value = null
   }
 

@@ -27,7 +27,7 @@ const GOES = [
   'DELETE recovery_code FROM recovery_code JOIN account ON account.id = account_id WHERE student_id = ?',
   'DELETE sign_in FROM sign_in JOIN account ON account.id = account_id WHERE student_id = ?',
   `UPDATE account SET name = '${ERASED}', username = CONCAT('gone-', REPLACE(id, '-', '')), password_hash = '',
-    code_secret = NULL, provider_subject = NULL, active = FALSE, session_number = session_number + 1
+    code_secret = NULL, provider_subject = NULL, seal_key = NULL, active = FALSE, session_number = session_number + 1
       WHERE student_id = ?`,
 ] as const
 

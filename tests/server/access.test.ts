@@ -44,6 +44,7 @@ const ROUTES: Readonly<Record<string, Who>> = {
   'GET /api/students/[id]/progress': 'own',
   'GET /api/students/[id]/causes': 'staff',
   'DELETE /api/sessions': 'anyone',
+  'GET /api/session/seal-key': 'signed in',
   'GET /api/sessions': 'signed in',
   'DELETE /api/sessions/[id]': 'anyone',
   'PUT /api/session/password': 'anyone',
