@@ -448,9 +448,7 @@ export const CAUSES: readonly Cause[] = [
     name: 'Bead too thin for what holds it',
     prior: 0.008,
     shows: { 'crack along': 0.6 },
-    change:
-      'Start over: cut the crack out, preheat as the code book says and lay a heavier first bead; ' +
-      'a bead this thin cannot hold the plates as it shrinks',
+    change: 'Start over: cut the crack out, preheat as the code book says, and lay a heavier first bead',
     drill: 'one heavier first bead on a warm joint',
   },
   {

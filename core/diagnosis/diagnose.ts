@@ -109,7 +109,10 @@ export function diagnoseSigns(
     change,
     notLikeliest: change === first ? null : whyNot(first, change, seen, odds, setUp >= 0),
     unreadable: null,
-    nextRun: `${advice(change, document, rules, clear && change === first)}. Then ${drillFor(change.cause, document, rules)}.`,
+    nextRun: withDrill(
+      advice(change, document, rules, clear && change === first),
+      drillFor(change.cause, document, rules),
+    ),
   }
 }
 
@@ -157,6 +160,9 @@ function whyNot(
   const more = takenAwayMore(seen, odds, { chosen, likelier })
   return `${likeliest}, but this takes away more of ${more.map(id => signOf(id).says).join(' and ')}`
 }
+
+const withDrill = (change: string, drill: string | null) =>
+  drill === null ? `${change}.` : `${change}. Then ${drill}.`
 
 const lower = (text: string) => text[0]!.toLowerCase() + text.slice(1)
 

@@ -1,6 +1,5 @@
 import { isPlate, type CouponDocument } from '../coupon'
 import type { HouseRules } from '../house'
-import { isFixedPipe, pieceOf } from '../trade'
 import type { Cause } from './causes'
 
 /** Drills that are run on the piece itself, whatever it is. */
@@ -20,13 +19,12 @@ const ON_ANY_PIECE: ReadonlySet<Cause['id']> = new Set([
 ])
 
 /**
- * What to run to learn it: the cause's own drill on a pad; on a joint or a pipe the piece itself again, with that one
- * thing in mind. A pad teaches no root, and a house without stub days has none in its drills.
- * @example drillFor(causeOf('aim'), pipe, rules) // 'the next quarter like it, that one thing alone'
+ * What to run to learn it: the cause's own drill on a pad. On a joint or a pipe it is the piece itself again, and there
+ * is nothing more to say; a pad teaches no root, and a house without stub days has none in its drills.
+ * @returns null where the next of the same piece is the drill
+ * @example drillFor(causeOf('aim'), pipe, rules) // null
  */
-export function drillFor(cause: Cause, { piece, ticket }: CouponDocument, rules: HouseRules): string {
-  if (isPlate(piece) || ON_ANY_PIECE.has(cause.id))
-    return rules.ways.stubDays === 'never' ? cause.drill.replace(' on stubs', '') : cause.drill
-  if (isFixedPipe(ticket.position)) return 'the next quarter like it, that one thing alone'
-  return `another ${pieceOf(piece.kind).name}, that one thing alone`
+export function drillFor(cause: Cause, { piece }: CouponDocument, rules: HouseRules): string | null {
+  if (!isPlate(piece) && !ON_ANY_PIECE.has(cause.id)) return null
+  return rules.ways.stubDays === 'never' ? cause.drill.replace(' on stubs', '') : cause.drill
 }

@@ -32,7 +32,8 @@ const heading = computed(() => {
 const thenOf = ({ cause, speaksFor }: RankedCause) => {
   const markIds = speaksFor.flatMap(sign => sign.markIds)
   const change = changeFor({ cause, document: props.document, markIds, strong: false }, rules.value)
-  return `${change}; ${drillFor(cause, props.document, rules.value)}`
+  const drill = drillFor(cause, props.document, rules.value)
+  return drill === null ? change : `${change}; ${drill}`
 }
 const marksOf = (row: RankedCause) => row.speaksFor.flatMap(sign => sign.markIds)
 function open(row: RankedCause) {
