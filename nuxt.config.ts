@@ -13,6 +13,15 @@ const CHUNKS: readonly (readonly [name: string, of: RegExp])[] = [
 ]
 const chunkOf = (id: string) => CHUNKS.find(([, of]) => of.test(id))?.[0]
 
+/** Charts are drawn in the browser alone: the library's second copy, for drawing them on a server, is left out. */
+const NO_CHARTS = '\0no-server-charts'
+const withoutServerCharts = {
+  name: 'without-server-charts',
+  enforce: 'pre' as const,
+  resolveId: (id: string) => (/apexcharts\.ssr\.esm/.test(id) ? NO_CHARTS : null),
+  load: (id: string) => (id === NO_CHARTS ? 'export default {}' : null),
+}
+
 /** Each build's page is its own. */
 const BUILT = String(Date.now())
 
@@ -124,6 +133,7 @@ export default defineNuxtConfig({
     },
   },
   vite: {
+    plugins: [withoutServerCharts],
     build: {
       target: 'es2022',
       cssCodeSplit: false,

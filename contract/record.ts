@@ -73,6 +73,10 @@ export interface Health {
   readonly ok: boolean
   readonly version: string
   readonly database: boolean
+  /** Whether the database takes what is to be kept: it is not full, read-only or locked. */
+  readonly saves: boolean
+  /** Whether somebody could sign in: passwords are looked at, and sessions can be sealed. */
+  readonly signIns: boolean
 }
 
 /** What the sign-in page needs to know before anybody is signed in. */

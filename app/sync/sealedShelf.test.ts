@@ -109,8 +109,7 @@ describe('what waits in a shared browser', () => {
   })
 
   it('is kept as it is where a browser cannot seal', async () => {
-    const { held, shelf, openPage } = aBrowser()
-    void openPage
+    const { held, shelf } = aBrowser()
     const none = createSeal(undefined, { get: async () => undefined, set: async () => {}, clear: async () => {} })
     expect(await none.begin('maren', askOf('maren'))).toBe(false)
     await sealedShelf(shelf, none).keep(intent('maren'))

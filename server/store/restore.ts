@@ -1,7 +1,6 @@
-import { rows, type Queries } from './database'
+import { inTransaction, rows, type Queries } from './database'
 import { eraseAgain, type Erased } from './erasePerson'
 import type { Database } from './nodes'
-import { inTransaction } from './database'
 
 /** A database's name stands in statements as it is: nothing but letters, digits and dashes below. */
 function databaseName(name: string): string {

@@ -425,7 +425,10 @@ describe('a request that changes something', () => {
 
 it('says how it is', async () => {
   const { status, body } = await new Visitor().ask('GET', '/api/health')
-  expect([status, body]).toEqual([200, { ok: true, version: expect.stringMatching(/^\d+\.\d+\.\d+$/), database: true }])
+  expect([status, body]).toEqual([
+    200,
+    { ok: true, version: expect.stringMatching(/^\d+\.\d+\.\d+$/), database: true, saves: true, signIns: true },
+  ])
 })
 
 it('sends no page to another origin, and asks for no TLS it does not have', async () => {

@@ -97,7 +97,7 @@ it('says 503 when the database is away, in its own shape and in every other rout
     const health = await fetch(`http://127.0.0.1:${port}/api/health`)
     expect([health.status, await health.json()]).toEqual([
       503,
-      { ok: false, version: expect.any(String), database: false },
+      { ok: false, version: expect.any(String), database: false, saves: false, signIns: false },
     ])
     const welcome = await fetch(`http://127.0.0.1:${port}/api/welcome`)
     expect(welcome.status).toBe(503)
@@ -105,4 +105,19 @@ it('says 503 when the database is away, in its own shape and in every other rout
   } finally {
     server.kill()
   }
+})
+
+it('a database that takes no writes is said, and so is one that takes them again', async () => {
+  const health = async () => {
+    const answer = await fetch(`${process.env.FUSILIS_URL}/api/health`)
+    return [answer.status, ((await answer.json()) as { saves: boolean }).saves]
+  }
+  // A table that is away stands for a disk that is full: what is to be kept is not.
+  await database().query('RENAME TABLE school_mark TO school_mark_away')
+  try {
+    await expect.poll(health, { timeout: 10_000 }).toEqual([503, false])
+  } finally {
+    await database().query('RENAME TABLE school_mark_away TO school_mark')
+  }
+  await expect.poll(health, { timeout: 10_000 }).toEqual([200, true])
 })
