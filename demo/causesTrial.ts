@@ -77,6 +77,9 @@ export const CAUSE_WORLDS: readonly CauseWorld[] = [
 ]
 
 /** What came of reading coupons whose technique is known. */
+/** Something to try is always said; under this it is said to be a guess, as on the Bench. */
+const MORE_THAN_A_GUESS = 0.15
+
 export interface CausesTrial {
   /** By the marks alone, as they are drawn. */
   readonly marks: ReaderScore
@@ -84,7 +87,10 @@ export interface CausesTrial {
   readonly told: ReaderScore
   /** One cause at a time, the same figures and the same findings. */
   readonly naive: ReaderScore
-  /** Share of coupons on which a change was advised; of these, share whose cause was at work, and the commonest's. */
+  /**
+   * Share of coupons on which a change was advised by more than a guess; of these, share whose cause was at work, and
+   * the commonest's.
+   */
   readonly advised: number
   readonly helped: number
   readonly commonest: number
@@ -104,8 +110,10 @@ export function causesTrial(world: CauseWorld, seed: number, coupons: number): C
   const score = (reader: (document: CouponDocument) => readonly number[], which: 'bare' | 'told') =>
     readerScore(cases.map((one): ReadCase => ({ odds: reader(one[which]), truth: one.truth })))
   const advised = cases.flatMap(({ truth, told }) => {
-    const { change } = diagnose(told, rules)
-    return change ? [{ helps: truth.includes(change.cause.id), commonest: truth.includes(COMMONEST) }] : []
+    const { change, causes } = diagnose(told, rules)
+    return change && causes[0]!.odds >= MORE_THAN_A_GUESS
+      ? [{ helps: truth.includes(change.cause.id), commonest: truth.includes(COMMONEST) }]
+      : []
   })
   const shareOf = (key: 'helps' | 'commonest') => advised.filter(row => row[key]).length / advised.length
   return {
