@@ -13,11 +13,14 @@ export interface KeyShelf {
   readonly clear: () => Promise<void>
 }
 
-/** Something that only its account's sign-in opens. */
+/** Something that only its account's sign-in opens: base64, as a shelf keeps plain data alone. */
 export interface Sealed {
-  readonly iv: Uint8Array<ArrayBuffer>
-  readonly data: ArrayBuffer
+  readonly iv: string
+  readonly data: string
 }
+
+const toText = (bytes: Uint8Array): string => btoa(Array.from(bytes, byte => String.fromCharCode(byte)).join(''))
+const toBytes = (text: string) => Uint8Array.from(atob(text), letter => letter.charCodeAt(0))
 
 /**
  * Seals what an account leaves in a browser that others use too, by AES-GCM with a key that the server gives to that
@@ -35,8 +38,7 @@ export function createSeal(seals: SubtleCrypto | undefined, shelf: KeyShelf) {
     if (kept?.account === account) current = kept
     if (current?.account === account) return true
     try {
-      const raw = Uint8Array.from(atob(await ask()), letter => letter.charCodeAt(0))
-      const key = await seals.importKey('raw', raw, 'AES-GCM', false, ['encrypt', 'decrypt'])
+      const key = await seals.importKey('raw', toBytes(await ask()), 'AES-GCM', false, ['encrypt', 'decrypt'])
       current = { account, key }
       await shelf.set(current).catch(() => {})
       return true
@@ -54,14 +56,15 @@ export function createSeal(seals: SubtleCrypto | undefined, shelf: KeyShelf) {
     if (!seals || current?.account !== account) return null
     const iv = crypto.getRandomValues(new Uint8Array(12))
     const text = new TextEncoder().encode(JSON.stringify(value))
-    return { iv, data: await seals.encrypt({ name: 'AES-GCM', iv }, current.key, text) }
+    const data = await seals.encrypt({ name: 'AES-GCM', iv }, current.key, text)
+    return { iv: toText(iv), data: toText(new Uint8Array(data)) }
   }
 
   /** What was sealed; null where this browser has not its key now. */
   async function open<T>(account: string, { iv, data }: Sealed): Promise<T | null> {
     if (!seals || current?.account !== account) return null
     try {
-      const text = await seals.decrypt({ name: 'AES-GCM', iv }, current.key, data)
+      const text = await seals.decrypt({ name: 'AES-GCM', iv: toBytes(iv) }, current.key, toBytes(data))
       return JSON.parse(new TextDecoder().decode(text)) as T
     } catch {
       return null

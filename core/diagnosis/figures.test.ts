@@ -2,8 +2,10 @@ import { describe, expect, it } from 'vitest'
 import {
   cardCurrent,
   fitUpWanted,
+  newCoupon,
   newReading,
   putMark,
+  usualPiece,
   type CouponDocument,
   type FlawMark,
   type Mark,
@@ -23,7 +25,80 @@ const prior = (coupon: ReturnType<typeof at>, id: CauseId) =>
   priorsFor(coupon, rules)[CAUSES.findIndex(cause => cause.id === id)]!
 const FLAT = { position: '1F' as const }
 const A_FIT_UP = aFitUp(inches(1 / 8))
+const INDEX = new Map(CAUSES.map((cause, index) => [cause.id, index] as const))
 const oddsOf = (chance: number) => chance / (1 - chance)
+
+describe('what is kept of a coupon and moves its causes', () => {
+  const joint = aJoint(EXAMPLE_PIPE, { position: '5G', travel: 'up' })
+  const T = newCoupon(
+    {
+      studentId: 'one',
+      classDay: '2026-10-05',
+      rulesVersion: 1,
+      piece: usualPiece('T'),
+      ticket: { ...aCoupon().ticket, position: '2F' },
+      beadCount: 1,
+    },
+    rules,
+  )
+  const butt = newCoupon(
+    {
+      studentId: 'one',
+      classDay: '2026-10-05',
+      rulesVersion: 1,
+      piece: usualPiece('square butt'),
+      ticket: aCoupon().ticket,
+      beadCount: 1,
+    },
+    rules,
+  )
+  const times = (document: CouponDocument, bare: CouponDocument, id: CauseId, markIds: string[] = []) =>
+    oddsOf(priorsFor(document, rules, undefined, markIds)[INDEX.get(id)!]!) /
+    oddsOf(priorsFor(bare, rules)[INDEX.get(id)!]!)
+  const leg = (of: 'upper leg' | 'lower leg', mm: number) =>
+    newReading(`g-${of}`, of, { beadId: T.beads[0]!.id, atMm: 40 }, mm)
+  it('the longer leg is where the rod pointed: three times as likely, and a third of the other', () => {
+    const upper = [leg('upper leg', 8), leg('lower leg', 4.8)].reduce(putMark, T)
+    const lower = [leg('upper leg', 4.8), leg('lower leg', 8)].reduce(putMark, T)
+    const even = [leg('upper leg', 6), leg('lower leg', 6.4)].reduce(putMark, T)
+    expect(times(upper, T, 'work angle high')).toBeCloseTo(3, 6)
+    expect(times(upper, T, 'work angle')).toBeCloseTo(1 / 3, 6)
+    expect(times(lower, T, 'work angle')).toBeCloseTo(3, 6)
+    expect(times(even, T, 'work angle')).toBeCloseTo(1, 6)
+  })
+  it('steel put together dirty, or out of line, is forty times as likely the cause', () => {
+    const fit = (more: Partial<FitUp>) => ({ ...joint, fitUp: { ...A_FIT_UP, ...more } })
+    expect(times(fit({ surface: 'mill scale' }), fit({ surface: null }), 'dirty plate')).toBeCloseTo(40, 6)
+    const line = times(fit({ misalignmentMm: 3.2 }), fit({ misalignmentMm: 0 }), 'out of line')
+    expect(line).toBeCloseTo(40 / 0.3, 6)
+  })
+  it('a pass too hot to touch is heat, twenty-five times; one bead alone is hardly', () => {
+    const felt = {
+      ...joint,
+      passes: joint.passes!.map(pass => ({ ...pass, log: { felt: 'too hot to touch' as const } })),
+    }
+    expect(times(felt, joint, 'plate hot')).toBeCloseTo(25, 6)
+    const prior = CAUSES.find(cause => cause.id === 'plate hot')!.prior
+    // It is thin as well, which is two and a half times.
+    const alone = { ...butt, beads: butt.beads.slice(0, 1), passes: butt.passes!.slice(0, 1) }
+    expect(oddsOf(priorsFor(alone, rules)[INDEX.get('plate hot')!]!) / oddsOf(prior)).toBeCloseTo(0.4 * 2.5, 6)
+  })
+  it('downhill the slag is outrun or welded over; a rod that is not made for it comes first', () => {
+    const run = (travel: 'up' | 'down', classification: string) =>
+      aCoupon({ ticket: { position: '3G', travel, classification } })
+    expect(times(run('down', 'E6013'), run('up', 'E6013'), 'travel slow')).toBeCloseTo(5, 6)
+    expect(times(run('down', 'E6013'), run('up', 'E6013'), 'not cleaned')).toBeCloseTo(0.15, 6)
+    expect(times(run('down', 'E7018'), run('up', 'E7018'), 'rod unfit')).toBeGreaterThan(1e4)
+    expect(times(run('down', 'E6010'), run('up', 'E6010'), 'rod unfit')).toBeCloseTo(1, 6)
+  })
+  it('what lies in the last inch of a joint is twenty-five times as likely arc blow; in its middle no more than else', () => {
+    const bead = butt.beads[0]!
+    const at = (fromMm: number) =>
+      putMark(butt, aFlaw({ id: 'm', beadId: bead.id, atMm: fromMm, toMm: fromMm + 10, side: 'upper' }))
+    expect(times(at(bead.toMm - 12), butt, 'arc blow', ['m'])).toBeCloseTo(25, 6)
+    expect(times(at(60), butt, 'arc blow', ['m'])).toBeCloseTo(1, 6)
+  })
+})
 
 describe('a set-up outside its window', () => {
   // E7018 of 1/8 in, flat: 115 to 140 A as schools run it.

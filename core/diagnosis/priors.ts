@@ -274,7 +274,7 @@ function fitUpSays({ fitUp, piece }: CouponDocument, by: By): void {
 
 /** Legs that differ by more than this are uneven, mm. Common practice: 1/16 in. */
 const EVEN_LEGS_MM = inches(1 / 16)
-const LEG_SAYS = 12
+const LEG_SAYS = 3
 
 /** The longer leg is where the rod pointed: the metal lies there, and the other wall went without. */
 function legsSay({ marks }: CouponDocument, by: By): void {
