@@ -1,5 +1,5 @@
 import { spawn } from 'node:child_process'
-import { randomBytes } from 'node:crypto'
+import { createHash, randomBytes } from 'node:crypto'
 import { existsSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { mkdir, readFile, writeFile } from 'node:fs/promises'
@@ -17,12 +17,15 @@ async function sessionPassword(dir) {
 
 /**
  * How the session's cookie is called and sent. Browsers tell hosts apart and not their ports: two schools on one host
- * have cookies of their own. Under TLS the prefix has browsers hold it to this host, and to TLS.
+ * have cookies of their own, by the key that seals their sessions, and all servers of one school have the same. Under
+ * TLS the prefix has browsers hold it to this host, and to TLS.
  */
-const cookieSettings = port =>
-  process.env.FUSILIS_TLS === '1'
-    ? { NUXT_SESSION_NAME: `__Host-fusilis-${port}`, NUXT_SESSION_COOKIE_SECURE: 'true' }
-    : { NUXT_SESSION_NAME: `fusilis-${port}` }
+export function cookieSettings(password) {
+  const school = createHash('sha256').update(`cookie of ${password}`).digest('hex').slice(0, 8)
+  return process.env.FUSILIS_TLS === '1'
+    ? { NUXT_SESSION_NAME: `__Host-fusilis-${school}`, NUXT_SESSION_COOKIE_SECURE: 'true' }
+    : { NUXT_SESSION_NAME: `fusilis-${school}` }
+}
 
 /** Says at once that a port is somebody else's: their answer would be taken for ours. */
 async function needPort(port, host) {
@@ -51,6 +54,7 @@ async function answers(address, path) {
 /** Starts the built server and waits until it answers. With `show` its log goes on to our own output. */
 export async function serve({ dir, url, port, host = '127.0.0.1', env = {}, show = false }) {
   await needPort(port, host)
+  const password = await sessionPassword(dir)
   const server = spawn(...withParent(process.execPath, ['.output/server/index.mjs']), {
     cwd: ROOT,
     stdio: ['ignore', 'pipe', 'pipe'],
@@ -58,12 +62,12 @@ export async function serve({ dir, url, port, host = '127.0.0.1', env = {}, show
     env: {
       ...process.env,
       FUSILIS_DB_URL: url,
-      NUXT_SESSION_PASSWORD: await sessionPassword(dir),
+      NUXT_SESSION_PASSWORD: password,
       PORT: String(port),
       HOST: host,
       NITRO_PORT: String(port),
       NITRO_HOST: host,
-      ...cookieSettings(port),
+      ...cookieSettings(password),
       FUSILIS_ERASED_LIST: `${dir}/erased.jsonl`,
       ...env,
     },

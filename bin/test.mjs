@@ -7,6 +7,7 @@ import { needDebian, needNpm } from './packages.mjs'
 import { run, runTask } from './run.mjs'
 import { main, step } from './say.mjs'
 import { serve } from './serve.mjs'
+import { withParent } from './withParent.mjs'
 
 /** Everything is tested, or one kind of it, or some files of a kind: `node bin/test.mjs e2e pipe`. */
 const [wanted = 'all', ...files] = process.argv.slice(2)
@@ -15,6 +16,8 @@ const counts = { passed: 0, failed: 0 }
 /** What took how long, ms. */
 const took = []
 const SLOWEST = 20
+/** How long the tests of a kind may take, s: a test that never yields is not interrupted by its own time limit. */
+const KIND_WITHIN_S = 1_500
 
 /** A check that passes or fails as a whole, like lint. */
 async function check(what, work) {
@@ -32,8 +35,10 @@ async function vitest(project, env = {}) {
   const dir = await mkdtemp(`${tmpdir()}/fusilis-test-`)
   const report = `${dir}/report.json`
   const sound = await run(
-    'npx',
-    [
+    ...withParent('timeout', [
+      '--kill-after=10',
+      String(KIND_WITHIN_S),
+      'npx',
       'vitest',
       'run',
       ...files,
@@ -42,11 +47,14 @@ async function vitest(project, env = {}) {
       '--reporter=default',
       '--reporter=json',
       `--outputFile=${report}`,
-    ],
+    ]),
     { env: { NO_COLOR: '1', ...env }, show: true },
   ).then(
     () => true,
-    () => false,
+    error => {
+      if (error.message.endsWith(' 124')) console.error(`\nThe tests of ${project} took over ${KIND_WITHIN_S} s`)
+      return false
+    },
   )
   const result = await readFile(report, 'utf8').then(JSON.parse, () => null)
   counts.passed += result?.numPassedTests ?? 0

@@ -100,11 +100,20 @@ describe('two servers over two nodes', () => {
       headers: at[1].headers,
     })
     const reader = told.body!.pipeThrough(new TextDecoderStream()).getReader()
+    expect(told.status).toBe(200)
     let said = ''
     const serials = () => [...said.matchAll(/id: (\d+)\n/g)].map(match => Number(match[1]))
-    while (serials().length === 0) said += (await reader.read()).value ?? ''
+    const hear = async (count: number) => {
+      while (serials().length < count) {
+        const { value, done } = await reader.read()
+        // A stream that has ended answers at once, for ever: no time limit would interrupt this loop.
+        if (done) throw new Error(`the server ended the stream after "${said}"`)
+        said += value
+      }
+    }
+    await hear(1)
     await at[0].ask('PUT', `/api/waiting/${uuid()}`, { studentId: school.other.id })
-    while (serials().length < 2) said += (await reader.read()).value ?? ''
+    await hear(2)
     await reader.cancel()
     expect(serials()[1]).toBeGreaterThan(serials()[0]!)
   })

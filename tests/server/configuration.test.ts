@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { configurationFaults } from '../../bin/configuration.mjs'
+import { cookieSettings } from '../../bin/serve.mjs'
 
 const RIGHT = {
   PORT: '3000',
@@ -60,5 +61,14 @@ describe('the settings of a school’s server', () => {
     expect(configurationFaults({}, { node: '18.20.4' })[0]).toContain('take 20.19')
     expect(configurationFaults({}, { node: '20.18.1' })).toHaveLength(1)
     expect(configurationFaults({}, { node: '22.1.0', freeBytes: 10 * 1024 * 1024 })[0]).toContain('10 MB left')
+  })
+})
+
+describe('a session’s cookie', () => {
+  const name = (password: string) => cookieSettings(password).NUXT_SESSION_NAME
+  it('is called alike by all servers of a school, and otherwise by another school on the same host', () => {
+    expect(name('x'.repeat(32))).toBe(name('x'.repeat(32)))
+    expect(name('x'.repeat(32))).not.toBe(name('y'.repeat(32)))
+    expect(name('x'.repeat(32))).not.toContain('x'.repeat(32))
   })
 })

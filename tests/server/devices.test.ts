@@ -140,7 +140,8 @@ describe('a device where somebody has signed in before', () => {
     await own.ask('DELETE', '/api/sessions')
     for (let n = 0; n < 7; n++) await guess('forgets')
     expect((await own.ask('POST', '/api/session', { username: 'forgets', password: PASSWORD })).status).toBe(429)
-    const made = { cookie: `fusilis-device=${uuid()}.x` }
+    const { name } = own.cookies.find(cookie => cookie.name.endsWith('-device'))!
+    const made = { cookie: `${name}=${uuid()}.x` }
     const answer = await new Visitor().ask('POST', '/api/session', { username: 'forgets', password: PASSWORD }, made)
     expect(answer.status).toBe(429)
   })
