@@ -1,5 +1,5 @@
 import { object, string } from 'yup'
-import type { Outcome, Tally } from '../core/agreement'
+import type { Outcome, Tallies, Tally } from '../core/agreement'
 import type { CouponDocument, RunAgain } from '../core/coupon'
 import { couponSchema } from './coupon'
 import { oneOf, uuid } from './fields'
@@ -68,7 +68,7 @@ export interface ReadersAgreement {
     readonly first: string
     readonly second: string
     readonly coupons: number
-    readonly tally: Tally
+    readonly tallies: Tallies
   }[]
   readonly waiting: readonly {
     readonly couponId: string

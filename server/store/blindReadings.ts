@@ -256,7 +256,7 @@ export async function readersAgreement(me: Pick<Me, 'id' | 'sectionIds'>): Promi
       first,
       second,
       coupons: tallies.length,
-      tally: addTallies(tallies),
+      tallies: addTallies(tallies),
     })),
     waiting: waiting.map(row => ({
       couponId: row.id,

@@ -173,11 +173,13 @@ describe('a second reader', () => {
     expect(pairs.find(pair => pair.second === 'Maren Holt')).toMatchObject({
       first: 'tobias',
       coupons: 1,
-      tally: {
+      tallies: {
         flaws: {
           undercut: [
-            [expect.any(Number), 0],
-            [0, expect.any(Number)],
+            [
+              [expect.any(Number), 0],
+              [0, expect.any(Number)],
+            ],
           ],
         },
       },

@@ -48,6 +48,10 @@ const months = computed(() =>
   }),
 )
 const all = computed(() => (own.value.length > 0 ? kappa(addTallies(own.value.map(one => one.tally)).all) : null))
+/** How sure it is; one coupon says nothing of that. */
+const interval = computed(() =>
+  all.value && own.value.length > 1 ? ` (${all.value.low.toFixed(2)} to ${all.value.high.toFixed(2)})` : '',
+)
 /** Minus one to one, as percent of the line; only from nothing up is drawn. */
 const along = (value: number) => `${Math.max(0, value) * 100}%`
 
@@ -74,7 +78,7 @@ async function show(one: BlindReadingSummary) {
         {{
           all.kappa === null
             ? 'Too little marked to say'
-            : `Agreement beyond chance ${all.kappa.toFixed(2)} (${all.low.toFixed(2)} to ${all.high.toFixed(2)}), ${sayKappa(all.kappa)}`
+            : `Agreement beyond chance ${all.kappa.toFixed(2)}${interval}, ${sayKappa(all.kappa)}`
         }}, {{ own.length }} {{ own.length === 1 ? 'coupon' : 'coupons' }}
       </p>
     </header>

@@ -16,34 +16,40 @@ const { loading, problem, load } = useLoader(async () => {
 onMounted(load)
 
 const DIFFER = 0.6
-const count = (table: AgreementTable) => table.flat().reduce((sum, value) => sum + value, 0)
-const marked = (table: AgreementTable) => count(table) - table[0]![0]!
-function lineOf(name: string, table: AgreementTable, weights: 'none' | 'quadratic') {
-  const found = kappa(table, weights)
-  const interval = found.kappa === null ? '' : `${found.low.toFixed(2)} to ${found.high.toFixed(2)}`
+const FEWEST_COUPONS = 2
+/** Places that either reader marked: all but those that both took for sound. */
+const marked = (table: AgreementTable) => table.flat().reduce((sum, value) => sum + value, 0) - table[0]![0]!
+function lineOf(name: string, tables: readonly AgreementTable[], weights: 'none' | 'quadratic') {
+  const found = kappa(tables, weights)
+  const interval =
+    found.kappa === null
+      ? ''
+      : tables.length < FEWEST_COUPONS
+        ? 'not from one coupon'
+        : `${found.low.toFixed(2)} to ${found.high.toFixed(2)}`
   return {
     name,
     found,
     interval,
-    marked: marked(table),
+    marked: tables.reduce((sum, table) => sum + marked(table), 0),
     value: found.kappa?.toFixed(2) ?? '–',
     word: sayKappa(found.kappa),
     differ: found.kappa !== null && found.high < DIFFER,
   }
 }
 const pairs = computed(() =>
-  (agreement.value?.pairs ?? []).map(({ first, second, coupons, tally }) => ({
+  (agreement.value?.pairs ?? []).map(({ first, second, coupons, tallies }) => ({
     key: `${first} ${second}`,
     first,
     second,
     coupons,
     lines: [
-      lineOf('Sound or not, all of it', tally.all, 'none'),
-      ...Object.entries(tally.tries).map(([kind, table]) =>
-        lineOf(`${kind[0]!.toUpperCase()}${kind.slice(1)}s, by degree`, table, 'quadratic'),
+      lineOf('Sound or not, all of it', tallies.all, 'none'),
+      ...Object.entries(tallies.tries).map(([kind, tables]) =>
+        lineOf(`${kind[0]!.toUpperCase()}${kind.slice(1)}s, by degree`, tables, 'quadratic'),
       ),
-      ...Object.entries(tally.flaws).map(([id, table]) =>
-        lineOf(discontinuityOf(id as DiscontinuityId).name, table, 'none'),
+      ...Object.entries(tallies.flaws).map(([id, tables]) =>
+        lineOf(discontinuityOf(id as DiscontinuityId).name, tables, 'none'),
       ),
     ],
   })),
@@ -104,8 +110,8 @@ const pairs = computed(() =>
         </table>
       </section>
       <p class="quiet none">
-        Cohen’s kappa; weighted by squares for degrees; intervals after Fleiss, Cohen and Everitt. The words are
-        convention only. Every try and every inch of bead counts once.
+        Cohen’s kappa; weighted by squares for degrees. Every try and every inch of bead counts once. The intervals
+        leave out a coupon at a time, as marks on one coupon are alike. The words are convention only.
       </p>
     </template>
   </div>
