@@ -1,55 +1,46 @@
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import { useCouponDraft } from './couponDraft'
 
-let shelf: Map<string, string>
-let full = false
-beforeEach(() => {
-  shelf = new Map()
-  full = false
-  vi.stubGlobal('localStorage', {
-    getItem: (key: string) => shelf.get(key) ?? null,
-    removeItem: (key: string) => shelf.delete(key),
-    setItem: (key: string, value: string) => {
-      if (full) throw new DOMException('no room', 'QuotaExceededError')
-      shelf.set(key, value)
+function aDrawer() {
+  const held = new Map<string, { n: number }>()
+  const state = { full: false }
+  const place = (key: string, owner: string) => `${key} of ${owner}`
+  return {
+    state,
+    keep: async (key: string, owner: string, value: { n: number }) => {
+      if (!state.full) held.set(place(key, owner), value)
+      return !state.full
     },
-  })
-})
-afterEach(() => {
-  vi.unstubAllGlobals()
-})
+    drop: (key: string) => [...held.keys()].filter(one => one.startsWith(key)).forEach(one => held.delete(one)),
+    found: async (key: string, owner: string) => held.get(place(key, owner)) ?? null,
+  }
+}
 
 describe('what lies on a bench, kept in the browser', () => {
-  it('is found again under its own key, and not under another', () => {
-    const draft = useCouponDraft<{ n: number }>()
-    expect(draft.keepAt('mine')).toBe(true)
-    expect(draft.keepAt('mine')).toBe(false)
-    draft.keep({ n: 1 })
-    const again = useCouponDraft<{ n: number }>()
-    again.keepAt('theirs')
-    expect(again.found()).toBeNull()
-    again.keepAt('mine')
-    expect(again.found()).toEqual({ n: 1 })
+  it('is found again under its own key and for its owner, and not for another', async () => {
+    const drawer = aDrawer()
+    const draft = useCouponDraft(drawer)
+    expect(draft.keepAt('mine', 'maren')).toBe(true)
+    expect(draft.keepAt('mine', 'maren')).toBe(false)
+    await draft.keep({ n: 1 })
+    const again = useCouponDraft(drawer)
+    again.keepAt('mine', 'tobias')
+    expect(await again.found()).toBeNull()
+    again.keepAt('mine', 'maren')
+    expect(await again.found()).toEqual({ n: 1 })
     again.drop()
-    expect(draft.found()).toBeNull()
+    expect(await draft.found()).toBeNull()
   })
 
-  it('says when the browser keeps nothing, and when it does again', () => {
-    const draft = useCouponDraft<{ n: number }>()
-    draft.keepAt('mine')
-    full = true
-    draft.keep({ n: 1 })
+  it('says when the browser keeps nothing, and when it does again', async () => {
+    const drawer = aDrawer()
+    const draft = useCouponDraft(drawer)
+    draft.keepAt('mine', 'maren')
+    drawer.state.full = true
+    await draft.keep({ n: 1 })
     expect(draft.keptAt.value).toBe('nowhere')
-    full = false
-    draft.keep({ n: 2 })
-    expect([draft.keptAt.value, draft.found()]).toEqual(['here', { n: 2 }])
-  })
-
-  it('what cannot be read is thrown away, not thrown at the page', () => {
-    shelf.set('mine', '{"n": ')
-    const draft = useCouponDraft<{ n: number }>()
-    draft.keepAt('mine')
-    expect(draft.found()).toBeNull()
-    expect(shelf.has('mine')).toBe(false)
+    drawer.state.full = false
+    await draft.keep({ n: 2 })
+    expect([draft.keptAt.value, await draft.found()]).toEqual(['here', { n: 2 }])
   })
 })

@@ -1,43 +1,31 @@
 import { ref } from 'vue'
+import type { sealedDrawer } from '~/sync/sealedDrawer'
 
 /**
- * Keeps what lies on a bench in the browser, so that a reload or a dead server loses nothing.
+ * Keeps what lies on a bench in the browser, sealed for the one who marks it, so that a reload or a dead server loses
+ * nothing.
  * @typeParam Draft what is kept, plain data
  */
-export function useCouponDraft<Draft>() {
+export function useCouponDraft<Draft>(drawer: ReturnType<typeof sealedDrawer<Draft>>) {
   const keptAt = ref<'here' | 'nowhere'>('here')
-  /** Where the browser keeps it; empty until somebody's bench is open. */
+  /** Where the browser keeps it, and for whom; empty until somebody's bench is open. */
   let key = ''
+  let owner = ''
 
-  function keep(draft: Draft): void {
-    try {
-      localStorage.setItem(key, JSON.stringify(draft))
-      keptAt.value = 'here'
-    } catch {
-      keptAt.value = 'nowhere'
-    }
+  async function keep(draft: Draft): Promise<void> {
+    keptAt.value = (await drawer.keep(key, owner, draft)) ? 'here' : 'nowhere'
   }
 
-  function drop(): void {
-    localStorage.removeItem(key)
-  }
+  const drop = (): void => drawer.drop(key)
 
   /** What the browser keeps there; null when there is nothing that can be read. */
-  function found(): Draft | null {
-    const kept = localStorage.getItem(key)
-    if (!kept) return null
-    try {
-      return JSON.parse(kept) as Draft
-    } catch {
-      drop()
-      return null
-    }
-  }
+  const found = (): Promise<Draft | null> => drawer.found(key, owner)
 
-  /** Keeps under another key from now on. True when it was another. */
-  function keepAt(where: string): boolean {
+  /** Keeps under another key from now on, sealed for its owner. True when it was another. */
+  function keepAt(where: string, whose: string): boolean {
     const moved = where !== key
     key = where
+    owner = whose
     return moved
   }
 

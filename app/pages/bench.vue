@@ -17,6 +17,7 @@ import { useCauses } from '~/stores/causes'
 import { useFloor } from '~/stores/floor'
 import { useGroupReading } from '~/stores/groupReading'
 import { useHouseRules } from '~/stores/houseRules'
+import { useOutbox } from '~/stores/outbox'
 import { messageOf } from '~/stores/request'
 import { useRods } from '~/stores/rods'
 import { useSections } from '~/stores/sections'
@@ -31,6 +32,7 @@ const causes = useCauses()
 const rods = useRods()
 const sections = useSections()
 const session = useSession()
+const outbox = useOutbox()
 const group = useGroupReading()
 const route = useRoute()
 const openAsked = useBenchAsked()
@@ -47,8 +49,9 @@ const upright = computed(() => bench.coupon !== null && standsUpright(bench.coup
 useHead({ title: () => (bench.open ? `${bench.open.student.name} · Bench` : 'Bench · Fusilis') })
 
 onMounted(async () => {
-  bench.resume(session.me!.id)
   try {
+    await outbox.start(session.me!.id)
+    await bench.resume(session.me!.id)
     await houseRules.load()
     // The Bench goes on without the rod room and the causes.
     await Promise.all([causes.load(), rods.load()].map(one => one.catch(() => {})))

@@ -14,7 +14,9 @@ import { useFloor } from './floor'
 import { useHouseRules } from './houseRules'
 import { useGroupReading } from './groupReading'
 import type { Intent, Sent } from '~/sync/intents'
+import { sealedDrawer } from '~/sync/sealedDrawer'
 import { useCoupons } from './coupons'
+import { outboxSeal } from './outbox'
 import { useRods, ofRods } from './rods'
 import { useParkedCoupons, type CouponDraft, type OpenCoupon } from './parkedCoupons'
 
@@ -32,7 +34,7 @@ export const useBench = defineStore('bench', () => {
   const floor = useFloor()
   const group = useGroupReading()
   const parked = useParkedCoupons()
-  const draft = useCouponDraft<CouponDraft>()
+  const draft = useCouponDraft(sealedDrawer<CouponDraft>(outboxSeal))
 
   const open = shallowRef<OpenCoupon | null>(null)
   const bench = makeCouponBench({
@@ -57,7 +59,7 @@ export const useBench = defineStore('bench', () => {
 
   function keepDraft(): void {
     if (open.value && coupon.value)
-      draft.keep({ ...open.value, touched: touched.value, document: coupon.value, cursor: cursor.value })
+      void draft.keep({ ...open.value, touched: touched.value, document: coupon.value, cursor: cursor.value })
   }
 
   /** Puts a coupon on the bench. One that was begun there is parked, not lost, and nobody is asked. */
@@ -75,14 +77,14 @@ export const useBench = defineStore('bench', () => {
     if (place) cursor.value = place
   }
 
-  /** Takes up the coupon that was on the bench before a reload, and those beside it. */
-  function resume(accountId: string): void {
-    parked.open(accountId)
-    const moved = draft.keepAt(draftKey(accountId))
+  /** Takes up the coupon that was on the bench before a reload, and those beside it, once the account's seal is open. */
+  async function resume(accountId: string): Promise<void> {
+    await parked.open(accountId)
+    const moved = draft.keepAt(draftKey(accountId), accountId)
     // What lies here already is the draft itself: the page was only left for another room.
     if (open.value && !moved) return
     open.value = null
-    const kept = draft.found()
+    const kept = await draft.found()
     if (kept) layDraft(kept)
   }
 

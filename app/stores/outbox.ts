@@ -6,6 +6,7 @@ import { sealedShelf } from '~/sync/sealedShelf'
 import { browserShelf } from '~/sync/shelf'
 import { keyOf, type Intent, type MadeIntent, type Sent } from '~/sync/intents'
 import { reach } from '~/sync/reach'
+import { steadyAges } from '~/sync/steadyAges'
 import { request } from './request'
 
 const RETRY_MS = 10_000
@@ -13,6 +14,7 @@ const RETRY_MS = 10_000
 /** Seals what waits for the account that made it. */
 export const outboxSeal = createSeal(globalThis.crypto?.subtle, browserKey())
 /** Tablets and their readers are owners by a word before their id. */
+const ageOf = steadyAges()
 const isAccount = (owner: string) => !owner.includes(' ')
 
 /** What this account meant to save and the server has not answered yet, whichever page it was made on. */
@@ -31,7 +33,7 @@ export const useOutbox = defineStore('outbox', () => {
 
   const { takeUp, retry, find, forget, sendAgain, ...delivery } = createDelivery({
     shelf: sealedShelf(browserShelf(), outboxSeal),
-    ask: (method, path, { body, madeAt }) => request(method, path, body, Date.now() - Date.parse(madeAt)),
+    ask: (method, path, intent) => request(method, path, intent.body, ageOf(intent)),
     changed: (waiting, at) => {
       mine.value = waiting
       keptAt.value = at

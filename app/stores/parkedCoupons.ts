@@ -1,6 +1,8 @@
 import { defineStore } from 'pinia'
 import type { CouponDocument, Place } from '~~/core/coupon'
 import type { makeCouponBench } from '~/composables/couponBench'
+import { sealedDrawer } from '~/sync/sealedDrawer'
+import { outboxSeal } from './outbox'
 
 /** Which coupon lies on the bench, and whose. */
 export interface OpenCoupon {
@@ -36,37 +38,30 @@ const keyOf = (accountId: string) => `fusilis.parked.${accountId}`
 
 /**
  * Coupons that were begun and put aside for the next hot one: an instructor is interrupted ten times an evening. They
- * are kept in the browser under the account that marked them, oldest first.
+ * are kept in the browser, sealed for the account that marked them, oldest first.
  */
 export const useParkedCoupons = defineStore('parkedCoupons', () => {
   const all = shallowRef<readonly ParkedCoupon[]>([])
   const keptAt = ref<'here' | 'nowhere'>('here')
   const steps = new Map<string, Steps>()
-  let key = ''
+  const drawer = sealedDrawer<readonly ParkedCoupon[]>(outboxSeal)
+  let owner = ''
 
-  /** Takes up what this account had parked before a reload. */
-  function open(accountId: string): void {
-    key = keyOf(accountId)
-    try {
-      all.value = JSON.parse(localStorage.getItem(key) ?? '[]') as ParkedCoupon[]
-    } catch {
-      all.value = []
-    }
+  /** Takes up what this account had parked before a reload, once its seal is open. */
+  async function open(accountId: string): Promise<void> {
+    if (owner === accountId) return
+    owner = accountId
+    all.value = (await drawer.found(keyOf(owner), owner)) ?? []
   }
 
-  function keep(parked: readonly ParkedCoupon[]): void {
+  async function keep(parked: readonly ParkedCoupon[]): Promise<void> {
     all.value = parked
-    try {
-      localStorage.setItem(key, JSON.stringify(parked))
-      keptAt.value = 'here'
-    } catch {
-      keptAt.value = 'nowhere'
-    }
+    keptAt.value = (await drawer.keep(keyOf(owner), owner, parked)) ? 'here' : 'nowhere'
   }
 
   function park(coupon: CouponDraft, own: Steps): void {
     steps.set(coupon.id, own)
-    keep([...all.value.filter(one => one.id !== coupon.id), { ...coupon, parkedAt: new Date().toISOString() }])
+    void keep([...all.value.filter(one => one.id !== coupon.id), { ...coupon, parkedAt: new Date().toISOString() }])
   }
 
   /** Takes one off the strip, with its steps; null when it is not there. */
@@ -76,7 +71,7 @@ export const useParkedCoupons = defineStore('parkedCoupons', () => {
     const { parkedAt: _, ...coupon } = found
     const own = steps.get(id) ?? { back: [], forward: [] }
     steps.delete(id)
-    keep(all.value.filter(one => one.id !== id))
+    void keep(all.value.filter(one => one.id !== id))
     return { coupon, steps: own }
   }
 

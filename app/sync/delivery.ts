@@ -8,7 +8,7 @@ const isCutOff = (error: RequestFailure) => error.outOfReach || error.status ===
 export interface DeliveryParts {
   readonly shelf: Shelf
   /** Puts a body at a path, or takes away what is there, and says when that was meant. @throws RequestFailure */
-  readonly ask: (method: 'PUT' | 'DELETE', path: string, intent: Pick<Intent, 'body' | 'madeAt'>) => Promise<unknown>
+  readonly ask: (method: 'PUT' | 'DELETE', path: string, intent: Intent) => Promise<unknown>
   /** Told whenever what waits has changed, and whether the browser keeps all of it. */
   readonly changed: (waiting: readonly Intent[], keptAt: 'here' | 'nowhere') => void
   /** Told of each that was saved, whoever sent it. */

@@ -57,6 +57,31 @@ export async function signedIn(
 export const teaching = (browser: Browser, username: string, section: string, options: PageOptions = {}) =>
   signedIn(browser, username, { ...options, section })
 
+/** Waits until a page has come to rest: nothing on it has changed for a moment, and nothing moves. */
+export const settled = (page: Page): Promise<void> =>
+  page.evaluate(
+    () =>
+      new Promise<void>(resolve => {
+        const QUIET_MS = 250
+        const moves = () =>
+          document
+            .getAnimations()
+            .some(one => one.playState === 'running' && one.effect?.getComputedTiming().endTime !== Infinity)
+        const seen = new MutationObserver(again)
+        let timer = window.setTimeout(look, QUIET_MS)
+        function again() {
+          window.clearTimeout(timer)
+          timer = window.setTimeout(look, QUIET_MS)
+        }
+        function look() {
+          if (moves()) return again()
+          seen.disconnect()
+          resolve()
+        }
+        seen.observe(document.body, { subtree: true, childList: true, attributes: true, characterData: true })
+      }),
+  )
+
 /** Presses keys one by one and counts them: how long a piece of work is in hand movements. */
 export function countingKeys(page: Page): { press: (...keys: string[]) => Promise<void>; count: () => number } {
   let presses = 0

@@ -10,7 +10,7 @@ import type { RodRoom } from '../../contract/rodRoom'
 import { closeDatabase } from '../../server/store/database'
 import { addClass, foundTestSchool, type School } from '../school'
 import { ADDRESS, PASSWORD } from '../session'
-import { choose, listOf, openBrowser, waitingIn } from './browser'
+import { choose, listOf, openBrowser, settled, waitingIn } from './browser'
 
 /** The shop's Wi-Fi: what goes through it reaches the server, until it is cut. */
 function aNetwork() {
@@ -107,7 +107,7 @@ it.each([
 ])('every room of a class opens: %s', async (name, heading) => {
   await room(name).click()
   await page.getByRole('heading', { name: heading }).first().waitFor()
-  await page.waitForTimeout(500)
+  await settled(page)
   expect(await page.getByText('The server does not answer').count()).toBe(0)
 })
 

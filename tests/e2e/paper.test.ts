@@ -5,7 +5,7 @@ import { aCoupon } from '../../core/coupon/example'
 import { drawLearner, weldCoupon } from '../../core/simulate'
 import { seededRandom } from '../../core/statistics'
 import { addClass, foundTestSchool, type School } from '../school'
-import { openBrowser, teaching } from './browser'
+import { openBrowser, settled, teaching } from './browser'
 
 let browser: Browser
 let school: School
@@ -70,7 +70,7 @@ function tooLight(): string[] {
 async function onPaper(page: Page): Promise<{ off: string[]; light: string[]; pages: number }> {
   await page.setViewportSize({ width: PAPER_WIDTH, height: 1047 })
   await page.emulateMedia({ media: 'print' })
-  await page.waitForTimeout(600)
+  await settled(page)
   const [off, light] = [await page.evaluate(offThePaper, PAPER_WIDTH), await page.evaluate(tooLight)]
   const pdf = (await page.pdf({ format: 'A4', printBackground: false })).toString('latin1')
   return { off, light, pages: (pdf.match(/\/Type\s*\/Page\b/g) ?? []).length }
@@ -88,7 +88,7 @@ describe.each(['light', 'dark'] as const)('printed from the %s theme', colorSche
   it.each(PRINTED)('%s fits on A4, and can be read on white', async (_, path, seen, mostPages) => {
     const page = await teaching(browser, 'maren', section, { colorScheme, at: `${path()}` })
     await page.getByText(seen).first().waitFor()
-    await page.waitForTimeout(900)
+    await settled(page)
     const { off, light, pages } = await onPaper(page)
     expect(off).toEqual([])
     expect(light).toEqual([])

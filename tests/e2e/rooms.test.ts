@@ -9,7 +9,7 @@ import { drawLearner, weldCoupon } from '../../core/simulate'
 import { seededRandom } from '../../core/statistics'
 import { foundTestSchool, type School } from '../school'
 import { ADDRESS } from '../session'
-import { openBrowser, signedIn, teaching } from './browser'
+import { openBrowser, settled, signedIn, teaching } from './browser'
 
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
 
@@ -118,7 +118,7 @@ describe('every room', () => {
     await page.setViewportSize({ width: 1280, height: 800 })
     await page.goto(`${ADDRESS}${path()}`)
     await page.getByRole('heading', { name: heading }).first().waitFor()
-    await page.waitForTimeout(400)
+    await settled(page)
     expect(await serious(page)).toEqual([])
     // The other theme is the same page in other colours.
     await page.emulateMedia({ colorScheme: 'dark' })
@@ -130,7 +130,7 @@ describe('every room', () => {
       ...(/^\/(house|set-up)/.test(path()) ? [] : [[390, 844]]),
     ] as const) {
       await page.setViewportSize({ width, height })
-      await page.waitForTimeout(150)
+      await settled(page)
       await expect.poll(() => page.evaluate(pastTheEdge), { message: `at ${width} wide`, timeout: 5000 }).toEqual([])
     }
   })
