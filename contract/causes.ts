@@ -1,11 +1,11 @@
 import { object } from 'yup'
-import type { CauseId, CauseSurprise, HelpedCause, ToldTally } from '../core/diagnosis'
+import type { CauseId, CauseCounts, HelpedCause, ToldTally } from '../core/diagnosis'
 import { label } from './fields'
 
 /** What instructors said was the cause, and what helped, over the whole school since it last began anew. */
 export interface CausesSaid {
-  /** How much of both the model had not thought itself: what its odds are moved by. */
-  readonly school: CauseSurprise
+  /** Both together beside what the model, knowing nothing of the school, had expected: what its odds are moved by. */
+  readonly school: CauseCounts
   /** How often each was said. */
   readonly said: Readonly<Partial<Record<CauseId, number>>>
   /** What came of changes that were told for each, and made; of coupons whose cause nobody said. */

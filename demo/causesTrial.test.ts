@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { CAUSE_WORLDS, causesTrial } from './causesTrial'
+import { CAUSE_WORLDS, causesTrial, taughtTrial } from './causesTrial'
 
 /**
  * What the bench prints of causes in each kind of work, held by a fixed seed on which nothing was fitted: a figure that
@@ -33,5 +33,13 @@ describe.each(CAUSE_WORLDS)('causes of $name', world => {
   it('are seldom said likelier than they are', () => {
     for (const { said, came } of told.tenths.filter(row => row.count >= 50))
       expect(said - came).toBeLessThan(world.name === 'pads, another law' ? 0.21 : 0.13)
+  })
+})
+
+describe.each(CAUSE_WORLDS.slice(0, 3))('a shop with other troubles teaches causes of $name', world => {
+  const { before, after } = taughtTrial(world, 3, 400, 400)
+  it('so that the odds come truer, and the likeliest is named oftener', () => {
+    expect(after.brier).toBeLessThan(0.93 * before.brier)
+    expect(after.topOne).toBeGreaterThan(before.topOne)
   })
 })

@@ -2,6 +2,7 @@ import type { CouponDocument } from '../core/coupon'
 import {
   CAUSES,
   diagnose,
+  expectedOn,
   posterior,
   priorsFor,
   questionFor,
@@ -9,7 +10,9 @@ import {
   SIGNS,
   signsOf,
   toldSigns,
+  type CauseCount,
   type CauseId,
+  type Known,
   type ReadCase,
   type ReaderScore,
 } from '../core/diagnosis'
@@ -76,10 +79,10 @@ export const CAUSE_WORLDS: readonly CauseWorld[] = [
   },
 ]
 
-/** What came of reading coupons whose technique is known. */
 /** Something to try is always said; under this it is said to be a guess, as on the Bench. */
 const MORE_THAN_A_GUESS = 0.15
 
+/** What came of reading coupons whose technique is known. */
 export interface CausesTrial {
   /** By the marks alone, as they are drawn. */
   readonly marks: ReaderScore
@@ -150,6 +153,43 @@ export function knownTrial(world: CauseWorld, seed: number, coupons: number, tec
   )
 }
 
+/** How far the troubles of an odd shop are from ours: the spread of the logarithm of how often each is at work. */
+const ODD = 1
+
+/**
+ * Teaches the model what goes wrong in a shop whose troubles are not ours: an instructor says of each coupon one cause
+ * that was at work, and other coupons of the shop are read before and after.
+ * @param sayings coupons on which a cause is said
+ */
+export function taughtTrial(world: CauseWorld, seed: number, sayings: number, coupons: number) {
+  const shop = seededRandom(seed)
+  const odd = {
+    ...world,
+    often: world.often.map(([id, weight]) => [id, weight * Math.exp(ODD * shop.normal())] as const),
+  }
+  const counts = new Map<CauseId, CauseCount>()
+  const count = (cause: CauseId, said: number, expected: number) => {
+    const before = counts.get(cause) ?? { said: 0, expected: 0 }
+    counts.set(cause, { said: before.said + said, expected: before.expected + expected })
+  }
+  for (const { technique, bare, random } of drawCases(odd, seed + 1, sayings)) {
+    const atWork = Object.keys(technique) as CauseId[]
+    if (atWork.length === 0) continue
+    expectedOn(bare, rules).forEach((share, n) => count(CAUSES[n]!.id, 0, share))
+    count(random.pick(atWork), 1, 0)
+  }
+  const known = { school: Object.fromEntries(counts), student: {} }
+  const cases = drawCases(odd, seed + 2, coupons)
+  const score = (of?: Known) =>
+    readerScore(
+      cases.map(({ technique, bare }): ReadCase => ({
+        odds: network(bare, of),
+        truth: Object.keys(technique) as CauseId[],
+      })),
+    )
+  return { before: score(), after: score(known) }
+}
+
 /** What the student says unasked, and the answer to the one question that the Bench then asks. */
 function toldAlso(bare: CouponDocument, technique: Technique, random: Random): CouponDocument {
   const met = metBy(technique, random)
@@ -164,14 +204,14 @@ function toldAlso(bare: CouponDocument, technique: Technique, random: Random): C
     : said
 }
 
-function found(document: CouponDocument) {
+function found(document: CouponDocument, known?: Known) {
   const seen = signsOf(document, rules)
   const markIds = seen.signs.flatMap(sign => sign.markIds)
-  return { seen, priors: priorsFor(document, rules, undefined, markIds) }
+  return { seen, priors: priorsFor(document, rules, known, markIds) }
 }
 
-function network(document: CouponDocument): readonly number[] {
-  const { seen, priors } = found(document)
+function network(document: CouponDocument, known?: Known): readonly number[] {
+  const { seen, priors } = found(document, known)
   return posterior(priors, seen).odds
 }
 

@@ -77,7 +77,7 @@ export const useBench = defineStore('bench', () => {
     if (place) cursor.value = place
   }
 
-  /** Takes up the coupon that was on the bench before a reload, and those beside it, once the account's seal is open. */
+  /** Takes up the coupon that was on the bench before a reload, and those beside it; the account's seal is open. */
   async function resume(accountId: string): Promise<void> {
     await parked.open(accountId)
     const moved = draft.keepAt(draftKey(accountId), accountId)

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import type { CausesSaid, ToldInSchool } from '~~/contract/causes'
-import type { CauseSurprise, Known } from '~~/core/diagnosis'
+import type { CauseCounts, Known } from '~~/core/diagnosis'
 import { request } from './request'
 
 const NONE: CausesSaid = { school: {}, said: {}, made: {}, reset: null }
@@ -8,7 +8,7 @@ const NONE: CausesSaid = { school: {}, said: {}, made: {}, reset: null }
 /** What instructors said was the cause: the odds of the Bench adapt to it. Without the server they are as shipped. */
 export const useCauses = defineStore('causes', () => {
   const said = shallowRef<CausesSaid>(NONE)
-  const ofStudents = shallowRef<Readonly<Record<string, CauseSurprise>>>({})
+  const ofStudents = shallowRef<Readonly<Record<string, CauseCounts>>>({})
 
   async function load(): Promise<void> {
     said.value = await request<CausesSaid>('GET', '/api/causes')
@@ -16,7 +16,7 @@ export const useCauses = defineStore('causes', () => {
 
   /** What was said of one student's coupons. */
   async function loadStudent(studentId: string): Promise<void> {
-    const counts = await request<CauseSurprise>('GET', `/api/students/${studentId}/causes`)
+    const counts = await request<CauseCounts>('GET', `/api/students/${studentId}/causes`)
     ofStudents.value = { ...ofStudents.value, [studentId]: counts }
   }
 

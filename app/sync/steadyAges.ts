@@ -1,9 +1,9 @@
 import { keyOf, type Intent } from './intents'
 
 /**
- * Says how old an intent is, ms. The wall clock of a tablet is corrected now and then, by hours where it was wrong: what
- * was first seen by this page ages by the page's own clock, which only goes on; what lay there before it, by the wall
- * clock until then.
+ * Says how old an intent is, ms. The wall clock of a tablet is corrected now and then, by hours where it was wrong:
+ * what this page has seen ages by the page's own clock, which only goes on; what lay there before, by the wall clock
+ * until then.
  * @param steady ms since the page began, never set back
  * @example ageOf(intent) // 4200
  */

@@ -21,7 +21,7 @@ export interface Tally {
   readonly flaws: Readonly<Partial<Record<DiscontinuityId, AgreementTable>>>
 }
 
-/** The same of several coupons: a table for each of them, as a coupon's inches and tries are no sample by themselves. */
+/** The same of several coupons, a table for each: a coupon's inches and tries are no sample by themselves. */
 export interface Tallies {
   readonly all: readonly AgreementTable[]
   readonly tries: Readonly<Partial<Record<TryKind, readonly AgreementTable[]>>>

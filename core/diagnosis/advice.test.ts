@@ -19,7 +19,7 @@ import { aCoupon, aFlaw, aJoint, aTicket, EXAMPLE_STUDENT } from '../coupon/exam
 import { gradeCoupon } from '../grading'
 import { DEFAULT_HOUSE_RULES, type HouseRules } from '../house'
 import { drawTechnique, weldWith } from '../simulate'
-import { seededRandom } from '../statistics'
+import { mean, seededRandom } from '../statistics'
 import { currentWindow } from '../setup'
 import { positionOf, runAs, type PieceKind } from '../trade'
 import { inches } from '../units'
@@ -29,6 +29,7 @@ import {
   changeFor,
   diagnose,
   drillFor,
+  expectedShares,
   questionFor,
   schoolPriors,
   signOf,
@@ -354,23 +355,33 @@ describe('over many coupons', () => {
     }
   })
   it('an instructor who only ever names one cause does not spoil the odds of the others', () => {
-    const oneNote = { school: { 'arc long': 40 }, student: {} }
-    const brier = (known: Parameters<typeof diagnose>[2]) =>
-      coupons.slice(0, 300).reduce((sum, coupon) => {
-        const rows = new Map(diagnose(coupon, rules, known).causes.map(row => [row.cause.id, row.odds]))
-        const plain = new Map(diagnose(coupon, rules).causes.map(row => [row.cause.id, row.odds]))
-        return (
-          sum +
-          CAUSES.filter(cause => cause.id !== 'arc long').reduce(
-            (total, { id }) => total + Math.abs((rows.get(id) ?? 0) - (plain.get(id) ?? 0)),
-            0,
-          )
-        )
-      }, 0) / 300
-    expect(brier(oneNote)).toBeLessThan(0.25)
+    // Of forty coupons of all kinds, each said to be of a long arc.
+    const said = coupons.filter(coupon => signsOf(coupon, rules).signs.length > 0).slice(0, 40)
+    const counts = new Map<CauseId, { said: number; expected: number }>()
+    for (const coupon of said) {
+      const { causes } = diagnose(coupon, rules)
+      const shares = expectedShares(causes.map(row => row.odds))
+      causes.forEach(({ cause: { id } }, n) => {
+        const before = counts.get(id) ?? { said: 0, expected: 0 }
+        counts.set(id, {
+          said: before.said + (id === 'arc long' ? 1 : 0),
+          expected: before.expected + shares[n]!,
+        })
+      })
+    }
+    const oneNote = { school: Object.fromEntries(counts), student: {} }
+    const moved = coupons.slice(0, 300).map(coupon => {
+      const rows = new Map(diagnose(coupon, rules, oneNote).causes.map(row => [row.cause.id, row.odds]))
+      const plain = new Map(diagnose(coupon, rules).causes.map(row => [row.cause.id, row.odds]))
+      return CAUSES.filter(cause => cause.id !== 'arc long').reduce(
+        (total, { id }) => total + Math.abs((rows.get(id) ?? 0) - (plain.get(id) ?? 0)),
+        0,
+      )
+    })
+    expect(mean(moved)).toBeLessThan(0.25)
     const priors = schoolPriors(oneNote.school)
     CAUSES.forEach((cause, n) => {
-      if (cause.id !== 'arc long') expect(priors[n]).toBe(cause.prior)
+      if (cause.id !== 'arc long') expect(priors[n]! / cause.prior).toBeGreaterThan(0.5)
     })
     expect(priors[0]! / CAUSES[0]!.prior).toBeLessThan(2.5)
   })

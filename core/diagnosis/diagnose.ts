@@ -5,7 +5,7 @@ import { CAUSES, causeOf, type Cause } from './causes'
 import { changeFor } from './change'
 import { drillFor } from './drill'
 import { posterior, shows } from './network'
-import { currentOff, NOTHING_KNOWN, priorsFor, type Known } from './priors'
+import { currentOff, expectedShares, NOTHING_KNOWN, priorsFor, type Known } from './priors'
 import { gainOf, takenAwayMore } from './gain'
 import { bestQuestion, type Question } from './question'
 import type { SeenSigns, Sign } from './sign'
@@ -114,6 +114,16 @@ export function diagnoseSigns(
       drillFor(change.cause, document, rules),
     ),
   }
+}
+
+/**
+ * What share of the saying each cause may expect on a coupon, by a model that knows nothing of the school.
+ * @returns shares that sum to 1, for each of `CAUSES` in their order
+ * @example expectedOn(lumpyPad, rules)[0] // 0.41
+ */
+export function expectedOn(document: CouponDocument, rules: HouseRules): number[] {
+  const seen = signsOf(document, rules)
+  return expectedShares(posterior(priorsOn(document, rules, NOTHING_KNOWN, seen), seen).odds)
 }
 
 /**

@@ -22,43 +22,63 @@ import { CAUSES, type CauseId } from './causes'
 import { passesOf, placeOf } from './place'
 
 /**
- * What instructors said was the cause, summed over coupons: each counts by how little the model had thought of it,
- * 1 less the odds it gave. What it knew already teaches nothing; what nobody spoke of falls by nothing.
+ * How often instructors said a cause, over the coupons on which any was said, and how often the model, knowing nothing
+ * of the school, expected it to be the one that is said.
  */
-export type CauseSurprise = Readonly<Partial<Record<CauseId, number>>>
-
-/** So much surprise moves a cause half of the way it can be moved; and how far that is, in odds. Common practice. */
-interface Moves {
-  readonly half: number
-  readonly most: number
+export interface CauseCount {
+  readonly said: number
+  readonly expected: number
 }
-const SCHOOL: Moves = { half: 20, most: 3 }
+export type CauseCounts = Readonly<Partial<Record<CauseId, CauseCount>>>
+
+/**
+ * What share of the saying each cause may expect on one coupon: one is said, and each is by as much as its odds are of
+ * all odds together.
+ * @param odds for each of `CAUSES`, in their order
+ * @returns shares that sum to 1, in the same order
+ * @example expectedShares([0.6, 0.2]) // [0.75, 0.25]
+ */
+export function expectedShares(odds: readonly number[]): number[] {
+  const all = odds.reduce((sum, one) => sum + one, 0)
+  return odds.map(one => one / all)
+}
+
+/** Counts count against so many that came as expected: few sayings move little. Common practice. */
+const SCHOOL_HOLDS = 8
 /** A student's own coupons are few, and count for more each. */
-const STUDENT: Moves = { half: 4, most: 2 }
+const STUDENT_HOLDS = 4
 
 /** A chance moved by odds. */
 const moved = (chance: number, times: number) => (chance * times) / (1 - chance + chance * times)
 
+/** How much commoner a cause is than expected, held to 1: observed to expected, shrunk. Common practice. */
+const timesExpected = ({ said, expected }: CauseCount, holds: number) => (said + holds) / (expected + holds)
+
+const NONE_COUNTED: CauseCount = { said: 0, expected: 0 }
+
 /**
- * How common each cause is in a school: as shipped, raised by what its instructors said that the model had not thought.
+ * How common each cause is in a school: as shipped, and as much oftener or more seldom as its instructors said it than
+ * was expected.
  * @returns a chance for each of `CAUSES`, in their order
  * @example schoolPriors({})[0] === CAUSES[0].prior // true
  */
-export function schoolPriors(
-  surprise: CauseSurprise,
-  { half, most }: Moves = SCHOOL,
-  from: readonly number[] = CAUSES.map(cause => cause.prior),
-): number[] {
+export const schoolPriors = (counts: CauseCounts): number[] =>
+  CAUSES.map(({ id, prior }) => moved(prior, timesExpected(counts[id] ?? NONE_COUNTED, SCHOOL_HOLDS)))
+
+/** The same for one student of the school: what the school moved already was to be expected of the student too. */
+function studentPriors({ school, student }: Known): number[] {
+  const base = schoolPriors(school)
   return CAUSES.map(({ id }, n) => {
-    const said = Math.max(0, surprise[id] ?? 0)
-    return moved(from[n]!, 1 + (most * said) / (said + half))
+    const { said, expected } = student[id] ?? NONE_COUNTED
+    const here = timesExpected(school[id] ?? NONE_COUNTED, SCHOOL_HOLDS)
+    return moved(base[n]!, timesExpected({ said, expected: expected * here }, STUDENT_HOLDS))
   })
 }
 
 /** What is known before the coupon is looked at. */
 export interface Known {
-  readonly school: CauseSurprise
-  readonly student: CauseSurprise
+  readonly school: CauseCounts
+  readonly student: CauseCounts
 }
 
 export const NOTHING_KNOWN: Known = { school: {}, student: {} }
@@ -76,7 +96,7 @@ export function priorsFor(
   known: Known = NOTHING_KNOWN,
   markIds: readonly string[] = [],
 ): number[] {
-  const base = schoolPriors(known.student, STUDENT, schoolPriors(known.school))
+  const base = studentPriors(known)
   const times = new Map<CauseId, number>()
   const by: By = (factor, ...causes) => causes.forEach(cause => times.set(cause, (times.get(cause) ?? 1) * factor))
   const marks = document.marks.filter(mark => markIds.includes(mark.id))

@@ -10,9 +10,11 @@ import {
   priorsFor,
   questionFor,
   diagnoseSigns,
+  expectedShares,
   schoolPriors,
   signOf,
   SIGNS,
+  type CauseCounts,
   type CauseId,
   type SeenSigns,
   type SignId,
@@ -207,20 +209,32 @@ describe('the words of signs', () => {
 })
 
 describe('what instructors said', () => {
-  it('moves the odds, and no more than it should', () => {
-    const shipped = causeOf('unsteady feed').prior
-    const after = (n: number) =>
-      schoolPriors({ 'unsteady feed': n })[CAUSES.findIndex(cause => cause.id === 'unsteady feed')]!
-    expect(after(0)).toBeCloseTo(shipped, 12)
-    expect(after(5)).toBeGreaterThan(after(1))
-    expect(after(1) / shipped).toBeLessThan(2)
-    expect(after(1000) / shipped).toBeLessThan(4)
-    // Nobody spoke of the others: they stay where they were.
-    expect(schoolPriors({ 'unsteady feed': 50 })[0]).toBe(CAUSES[0]!.prior)
+  const oddsOf = (chance: number) => chance / (1 - chance)
+  const place = (id: CauseId) => CAUSES.findIndex(cause => cause.id === id)
+  it.each([
+    ['as often as expected', 10, 10, 1],
+    ['oftener', 30, 11, 38 / 19],
+    ['more seldom', 2, 12, 10 / 20],
+    ['never, of one that was hardly expected', 0, 0.5, 8 / 8.5],
+    ['once, of one that was not expected', 1, 0, 9 / 8],
+  ])('%s moves a cause’s odds by said to expected, each held by eight', (_, said, expected, times) => {
+    const after = schoolPriors({ 'unsteady feed': { said, expected } })
+    expect(oddsOf(after[place('unsteady feed')]!)).toBeCloseTo(times * oddsOf(causeOf('unsteady feed').prior), 9)
+    // What was expected of the others is counted for them: here nothing was.
+    expect(after[0]).toBe(CAUSES[0]!.prior)
   })
-  it('the student’s own causes come first among equals', () => {
-    const odds = (student: Partial<Record<CauseId, number>>) =>
-      priorsFor(on(), rules, { school: {}, student })[CAUSES.findIndex(cause => cause.id === 'travel angle')]!
-    expect(odds({ 'travel angle': 4 })).toBeGreaterThan(1.5 * odds({}))
+  it('of a student counts beside what the school has moved already, and for more', () => {
+    const odds = (school: CauseCounts, student: CauseCounts) =>
+      oddsOf(priorsFor(on(), rules, { school, student })[place('travel angle')]!)
+    const plain = odds({}, {})
+    expect(odds({}, { 'travel angle': { said: 4, expected: 1 } }) / plain).toBeCloseTo(8 / 5, 9)
+    // A school in which it is twice as common expects twice as many of the student.
+    const school: CauseCounts = { 'travel angle': { said: 24, expected: 8 } }
+    expect(odds(school, { 'travel angle': { said: 4, expected: 2 } }) / plain).toBeCloseTo(2, 9)
+  })
+  it('is shared out among all causes by their odds', () => {
+    const shares = expectedShares([0.6, 0.3, 0.1, 0.2])
+    expect(shares[0]).toBeCloseTo(0.5, 12)
+    expect(shares.reduce((sum, one) => sum + one, 0)).toBeCloseTo(1, 12)
   })
 })

@@ -3,20 +3,21 @@ import {
   helpedCauses,
   withHelped,
   type CauseId,
-  type CauseSurprise,
+  type CauseCounts,
   type MadeChange,
   type SignId,
 } from '../../core/diagnosis'
 import type { CausesSaid } from '../../contract/causes'
+import type { ExpectedCauses } from './derived'
 import { leftAlone } from './signCourses'
 import { moveCause, WHOLE_SCHOOL } from './tallies'
 import { database, inTransaction, insertRow, rows, run, toDateTime, toIso, type Queries } from './database'
 
-/** A cause that was said of a coupon, and how little the model had thought of it: 1 less its odds. */
+/** A cause that was said of a coupon, and what the model had expected to be said. */
 export interface SaidCause {
   readonly studentId: string
   readonly cause: string | undefined
-  readonly surprise: number
+  readonly expected: ExpectedCauses
   readonly saidAt: Date
 }
 
@@ -27,7 +28,7 @@ export interface SaidCause {
 export async function writeCause(
   on: Queries,
   couponId: string,
-  { studentId, cause, surprise, saidAt }: SaidCause,
+  { studentId, cause, expected, saidAt }: SaidCause,
   formerly: string | null,
 ): Promise<void> {
   if (formerly !== null) await unsay(on, couponId)
@@ -36,24 +37,19 @@ export async function writeCause(
       coupon_id: couponId,
       student_id: studentId,
       cause,
-      surprise,
+      expected: JSON.stringify(expected),
       said_at: toDateTime(saidAt),
     })
-    if (saidAt.getTime() > (await lastResetAt(on))) await moveCause(on, { studentId, cause, surprise }, 1)
+    if (saidAt.getTime() > (await lastResetAt(on))) await moveCause(on, couponId, 1)
   }
 }
 
 /** What was said of a coupon counts no longer: only since the last reset did it count at all. */
 async function unsay(on: Queries, couponId: string): Promise<void> {
-  const [said] = await rows<{ student_id: string; cause: string; surprise: number; said_at: string }>(
-    on,
-    'SELECT student_id, cause, surprise, said_at FROM cause_said WHERE coupon_id = ?',
-    [couponId],
-  )
+  const [said] = await rows<{ said_at: string }>(on, 'SELECT said_at FROM cause_said WHERE coupon_id = ?', [couponId])
   if (!said) return
+  if (Date.parse(toIso(said.said_at)) > (await lastResetAt(on))) await moveCause(on, couponId, -1)
   await run(on, 'DELETE FROM cause_said WHERE coupon_id = ?', [couponId])
-  if (Date.parse(toIso(said.said_at)) > (await lastResetAt(on)))
-    await moveCause(on, { studentId: said.student_id, cause: said.cause, surprise: said.surprise }, -1)
 }
 
 /** What was said in the whole school, and what helped there, since it last began to count anew. */
@@ -62,22 +58,22 @@ export async function causesSaid(): Promise<CausesSaid> {
   const from = reset?.reset_at ?? EVER
   const [found, made] = await Promise.all([saidOf(WHOLE_SCHOOL), helpedSince(from)])
   return {
-    school: withHelped(surpriseOf(found), made),
-    said: Object.fromEntries(found.map(row => [row.cause, Number(row.said)])),
+    school: withHelped(countsOf(found), made),
+    said: Object.fromEntries(found.filter(row => row.said > 0).map(row => [row.cause, Number(row.said)])),
     made,
     reset: reset ? { at: toIso(reset.reset_at), by: reset.reset_by, why: reset.why } : null,
   }
 }
 
 /** What was said of one student's coupons since then, and what helped, as its odds are moved by it. */
-export async function causesSaidOf(studentId: string): Promise<CauseSurprise> {
+export async function causesSaidOf(studentId: string): Promise<CauseCounts> {
   const from = (await lastReset())?.reset_at ?? EVER
   const [found, made] = await Promise.all([saidOf(studentId), helpedSince(from, studentId)])
-  return withHelped(surpriseOf(found), made)
+  return withHelped(countsOf(found), made)
 }
 
-const surpriseOf = (rows: readonly SaidRow[]): CauseSurprise =>
-  Object.fromEntries(rows.map(row => [row.cause, Number(row.surprise)]))
+const countsOf = (rows: readonly SaidRow[]): CauseCounts =>
+  Object.fromEntries(rows.map(row => [row.cause, { said: Number(row.said), expected: Number(row.expected) }]))
 
 const EVER = '1970-01-01'
 
@@ -98,11 +94,11 @@ const lastResetAt = async (on: Queries): Promise<number> => {
 interface SaidRow {
   cause: CauseId
   said: number
-  surprise: number
+  expected: number
 }
 
 const saidOf = (whom: string): Promise<SaidRow[]> =>
-  rows<SaidRow>(database(), 'SELECT cause, said, surprise FROM cause_tally WHERE student_id = ? AND said > 0', [whom])
+  rows<SaidRow>(database(), 'SELECT cause, said, expected FROM cause_tally WHERE student_id = ?', [whom])
 
 /** What came of so many signs says what helps: the newest, as a school changes. */
 const MOST_HELPED = 3000

@@ -5,7 +5,7 @@ import type { HouseRules } from '../../core/house'
 import { writeCause } from './causes'
 import { testCriteria } from './criteria'
 import { database, fromJson, insertRow, rows, run, toDateTime, toIso, updateRow, type Queries } from './database'
-import { surpriseAt, writeDerived } from './derived'
+import { expectedAt, writeDerived } from './derived'
 import { rulesOf } from './houseRules'
 import { noteProgress } from './noteProgress'
 import { endWait } from './queue'
@@ -109,11 +109,11 @@ async function writeCoupon(
   if (before) await updateRow(on, 'coupon', id, row)
   else await insertRow(on, 'coupon', { id, ...row, read_at: toDateTime(readAt) })
   const formerly = before?.document.studentId ?? null
-  const surprise = surpriseAt(document, rules)
+  const expected = expectedAt(document, rules)
   await writeCause(
     on,
     id,
-    { studentId: document.studentId, cause: document.trueCause, surprise, saidAt: by.now },
+    { studentId: document.studentId, cause: document.trueCause, expected, saidAt: by.now },
     formerly,
   )
   await writeCourses(on, { id, document, rules, isNew: before === null })

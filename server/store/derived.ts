@@ -3,7 +3,7 @@ import { evidenceOf, flawCounts, gradeCoupon, type Evidence, type Grade } from '
 import type { HouseRules } from '../../core/house'
 import type { CriteriaSet } from '../../core/criteria'
 import { rejectedCounts, rejectedMarks } from '../../core/readiness'
-import { diagnose } from '../../core/diagnosis'
+import { CAUSES, diagnose, expectedOn, type CauseId } from '../../core/diagnosis'
 import { electrodeOf } from '../../core/trade'
 import { insertMany, run, type Queries } from './database'
 
@@ -106,12 +106,20 @@ export async function writeDerived(
   }
 }
 
-/**
- * How little the model, knowing nothing of the school, thought of the cause that was said of a coupon: 1 less its odds;
- * 0 where none was said.
- */
-export function surpriseAt({ trueCause, ...document }: CouponDocument, rules: HouseRules): number {
-  return trueCause === undefined ? 0 : 1 - oddsOf(document, rules, trueCause)
+/** What the model, knowing nothing of the school, expected to be said of a coupon; small shares are left out. */
+export type ExpectedCauses = readonly { readonly cause: CauseId; readonly expected: number }[]
+
+const LEAST_SHARE = 0.001
+/** To twelve places, so that a sum is the same in whatever order it is made. */
+const exact = (share: number) => Number(share.toFixed(12))
+
+/** What was to be expected of a coupon on which a cause was said; nothing where none was. */
+export function expectedAt({ trueCause, ...document }: CouponDocument, rules: HouseRules): ExpectedCauses {
+  if (trueCause === undefined) return []
+  const shares = expectedOn(document, rules)
+  return CAUSES.map(({ id }, n) => ({ cause: id, expected: exact(shares[n]!) })).filter(
+    ({ cause, expected }) => cause === trueCause || expected >= LEAST_SHARE,
+  )
 }
 
 /** What the model, knowing nothing of the school, gives a cause of a coupon. */

@@ -4,7 +4,7 @@ import type { CriteriaSet } from '../../core/criteria'
 import { writeCause } from './causes'
 import { testCriteria } from './criteria'
 import { database, fromJson, inTransaction, rows, toIso, updateRow } from './database'
-import { surpriseAt, writeDerived } from './derived'
+import { expectedAt, writeDerived } from './derived'
 import { rulesOf } from './houseRules'
 import { noteProgress } from './noteProgress'
 import { writeCourses } from './signCourses'
@@ -71,11 +71,11 @@ async function rebuildAfter(
       const { studentId, trueCause: cause } = document
       await updateRow(on, 'coupon', row.id, await writeDerived(on, row.id, document, rules, criteria, row.student_id))
       await noteProgress(on, studentId)
-      const surprise = surpriseAt(document, rules)
+      const expected = expectedAt(document, rules)
       await writeCause(
         on,
         row.id,
-        { studentId, cause, surprise, saidAt: new Date(toIso(row.saved_at)) },
+        { studentId, cause, expected, saidAt: new Date(toIso(row.saved_at)) },
         row.student_id,
       )
       await writeCourses(on, { id: row.id, document, rules, isNew: false })

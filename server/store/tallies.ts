@@ -3,21 +3,22 @@ import { database, inTransaction, rows, run, type Queries } from './database'
 /** What of the whole school is counted under, where each student has a count as well. */
 export const WHOLE_SCHOOL = ''
 
-/** A surprise as it is added up: to twelve places, so that a sum is the same in whatever order it was made. */
-const exact = (surprise: number) => surprise.toFixed(12)
+/** What was expected of a coupon, as rows beside what was said of it. */
+const EXPECTED = `JSON_TABLE(said.expected, '$[*]'
+  COLUMNS (cause VARCHAR(30) PATH '$.cause', expected DECIMAL(22, 12) PATH '$.expected')) AS share`
+const THE_ONE_SAID = 'IF(CONVERT(share.cause USING utf8mb4) COLLATE utf8mb4_unicode_ci = said.cause, 1, 0)'
 
-/** A cause was said once more of a student's coupon, or once less. */
-export async function moveCause(
-  on: Queries,
-  { studentId, cause, surprise }: { readonly studentId: string; readonly cause: string; readonly surprise: number },
-  by: 1 | -1,
-): Promise<void> {
-  for (const id of [studentId, WHOLE_SCHOOL])
+/** What was said of a coupon is counted beside what was expected of it, or is no longer. */
+export async function moveCause(on: Queries, couponId: string, by: 1 | -1): Promise<void> {
+  for (const whom of ['said.student_id', '?'])
     await run(
       on,
-      `INSERT INTO cause_tally (student_id, cause, said, surprise) VALUES (?, ?, ?, ?)
-      ON DUPLICATE KEY UPDATE said = said + VALUES(said), surprise = surprise + VALUES(surprise)`,
-      [id, cause, by, exact(by * surprise)],
+      `INSERT INTO cause_tally (student_id, cause, said, expected)
+      SELECT ${whom}, share.cause, ? * ${THE_ONE_SAID}, ? * share.expected
+      FROM cause_said AS said JOIN ${EXPECTED} WHERE said.coupon_id = ? ORDER BY share.cause
+      ON DUPLICATE KEY UPDATE cause_tally.said = cause_tally.said + VALUES(said),
+        cause_tally.expected = cause_tally.expected + VALUES(expected)`,
+      [...(whom === '?' ? [WHOLE_SCHOOL] : []), by, by, couponId],
     )
 }
 
@@ -38,11 +39,12 @@ export async function moveSigns(on: Queries, couponId: string, by: 1 | -1): Prom
 const COUNTED: readonly { readonly table: string; readonly columns: string; readonly from: string }[] = [
   {
     table: 'cause_tally',
-    columns: 'student_id, cause, said, surprise',
-    from: `SELECT who AS student_id, cause, COUNT(*) AS said, SUM(ROUND(surprise, 12)) AS surprise
-      FROM (SELECT CAST(student_id AS CHAR(36)) COLLATE utf8mb4_unicode_ci AS who, cause, surprise, said_at FROM cause_said
-        UNION ALL SELECT '' COLLATE utf8mb4_unicode_ci, cause, surprise, said_at FROM cause_said) AS each_and_all
-      WHERE said_at > COALESCE((SELECT MAX(reset_at) FROM cause_reset), '1970-01-01') GROUP BY who, cause`,
+    columns: 'student_id, cause, said, expected',
+    from: `SELECT who AS student_id, share.cause, SUM(${THE_ONE_SAID}) AS said, SUM(share.expected) AS expected
+      FROM (SELECT CAST(student_id AS CHAR(36)) COLLATE utf8mb4_unicode_ci AS who, cause, expected, said_at FROM cause_said
+        UNION ALL SELECT '' COLLATE utf8mb4_unicode_ci, cause, expected, said_at FROM cause_said) AS said
+      JOIN ${EXPECTED}
+      WHERE said_at > COALESCE((SELECT MAX(reset_at) FROM cause_reset), '1970-01-01') GROUP BY who, share.cause`,
   },
   {
     table: 'sign_tally',
@@ -72,7 +74,7 @@ export async function recount(): Promise<number> {
         on,
         `SELECT COUNT(*) AS n FROM ${table} AS kept LEFT JOIN (${from}) AS should
           ON kept.${key1} = should.${key1} AND kept.${key2} = should.${key2}
-        WHERE should.${count1} IS NULL AND kept.${count1} <> 0`,
+        WHERE should.${count1} IS NULL AND (kept.${count1} <> 0 OR kept.${count2} <> 0)`,
       )
       wrong += Number(found!.n) + Number(left!.n)
       await run(on, `DELETE FROM ${table}`)

@@ -5,7 +5,7 @@ import type { FloorStudent } from '../../contract/people'
 import type { StudentRecord } from '../../contract/record'
 import { newFlaw, putMark, type CouponDocument } from '../../core/coupon'
 import { aCoupon } from '../../core/coupon/example'
-import { diagnose, type CauseSurprise } from '../../core/diagnosis'
+import { CAUSES, diagnose, expectedOn, type CauseCounts } from '../../core/diagnosis'
 import { DEFAULT_HOUSE_RULES } from '../../core/house'
 import { rebuildDerived } from '../../server/store/rebuild'
 import { addClass, foundTestSchool, type School } from '../school'
@@ -44,6 +44,8 @@ const NONE = { seen: 0, gone: 0 }
 const arcLong = ({ causes }: ToldInSchool) => causes.find(row => row.cause === 'arc long') ?? NONE
 const tobias = ({ tellers }: ToldInSchool) => tellers.find(row => row.name === 'tobias') ?? NONE
 const advice = { advised: 'Close the arc', advisedCause: 'arc long' }
+
+const NEVER_SAID = { said: 0, expected: 0 }
 
 describe('what came of what was told', () => {
   let first: string
@@ -120,10 +122,11 @@ describe('what came of what was told', () => {
     const { student } = await addClass(school, 'Evening helped', 'Wendel Aske')
     const said = async () => (await school.instructor.ask<CausesSaid>('GET', '/api/causes')).body
     const own = async () =>
-      (await school.instructor.ask<CauseSurprise>('GET', `/api/students/${student.id}/causes`)).body['arc long'] ?? 0
+      (await school.instructor.ask<CauseCounts>('GET', `/api/students/${student.id}/causes`)).body['arc long'] ??
+      NEVER_SAID
     const of = (beads: number, more: Partial<CouponDocument> = {}) =>
       undercut(beads, { ...more, studentId: student.id })
-    const made = async () => (await said()).made['arc long'] ?? { made: 0, helped: 0, surprise: 0 }
+    const made = async () => (await said()).made['arc long'] ?? { made: 0, helped: 0, ...NEVER_SAID }
     const before = await made()
     const told = await keep(of(6, advice))
     const toldBefore = (done: 'yes' | 'no') => ({
@@ -135,21 +138,24 @@ describe('what came of what was told', () => {
     const moved = await own()
     const odds = diagnose(of(6), DEFAULT_HOUSE_RULES).causes.find(row => row.cause.id === 'arc long')!.odds
     // Fewer than ten were left alone in this school: every other goes by itself.
-    expect(moved).toBeCloseTo((1.8 * odds) / (1 - odds + 1.8 * odds) - odds, 9)
+    expect(moved.expected).toBeCloseTo(odds, 9)
+    expect(moved.said).toBeCloseTo((1.8 * odds) / (1 - odds + 1.8 * odds), 9)
     expect(await made()).toEqual({
       made: before.made + 1,
       helped: before.helped + 1,
-      surprise: expect.closeTo(before.surprise + moved, 9) as unknown,
+      said: expect.closeTo(before.said + moved.said, 9) as unknown,
+      expected: expect.closeTo(before.expected + moved.expected, 9) as unknown,
     })
     // Where its cause is said, that is the evidence of it.
     await keep(of(6, { ...advice, trueCause: 'arc long' }), told, 1)
-    expect(await own()).toBeCloseTo(1 - odds, 9)
+    const share = expectedOn(of(6), DEFAULT_HOUSE_RULES)[CAUSES.findIndex(cause => cause.id === 'arc long')]
+    expect(await own()).toEqual({ said: 1, expected: expect.closeTo(share!, 9) as unknown })
     expect(await made()).toEqual(before)
     await keep(of(6, advice), told, 2)
-    expect(await own()).toBeCloseTo(moved, 9)
-    // One that did not help is held against its cause, and takes back no more than what was said of it.
+    expect((await own()).said).toBeCloseTo(moved.said, 9)
+    // One that did not help is held against its cause.
     await keep(of(6, toldBefore('yes')), next, 2)
-    expect(await own()).toBe(0)
+    expect((await own()).said).toBeLessThan((await own()).expected)
     expect(await made()).toMatchObject({ made: before.made + 1, helped: before.helped })
   })
 

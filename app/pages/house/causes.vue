@@ -2,7 +2,7 @@
 import type { ToldInSchool } from '~~/contract/causes'
 import { longDay } from '~~/core/calendar'
 import { dayOf } from '~/composables/shopClock'
-import { CAUSES, schoolPriors } from '~~/core/diagnosis'
+import { CAUSES, schoolPriors, type CauseCounts, type CauseId } from '~~/core/diagnosis'
 import { useLoader } from '~/composables/loader'
 import { useSaving } from '~/composables/saving'
 import { useCauses } from '~/stores/causes'
@@ -43,10 +43,16 @@ const rows = computed(() => {
     ...cause,
     now: now[index]!,
     said: causes.said.said[cause.id] ?? 0,
+    expected: expectedToBeSaid(cause.id),
     made: causes.said.made[cause.id] ?? null,
     told: tallies.get(cause.id) ?? null,
   })).sort((a, b) => b.now - a.now)
 })
+/** Of all sayings, without the changes that students made. */
+function expectedToBeSaid(id: CauseId): number {
+  const of = (counts: CauseCounts) => counts[id]?.expected ?? 0
+  return of(causes.said.school) - of(causes.said.made)
+}
 const most = computed(() => rows.value[0]?.now ?? 1)
 const percent = (chance: number) => `${(chance * 100).toFixed(1)} %`
 const day = (at: string) => longDay(dayOf(at))
@@ -97,7 +103,8 @@ async function reset() {
               </td>
               <td class="num">{{ percent(row.prior) }}</td>
               <td class="num">
-                {{ row.said }}<small v-if="row.made">{{ row.made.helped }} of {{ row.made.made }} changes helped</small>
+                {{ row.said }}<small v-if="said > 0">{{ row.expected.toFixed(1) }} expected</small
+                ><small v-if="row.made">{{ row.made.helped }} of {{ row.made.made }} changes helped</small>
               </td>
               <td class="num">
                 <template v-if="row.told"
