@@ -39,7 +39,7 @@ export type DayPlanSaid =
   | { readonly is: 'best'; readonly best: BestPlan }
   | { readonly is: 'failed'; readonly why: string }
 
-const ATTEMPTS = 200
+const STUDENTS = 200
 const SEED = 20260914
 /**
  * Longest that a better plan is looked for, s: three times what a large day takes, so that a slow tablet finds the same
@@ -75,6 +75,7 @@ function serves(student: StudentToPlan, asked: Extract<DayPlanAsked, { ask: 'cou
     test: toTest.piece,
     lately: student.lately,
     sameDrillDays: rules.sameDrillDays,
+    testJoint: rules.ways.testJoint,
   })
   const pinned = ladder.ladder.rungs.find(rung => rung.id === student.pin?.rungId) ?? null
   const pace = ownPace(student.lately, ladder.ladder, minutes)
@@ -88,7 +89,7 @@ const helpsOf = (
   toTest: TestPlan,
   today: number,
 ): Help[] =>
-  student.standing.coupons === 0 ? [] : whatHelps(outlookCase({ ...student, ...common }, toTest, today, SEED), ATTEMPTS)
+  student.standing.coupons === 0 ? [] : whatHelps(outlookCase({ ...student, ...common }, toTest, today, SEED), STUDENTS)
 
 async function plan({ wanted, before }: Extract<DayPlanAsked, { ask: 'plan' }>): Promise<void> {
   const lines = greedyPlan(wanted, before)

@@ -116,6 +116,11 @@ export const WAYS = {
     why: 'What comes next when a pad is signed off.',
     choices: ['1, 2, 3, 4', '1, 2, 4, 3', 'joints before out-of-position pads'],
   },
+  testJoint: {
+    name: 'The test’s own joint',
+    why: 'It brings a student on toward that test most; some schools keep it until the ladder comes to it.',
+    choices: ['practised at any time', 'once its rung is open'],
+  },
   movingUp: {
     name: 'Moving up',
     why: 'Who says that a rung is learned.',

@@ -64,18 +64,40 @@ const ONE_DAY = [[0, 1]] as const
  * How likely nothing on the finished piece is rejected, over days good and bad: no single try rejected, and a Poisson
  * count of nought along every length. What a day spoils it spoils together, so this is no product of means.
  * @param side one side of it alone; both where it is left out
+ * @param spared by element, the share of unsound work that is left
  */
-export function visualOdds(plan: TestPlan, hand: Hand, side?: VisualSide): number {
+export function visualOdds(plan: TestPlan, hand: Hand, side?: VisualSide, spared: Spared = {}): number {
   const days = hand.day > 0 ? DAYS : ONE_DAY
-  return days.reduce((sum, [at, weighs]) => sum + weighs * visualOddsOn(hand.day * at, plan, hand, side), 0)
+  return days.reduce((sum, [at, weighs]) => sum + weighs * visualOddsOn(hand.day * at, plan, hand, spared, side), 0)
 }
 
-function visualOddsOn(today: number, plan: TestPlan, { logits, rejects, day }: Hand, side?: VisualSide): number {
+/**
+ * How likely an attempt goes well: nothing rejected by eye, and no strip opens beyond the limit. What `attempt` draws,
+ * reckoned.
+ */
+export function attemptOdds(plan: TestPlan, hand: Hand, spared: Spared = {}): number {
+  const holds = (strip: BendStrip): number => {
+    const inside = unsoundIn(plan, strip, hand)
+    const all = inside.reduce((sum, one) => sum + one.weight, 0)
+    const left = inside.reduce((sum, { task, weight }) => sum + weight * (spared[task.cell.element] ?? 1), 0)
+    return 1 - (1 - bendOdds([strip], hand.opens)) * (all > 0 ? left / all : 1)
+  }
+  return plan.strips.reduce((odds, strip) => odds * holds(strip), visualOdds(plan, hand, undefined, spared))
+}
+
+function visualOddsOn(
+  today: number,
+  plan: TestPlan,
+  { logits, rejects, day }: Hand,
+  spared: Spared,
+  side?: VisualSide,
+): number {
   const slope = steeper(day)
   let log = 0
   plan.tasks.forEach((task, n) => {
     if (!isSeen(plan, task) || (side !== undefined && sideOf(task) !== side)) return
-    const marks = expected(task, 1 - logistic(logits[n]! * slope + today), rejects[n]!)
+    const unsound = (1 - logistic(logits[n]! * slope + today)) * (spared[task.cell.element] ?? 1)
+    const marks = expected(task, unsound, rejects[n]!)
     log += isSingle(task) ? Math.log1p(-marks) : -marks
   })
   return Math.exp(log)
@@ -123,15 +145,19 @@ export const bendOdds = (strips: readonly BendStrip[], opens: number): number =>
 export const stretchedIn = (strips: readonly BendStrip[]): number =>
   strips.reduce((sum, strip) => sum + strip.lengths, 0)
 
-/** A strip is bent: it opens as often as this student's do, where the unsound work in it lies. */
-function bent(plan: TestPlan, strip: BendStrip, hand: Hand, spared: Spared, random: Random): Failure | null {
-  if (random.chance(bendOdds([strip], hand.opens))) return null
-  const weighed = stretched(plan, strip).map(({ n, task }) => ({
+/** The unsound work in what a strip stretches, piece by piece: where it opens. */
+const unsoundIn = (plan: TestPlan, strip: BendStrip, { logits }: Pick<Hand, 'logits'>) =>
+  stretched(plan, strip).map(({ n, task }) => ({
     task,
     from: Math.max(strip.fromMm, task.fromMm),
     to: Math.min(strip.toMm, task.toMm),
-    weight: (1 - logistic(hand.logits[n]!)) * task.tries,
+    weight: (1 - logistic(logits[n]!)) * task.tries,
   }))
+
+/** A strip is bent: it opens as often as this student's do, where the unsound work in it lies. */
+function bent(plan: TestPlan, strip: BendStrip, hand: Hand, spared: Spared, random: Random): Failure | null {
+  if (random.chance(bendOdds([strip], hand.opens))) return null
+  const weighed = unsoundIn(plan, strip, hand)
   const all = weighed.reduce((sum, one) => sum + one.weight, 0)
   let left = random.uniform() * all
   const found = weighed.find(one => (left -= one.weight) <= 0) ?? weighed.at(-1)

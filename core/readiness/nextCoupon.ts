@@ -1,10 +1,12 @@
-import { elementOf, type ElementId } from '../grading'
+import { elementOf } from '../grading'
+import type { Ways } from '../house'
 import { rungsInUse, type Ladder, type LadderRung, type RungState } from '../ladder'
 import { lieOf } from '../progress'
 import type { TestPiece } from '../qualification'
 import { pieceOf } from '../trade'
 import type { Help } from './helps'
 import { USUAL_HOURS } from './pace'
+import { isOwnJoint, likeness, practiceIn, workOfRung, workOfTest } from './practice'
 
 /** What a student could run next, and why. */
 export interface Proposal {
@@ -21,18 +23,8 @@ const WORTH_GOING_BACK = 0.03
 /** A drill is over sooner. */
 const DRILL_HOURS = 0.4
 
-/**
- * What a coupon of another lie, or other work, brings to the test's own. Common practice: a restart learned flat is
- * half a restart overhead.
- */
-const OTHER_LIE = 0.5
-const OTHER_WORK = 0.7
-/**
- * One coupon takes about this share of the way to half as much unsound work, on what it trains, and on all else
- * that is welded with it. Rough.
- */
+/** A pad's worth of practice takes about this share of the way to half as much unsound work. Rough. */
 const STEP = 0.12
-const IN_PASSING = 0.03
 
 const isDrill = ({ piece }: Pick<LadderRung, 'piece'>) => piece === 'restart strip' || piece === 'arc-strike plate'
 /** Hours in the booth that a coupon of a rung takes, set-up, welding and cleaning. Common practice, rough. */
@@ -40,15 +32,16 @@ export const couponHours = (rung: Pick<LadderRung, 'piece'>): number =>
   isDrill(rung) ? DRILL_HOURS : USUAL_HOURS[pieceOf(rung.piece).work]
 
 /**
- * How much a coupon of a rung is expected to raise the odds at a test, in an hour in the booth.
+ * How much a coupon of a rung is expected to raise the odds at a test, in an hour in the booth: what it holds of each
+ * skill, as far as that is of use on the test's own joint.
  * @param helps what each skill is worth at that test
  */
 export function gainPerHour(rung: LadderRung, helps: readonly Help[], test: TestPiece): number {
-  const near =
-    (lieOf(rung.position) === lieOf(test.position) ? 1 : OTHER_LIE) *
-    (pieceOf(rung.piece).work === pieceOf(test.piece.kind).work ? 1 : OTHER_WORK)
-  const trained = (element: ElementId) => (rung.trains.includes(element) ? STEP : IN_PASSING)
-  return (near * helps.reduce((sum, help) => sum + help.gain * trained(help.element), 0)) / couponHours(rung)
+  const [work, tests] = [workOfRung(rung), workOfTest(test)]
+  const practice = practiceIn(rung)
+  const gained = ({ element, gain }: Help) =>
+    gain * (1 - (1 - STEP) ** ((practice[element] ?? 0) * likeness(work, tests, element)))
+  return helps.reduce((sum, help) => sum + gained(help), 0) / couponHours(rung)
 }
 
 /** A class day of a student, and the ids of the rungs that were run on it. */
@@ -56,6 +49,8 @@ export interface RunLately {
   readonly classDay: string
   readonly rungs: readonly string[]
 }
+
+const AS_THE_LADDER: Ways['testJoint'] = 'once its rung is open'
 
 export interface NextWanted {
   readonly ladder: Ladder
@@ -66,13 +61,14 @@ export interface NextWanted {
   readonly lately: readonly RunLately[]
   /** How many class days in a row the same may be run. */
   readonly sameDrillDays: number
+  /** Whether the test's own joint is practised before the ladder comes to it; as shipped where it is not said. */
+  readonly testJoint?: Ways['testJoint']
 }
 
 /**
- * What to run next, best first: the rungs that are open and not signed off, by expected gain toward the test for an
- * hour in the booth; one that was run on
- * all of the last days allowed is left out while there is another. Far from the test, where no single skill moves
- * the odds, the ladder's own order decides.
+ * What to run next, best first: the rungs that are open and not signed off, and the test's own joint, by expected gain
+ * toward the test for an hour in the booth. A drill or pad that was run on all of the last days allowed is left out
+ * while there is another. Far from the test, where no single skill moves the odds, the ladder's own order decides.
  * @example proposals(wanted)[0].why // 'Restarts: half as many unsound, and about 20 more of 100 attempts at the 6G
  *   would go well'
  */
@@ -88,9 +84,15 @@ export function proposals(wanted: NextWanted): Proposal[] {
     statusOf(rung) === 'signed off' &&
     rung.trains.includes(most.element) &&
     (isDrill(rung) || lieOf(rung.position) === lieOf(wanted.test.position))
-  const open = rungsInUse(ladder).filter(rung => isOpen(rung) || worthAgain(rung))
+  // What the ladder asks before the test's own joint is asked for its sign-off, not for its practice.
+  const ownJoint = (rung: LadderRung) =>
+    wanted.helps.length > 0 &&
+    wanted.testJoint !== AS_THE_LADDER &&
+    isOwnJoint(workOfRung(rung), workOfTest(wanted.test))
+  const open = rungsInUse(ladder).filter(rung => isOpen(rung) || worthAgain(rung) || ownJoint(rung))
   const days = lately.slice(-sameDrillDays)
-  const tired = (rung: LadderRung) => days.length === sameDrillDays && days.every(day => day.rungs.includes(rung.id))
+  const tired = (rung: LadderRung) =>
+    !ownJoint(rung) && days.length === sameDrillDays && days.every(day => day.rungs.includes(rung.id))
   const fresh = open.filter(rung => !tired(rung))
   return (fresh.length > 0 ? fresh : open)
     .map((rung, place) => ({ rung, place, gainPerHour: gainPerHour(rung, wanted.helps, wanted.test) }))

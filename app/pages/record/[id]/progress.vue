@@ -96,6 +96,7 @@ const next = computed(() =>
         test: plan.value.piece,
         lately: progress.value.lately,
         sameDrillDays: houseRules.current.rules.sameDrillDays,
+        testJoint: houseRules.current.rules.ways.testJoint,
       })
     : [],
 )
