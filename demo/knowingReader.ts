@@ -173,7 +173,7 @@ function seenOf(document: CouponDocument): readonly SeenRun[] {
   const { ticket, passes, beads } = document
   const lanes = beads.map(bead => seenOn(document, bead))
   if (!passes) {
-    const window = currentWindow(ticket.classification, ticket.diameterMm, runAs(ticket.position), rules)
+    const window = currentWindow({ ...ticket, position: runAs(ticket.position) }, rules)
     return [{ currentA: ticket.currentA, window, lanes }]
   }
   const root = passes.find(pass => pass.role === 'root')?.id

@@ -44,8 +44,11 @@ describe('the side view', () => {
   })
   it('comes from below for overhead', () =>
     expect(lean(rodAngleViews(aCase({ position: '4G' }))[0]).y).toBeGreaterThan(30))
-  it('pushes a keyhole', () =>
-    expect(rodAngleViews(aCase({ joint: 'V, open root', pass: 'root' }))[0].angle).toBe('push 10–15°'))
+  it('pushes a keyhole that climbs, and drags a flat one', () => {
+    const root = (more: object) => rodAngleViews(aCase({ joint: 'V, open root', pass: 'root', ...more }))[0].angle
+    expect(root({ position: '3G', travel: 'up' })).toBe('push 10–15°')
+    expect(root({})).toBe('drag 10–15°')
+  })
 })
 
 describe('the end view', () => {

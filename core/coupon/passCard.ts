@@ -10,7 +10,7 @@ const CARD_JOINTS: Readonly<Partial<Record<Piece['kind'], Joint>>> = {
   'lap': 'lap',
   'T': 'T',
   'outside corner': 'outside corner',
-  'edge': 'outside corner',
+  'edge': 'edge',
   'pipe to plate': 'T',
   'saddle': 'T',
 }

@@ -345,7 +345,7 @@ describe('over many coupons', () => {
   it('the amperes advised lie in the window, or nearer to it than they were', () => {
     for (const coupon of coupons) {
       const { classification, diameterMm, position } = coupon.ticket
-      const { lowA, highA } = currentWindow(classification, diameterMm, runAs(position), rules)
+      const { lowA, highA } = currentWindow({ classification, diameterMm, position: runAs(position) }, rules)
       const found = /(Up|Down) \d+ A to (\d+) A/.exec(advice(coupon))
       if (!found) continue
       const [was, to] = [coupon.ticket.currentA, Number(found[2])]

@@ -12,6 +12,7 @@ import {
   type GaugeKind,
   type TryKind,
   type TryMark,
+  thicknessOf,
 } from '../coupon'
 import { aTicket, EXAMPLE_STUDENT } from '../coupon/example'
 import { DEFAULT_HOUSE_RULES, wantedWidth } from '../house'
@@ -42,7 +43,10 @@ interface Run {
 function couponOf({ kind, position, travel, hand, classification, heat }: Run): CouponDocument {
   const piece = usualPiece(kind, kind === 'plate groove' || kind === 'pipe butt')
   const diameterMm = isPlate(piece) ? inches(1 / 8) : inches(3 / 32)
-  const { lowA, highA } = currentWindow(classification, diameterMm, runAs(position), rules)
+  const { lowA, highA } = currentWindow(
+    { classification, diameterMm, position: runAs(position), travel, thicknessMm: thicknessOf(piece) },
+    rules,
+  )
   const currentA = Math.round((lowA + highA) / 2 + (heat * (highA - lowA)) / 2)
   const ticket = aTicket({ position, travel, hand, classification, diameterMm, currentA, rods: 'stubs' })
   const usual = isPlate(piece) ? undefined : expectedPasses(piece, ticket, rules)

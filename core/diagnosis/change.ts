@@ -5,6 +5,7 @@ import {
   isPipe,
   isPlate,
   passName,
+  thicknessOf,
   ticketWindow,
   type CouponDocument,
   type Pass,
@@ -180,9 +181,9 @@ function currentChange({ cause, document, markIds, strong }: ChangeWanted, rules
 }
 
 function runSet(document: CouponDocument, markIds: readonly string[], way: 1 | -1, rules: HouseRules): RunSet {
-  const { ticket, passes = [] } = document
+  const { piece, ticket, passes = [] } = document
   if (passes.length === 0) {
-    return { currentA: ticket.currentA, ...ticketWindow(ticket, rules), says: null }
+    return { currentA: ticket.currentA, ...ticketWindow(ticket, thicknessOf(piece), rules), says: null }
   }
   const showing = passesOf(
     document,

@@ -103,7 +103,7 @@ describe('what is kept of a coupon and moves its causes', () => {
 describe('a set-up outside its window', () => {
   // E7018 of 1/8 in, flat: 115 to 140 A as schools run it.
   it('is nine times as likely the cause as at the end of the window, six times there as in its middle', () => {
-    const window = currentWindow('E7018', inches(1 / 8), '1G', rules)
+    const window = currentWindow({ classification: 'E7018', diameterMm: inches(1 / 8), position: '1G' }, rules)
     const [middle, end] = [(window.lowA + window.highA) / 2, window.highA]
     const times = (id: CauseId, to: number, from: number) => oddsOf(prior(at(to), id)) / oddsOf(prior(at(from), id))
     expect(times('current high', end + 0.001, end)).toBeCloseTo(9, 2)
@@ -118,7 +118,7 @@ describe('a set-up outside its window', () => {
     expect(times('current low', window.lowA - 0.001, middle)).toBeCloseTo(9 * Math.exp(1.8), 1)
   })
   it('in the middle of its window it is hardly the current', () => {
-    const window = currentWindow('E7018', inches(1 / 8), '1G', rules)
+    const window = currentWindow({ classification: 'E7018', diameterMm: inches(1 / 8), position: '1G' }, rules)
     const shipped = CAUSES.find(cause => cause.id === 'current high')!.prior
     const found = prior(at((window.lowA + window.highA) / 2), 'current high')
     expect(oddsOf(found) / oddsOf(shipped)).toBeCloseTo(0.4, 6)

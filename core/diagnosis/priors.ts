@@ -189,11 +189,11 @@ function wrongTimes(toward: number): number {
  * less, but what was set outside its window stays evidence.
  */
 function currentSays(document: CouponDocument, marks: readonly Mark[], rules: HouseRules, by: By): void {
-  const { ticket, passes = [] } = document
+  const { piece, ticket, passes = [] } = document
   const showing = new Set(passesOf(document, marks).map(pass => pass.id))
   const runs =
     passes.length === 0
-      ? [{ off: offOf(ticket.currentA, ticketWindow(ticket, rules)), shows: true }]
+      ? [{ off: offOf(ticket.currentA, ticketWindow(ticket, thicknessOf(piece), rules)), shows: true }]
       : passes.map(pass => ({
           off: offOf(pass.currentA, cardCurrent(document, pass, rules)),
           shows: showing.size === 0 || showing.has(pass.id),
@@ -209,10 +209,10 @@ function currentSays(document: CouponDocument, marks: readonly Mark[], rules: Ho
 
 /** The way in which a run was set outside its window, by more than makes of one class differ; null where none was. */
 export function currentOff(document: CouponDocument, rules: HouseRules): 'current high' | 'current low' | null {
-  const { ticket, passes = [] } = document
+  const { piece, ticket, passes = [] } = document
   const offs =
     passes.length === 0
-      ? [offOf(ticket.currentA, ticketWindow(ticket, rules))]
+      ? [offOf(ticket.currentA, ticketWindow(ticket, thicknessOf(piece), rules))]
       : passes.map(pass => offOf(pass.currentA, cardCurrent(document, pass, rules)))
   const worst = offs.reduce((most, one) => (Math.abs(one) > Math.abs(most) ? one : most), 0)
   return Math.abs(worst) <= 1 ? null : worst > 0 ? 'current high' : 'current low'

@@ -64,7 +64,6 @@ export const SCHOOLS_OF_PRACTICE: readonly SchoolOfPractice[] = [
       'called from the puddle; vertical runs as hot as flat.',
     ways: {
       rootPass: 'whip throughout',
-      teeAim: 'three angles for three beads',
       order: '1, 2, 4, 3',
       reading: 'called from the puddle, before chipping',
     },

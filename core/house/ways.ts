@@ -55,7 +55,7 @@ export const WAYS = {
   teeAim: {
     name: 'T-joint aim',
     why: 'Heat goes where the rod points.',
-    choices: ['bisect', 'a little to the plate that takes more heat', 'three angles for three beads'],
+    choices: ['three angles for three beads', 'bisect', 'a little to the plate that takes more heat'],
   },
   tacks: {
     name: 'Tacks',

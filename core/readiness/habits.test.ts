@@ -120,7 +120,7 @@ describe('what happened moves the odds', () => {
     expect(shift.mean).toBe(0)
     // School 0.35, book 0.15, piece 0.2.
     expect(shift.deviation).toBeCloseTo(Math.hypot(0.35, 0.15, 0.2), 12)
-    expect(shift.student).toBe(0.4)
+    expect(shift.student).toBe(0.28)
     expect(shiftOf(recalibrate([]), 'root', here).deviation).toBeCloseTo(Math.hypot(0.35, 0.15, 0.2), 12)
     expect(shiftOf(recalibrate([]), 'bends', here).deviation).toBeCloseTo(Math.hypot(0.6, 0.1, 0.2), 12)
   })

@@ -1,5 +1,5 @@
 import type { HouseRules } from '../house'
-import { electrodeOf, positionOf, type PositionId, type Polarity, type Travel } from '../trade'
+import { electrodeOf, isTooLarge, positionOf, type PositionId, type Polarity, type Travel } from '../trade'
 import { formatLength, under } from '../units'
 import { currentWindow } from './currentWindow'
 import { onPanel, sayWindow } from './panelOffset'
@@ -54,7 +54,7 @@ export function checkTicket(ticket: Settings, thicknessMm: number, rules: HouseR
   return [
     ...polarityRemarks(ticket, rules),
     ...positionRemarks(ticket, rules),
-    ...currentRemarks(ticket, rules),
+    ...currentRemarks(ticket, thicknessMm, rules),
     ...rodRemarks(ticket, thicknessMm, rules),
   ]
 }
@@ -75,11 +75,22 @@ function polarityRemarks({ classification, polarity }: Settings, { ways }: House
     : []
 }
 
-function positionRemarks({ classification, position, travel }: Settings, { ways }: HouseRules): TicketRemark[] {
+function positionRemarks(
+  { classification, diameterMm, position, travel }: Settings,
+  { ways }: HouseRules,
+): TicketRemark[] {
   const remarks: TicketRemark[] = []
   const { name, travel: directions } = positionOf(position)
   if (!electrodeOf(classification).positions.includes(position))
     remarks.push(remark('position', 'rod unfit for position', `${classification} is not made for ${name}`))
+  else if (isTooLarge(classification, diameterMm, position))
+    remarks.push(
+      remark(
+        'position',
+        'rod unfit for position',
+        `${classification} of this size is not made for ${name}: 5/32 at most`,
+      ),
+    )
   if (!directions.includes(travel))
     remarks.push(remark('travel', 'odd travel', `${name} runs ${directions.join(' or ')}`))
   if (travel === 'down' && electrodeOf(classification).family === 'low hydrogen')
@@ -89,11 +100,10 @@ function positionRemarks({ classification, position, travel }: Settings, { ways 
   return remarks
 }
 
-function currentRemarks(
-  { classification, diameterMm, position, currentA, panelOffsetA }: Settings,
-  rules: HouseRules,
-): TicketRemark[] {
-  const window = onPanel(currentWindow(classification, diameterMm, positionOf(position).runAs, rules), panelOffsetA)
+function currentRemarks(ticket: Settings, thicknessMm: number, rules: HouseRules): TicketRemark[] {
+  const { currentA, panelOffsetA } = ticket
+  const position = positionOf(ticket.position).runAs
+  const window = onPanel(currentWindow({ ...ticket, position, thicknessMm }, rules), panelOffsetA)
   const [overA, underA] = [currentA - window.highA, window.lowA - currentA]
   const said = sayWindow(window, panelOffsetA)
   if (overA > 0) return [remark('currentA', 'current high', `${overA} A over ${said}`, overA)]

@@ -1,7 +1,7 @@
 import type { HouseRules } from '../house'
 import type { PadPosition, Source } from '../trade'
 import { A5_1_CURRENT, burnsAs, COMMON_PRACTICE, rodSizeOf } from '../trade'
-import { practiceOf } from './practiceCurrents'
+import { practiceOf, type CurrentCase } from './practiceCurrents'
 
 export interface CurrentWindow {
   readonly lowA: number
@@ -40,23 +40,22 @@ export function publishedWindow(classification: string, diameterMm: number): Cur
   return { lowA: row[0], highA: row[1], source: A5_1_CURRENT }
 }
 
+/** What a window is of: a rod in a position; and of what is run, as much as is known. A bead on plate where nothing is. */
+export type WindowCase = Pick<CurrentCase, 'classification' | 'diameterMm' | 'position'> & Partial<CurrentCase>
+
 /**
- * The window a coupon is held to: the house's own where it has one, else what schools run where that differs, else
- * the published range.
- * @param diameterMm core diameter, mm
+ * The one window that card, ticket, pass and reading go by: the house's own where it has one, else what schools run
+ * where that differs, else the published range.
  * @returns amperes
- * @example currentWindow('E7018', 3.175, '2G', rules) // { lowA: 110, highA: 135, source: common practice }
+ * @example currentWindow({ classification: 'E7018', diameterMm: 3.175, position: '2G' }, rules)
+ *   // { lowA: 110, highA: 135, source: common practice }
  */
-export function currentWindow(
-  classification: string,
-  diameterMm: number,
-  position: PadPosition,
-  rules: HouseRules,
-): CurrentWindow {
+export function currentWindow(wanted: WindowCase, rules: HouseRules): CurrentWindow {
+  const { classification, diameterMm, position } = wanted
   const published = publishedWindow(classification, diameterMm)
   const house = houseWindow(classification, diameterMm, position, rules)
   if (house) return house
-  const practice = practiceOf({ classification, diameterMm, position, joint: 'pad', pass: 'bead' })
+  const practice = practiceOf({ joint: 'pad', pass: 'bead', ...wanted })
   return practice ? { lowA: practice.lowA, highA: practice.highA, source: COMMON_PRACTICE } : published
 }
 

@@ -103,7 +103,14 @@ describe('what lies outside the published window', () => {
           if (startA < published.lowA || startA > published.highA)
             found.add(`${burnsAs(one.classification)} ${rodSizeOf(one.diameterMm).soldFor} ${one.position}`)
         }
-    expect([...found].sort()).toEqual(['E6013 1/8 1G', 'E6013 3/32 1G', 'E6013 3/32 2G', 'E7018 1/8 3G'])
+    expect([...found].sort()).toEqual([
+      'E6010 5/32 3G',
+      'E6013 1/8 1G',
+      'E6013 3/32 1G',
+      'E6013 3/32 2G',
+      'E7018 1/8 3G',
+      'E7018 5/32 3G',
+    ])
   })
 })
 

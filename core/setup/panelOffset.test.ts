@@ -30,7 +30,7 @@ describe('a panel that is off', () => {
 
 describe('a ticket from such a machine', () => {
   const ticket = aTicket({ classification: 'E7018', diameterMm: inches(1 / 8), position: '1G', currentA: 128 })
-  const { highA } = ticketWindow(ticket, rules)
+  const { highA } = ticketWindow(ticket, 9.5, rules)
   const found = (currentA: number, panelOffsetA?: number) =>
     checkTicket({ ...ticket, currentA, ...(panelOffsetA === undefined ? {} : { panelOffsetA }) }, 9.5, rules)
   it('is held to the window by what burns at the arc, to the ampere', () => {
@@ -38,7 +38,7 @@ describe('a ticket from such a machine', () => {
     expect(found(highA - 6, 6)).toEqual([])
     expect(found(highA - 5, 6)).toMatchObject([{ finding: 'current high', byA: 1 }])
     expect(found(highA - 5, 6)[0]!.text).toBe(
-      `1 A over ${ticketWindow(ticket, rules).lowA - 6}–${highA - 6} A on this panel`,
+      `1 A over ${ticketWindow(ticket, 9.5, rules).lowA - 6}–${highA - 6} A on this panel`,
     )
     expect(found(highA + 3, -3)).toEqual([])
     expect(found(highA + 4, -3)).toMatchObject([{ finding: 'current high', byA: 1 }])

@@ -35,6 +35,7 @@ const DOWNHILL: TravelAngle = { low: 10, high: 20, lean: 'drag' }
 const RUTILE_FILLET: TravelAngle = { low: 20, high: 30, lean: 'drag' }
 const RUTILE_GROOVE: TravelAngle = { low: 20, high: 45, lean: 'drag' }
 const LAP: TravelAngle = { low: 5, high: 10, lean: 'drag' }
+/** Uphill and round a fixed pipe; in any other position a root is run as its position is. */
 const KEYHOLE: TravelAngle = { low: 10, high: 15, lean: 'push' }
 
 /** Work angles of the three beads of a T, from the lower plate. Source: common practice. */
@@ -67,7 +68,7 @@ function workAngle({ joint, position, pass }: AngleCase, rules: HouseRules): Wor
 
 function travelAngle({ classification, position, travel, joint, pass }: AngleCase, rules: HouseRules): TravelAngle {
   const rutile = electrodeOf(classification).family === 'rutile'
-  if (joint === 'V, open root' && pass === 'root') return travel === 'down' ? DOWNHILL : KEYHOLE
+  if (joint === 'V, open root' && pass === 'root' && position === '3G') return travel === 'down' ? DOWNHILL : KEYHOLE
   if (position === '3G') return travel === 'down' ? DOWNHILL : { ...rules.pushVerticalDegrees, lean: 'push' }
   if (position === '4G') return { ...rules.dragOverheadDegrees, lean: 'drag' }
   if (joint === 'lap') return LAP

@@ -81,7 +81,7 @@ describe('a rod’s run', () => {
 
 describe('angles', () => {
   const angles = (change: Partial<SetUpCase>, by = rules) => rodAngles(aCase(change), by)
-  // Common practice: drag flat, push vertical up, straight in overhead; a keyhole is pushed 10 to 15.
+  // Common practice: drag flat, push vertical up, straight in overhead; a keyhole that climbs is pushed 10 to 15.
   it.each([
     [{}, { low: 10, high: 15, lean: 'drag' }],
     [
@@ -90,8 +90,20 @@ describe('angles', () => {
     ],
     [{ position: '4G' }, { low: 0, high: 5, lean: 'drag' }],
     [
-      { joint: 'V, open root', pass: 'root' },
+      { joint: 'V, open root', pass: 'root', position: '3G', travel: 'up' },
       { low: 10, high: 15, lean: 'push' },
+    ],
+    [
+      { joint: 'V, open root', pass: 'root' },
+      { low: 10, high: 15, lean: 'drag' },
+    ],
+    [
+      { joint: 'V, open root', pass: 'root', position: '2G' },
+      { low: 10, high: 15, lean: 'drag' },
+    ],
+    [
+      { joint: 'V, open root', pass: 'root', position: '4G' },
+      { low: 0, high: 5, lean: 'drag' },
     ],
     [{ joint: 'lap' }, { low: 5, high: 10, lean: 'drag' }],
     [
@@ -106,10 +118,11 @@ describe('angles', () => {
 
   it('point up on a horizontal line, and at 45 from the lower plate in a T', () => {
     expect(angles({ position: '2G' }).work).toEqual({ low: 5, high: 10, from: 'square', up: true })
-    expect(angles({ joint: 'T', pass: 'second' }).work.low).toBe(45)
-    expect(
-      angles({ joint: 'T', pass: 'second' }, writeRule(rules, 'ways.teeAim', 'three angles for three beads')).work.low,
-    ).toBe(70)
+    expect(angles({ joint: 'T', pass: 'first' }).work).toMatchObject({ low: 45, high: 45 })
+    expect(angles({ joint: 'T', pass: 'second' }).work).toMatchObject({ low: 70, high: 70 })
+    expect(angles({ joint: 'T', pass: 'third' }).work).toMatchObject({ low: 35, high: 40 })
+    const bisects = writeRule(rules, 'ways.teeAim', 'bisect')
+    expect(angles({ joint: 'T', pass: 'second' }, bisects).work.low).toBe(45)
   })
 })
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import fc from 'fast-check'
 import { DEFAULT_HOUSE_RULES, writeRule } from '../house'
-import { ELECTRODES, PAD_POSITIONS } from '../trade'
+import { ELECTRODES, isTooLarge, PAD_POSITIONS } from '../trade'
 import { inches } from '../units'
 import { aTicket } from '../coupon/example'
 import {
@@ -36,12 +36,12 @@ it.each([
 
 describe('the window a coupon is held to', () => {
   it('is practice where schools run otherwise, and says so', () => {
-    expect(currentWindow('E7018', inches(1 / 8), '3G', rules)).toMatchObject({
+    expect(currentWindow({ classification: 'E7018', diameterMm: inches(1 / 8), position: '3G' }, rules)).toMatchObject({
       lowA: 100,
       highA: 115,
       source: { certainty: 'common practice' },
     })
-    expect(currentWindow('E6010', inches(1 / 8), '3G', rules)).toMatchObject({
+    expect(currentWindow({ classification: 'E6010', diameterMm: inches(1 / 8), position: '3G' }, rules)).toMatchObject({
       lowA: 75,
       source: { certainty: 'from memory, check your copy' },
     })
@@ -51,14 +51,16 @@ describe('the window a coupon is held to', () => {
       ...rules,
       windows: [{ classification: 'E7018', diameterMm: inches(1 / 8), position: '3G', lowA: 95, highA: 120 }],
     } as const
-    expect(currentWindow('E7018', inches(1 / 8), '3G', own)).toMatchObject({
+    expect(currentWindow({ classification: 'E7018', diameterMm: inches(1 / 8), position: '3G' }, own)).toMatchObject({
       lowA: 95,
       highA: 120,
       source: { name: 'house rules' },
     })
-    expect(currentWindow('E7018', inches(1 / 8), '1G', own)).toEqual(currentWindow('E7018', inches(1 / 8), '1G', rules))
-    expect(currentWindow('E7018', inches(3 / 32), '3G', own)).toEqual(
-      currentWindow('E7018', inches(3 / 32), '3G', rules),
+    expect(currentWindow({ classification: 'E7018', diameterMm: inches(1 / 8), position: '1G' }, own)).toEqual(
+      currentWindow({ classification: 'E7018', diameterMm: inches(1 / 8), position: '1G' }, rules),
+    )
+    expect(currentWindow({ classification: 'E7018', diameterMm: inches(3 / 32), position: '3G' }, own)).toEqual(
+      currentWindow({ classification: 'E7018', diameterMm: inches(3 / 32), position: '3G' }, rules),
     )
   })
 })
@@ -190,7 +192,29 @@ describe('checkTicket', () => {
       { field: 'plate', finding: 'plate thin', text: 'This rod wants 1/4 in of plate or more' },
     ])
     expect(findings({}, inches(1 / 4))).toEqual([])
-    expect(findings({ diameterMm: inches(3 / 32), currentA: 90 }, inches(1 / 8))).toEqual([])
+    expect(findings({ diameterMm: inches(3 / 32), currentA: 80 }, inches(1 / 8))).toEqual([])
+  })
+  it('goes by the window of the card: of thin plate, of the way a rutile rod is run', () => {
+    const thin = { diameterMm: inches(3 / 32) }
+    expect(findings({ ...thin, currentA: 90 }, inches(1 / 8))).toEqual(['current high'])
+    expect(findings({ ...thin, currentA: 80 }, inches(3 / 8))).toEqual(['current low'])
+    const rutile = { classification: 'E6013', position: '3G', currentA: 125 } as const
+    expect(findings({ ...rutile, travel: 'up' })).toEqual(['current high'])
+    expect(findings({ ...rutile, travel: 'down' })).toEqual([])
+  })
+  // AWS A5.1, from memory: such rods above 5/32 in are made for flat and horizontal.
+  it.each([
+    ['E7018', 3 / 16, '3G', true],
+    ['E7014', 3 / 16, '4G', true],
+    ['E7018', 3 / 16, '6G', true],
+    ['E7018', 3 / 16, '2G', false],
+    ['E7018', 5 / 32, '3G', false],
+    ['E6010', 3 / 16, '3G', false],
+  ] as const)('%s of %d in is %s: too large %s', (classification, size, position, tooLarge) => {
+    const travel = position === '2G' ? 'left to right' : 'up'
+    const found = findings({ classification, diameterMm: inches(size), position, travel, currentA: 150 })
+    expect(found.includes('rod unfit for position')).toBe(tooLarge)
+    expect(isTooLarge(classification, size === 5 / 32 ? 4 : inches(size), position)).toBe(tooLarge)
   })
   // AWS D1.1 and the A5.1 annex, from memory: 4 h.
   it('marks a low-hydrogen rod past its exposure, and no other rod', () => {

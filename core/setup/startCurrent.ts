@@ -1,8 +1,8 @@
 import type { HouseRules } from '../house'
 import { DEFAULT_HOUSE_RULES } from '../house'
-import { COMMON_PRACTICE, electrodeOf, positionOf } from '../trade'
+import { electrodeOf, positionOf } from '../trade'
 import { inches } from '../units'
-import { currentWindow, houseWindow, publishedWindow, type CurrentWindow } from './currentWindow'
+import { currentWindow, publishedWindow, type CurrentWindow } from './currentWindow'
 import { practiceOf, type CurrentCase } from './practiceCurrents'
 
 export interface StartCurrent {
@@ -33,15 +33,10 @@ const AMPERES_A_MM = 1000 / 25.4
  *   rules).startA // 110
  */
 export function startCurrent(wanted: CurrentCase, rules: HouseRules): StartCurrent {
-  const { classification, diameterMm, position, thicknessMm } = wanted
+  const { classification, diameterMm, thicknessMm } = wanted
   const published = publishedWindow(classification, diameterMm)
   const practice = practiceOf(wanted)
-  const own = houseWindow(classification, diameterMm, position, rules)
-  const window =
-    own ??
-    (practice
-      ? { lowA: practice.lowA, highA: practice.highA, source: COMMON_PRACTICE }
-      : currentWindow(classification, diameterMm, position, rules))
+  const window = currentWindow(wanted, rules)
   const working: string[] = []
   let startA: number
   if (practice) {

@@ -87,7 +87,7 @@ export function freshPad(
   ticket: Partial<Ticket> = {},
 ): CouponDocument {
   const set = aTicket({ rods: 'stubs', ...ticket })
-  const window = currentWindow(set.classification, set.diameterMm, runAs(set.position), rules)
+  const window = currentWindow({ ...set, position: runAs(set.position) }, rules)
   return newCoupon(
     {
       studentId: EXAMPLE_STUDENT,

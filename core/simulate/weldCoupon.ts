@@ -130,7 +130,7 @@ function techniqueOf(
   const difficulty = DIFFICULTY[ticket.position]
   const at = (skill: Knack) =>
     Math.max(0.02, errorAfter(learner, skill, coupons, difficulty) * (1 + 0.2 * random.normal()))
-  const window = currentWindow(ticket.classification, ticket.diameterMm, runAs(ticket.position), rules)
+  const window = currentWindow({ ...ticket, position: runAs(ticket.position) }, rules)
   const half = (window.highA - window.lowA) / 2
   const error: Record<Knack, number> = {
     'strike': at('strike'),

@@ -39,6 +39,13 @@ export const CAUTIONS: readonly Caution[] = [
       'Painted, plated, galvanised or oily metal is cleaned to bare steel first. Whoever has a pacemaker asks a ' +
       'doctor before welding.',
   },
+  { topic: 'always', text: 'A stuck rod is let go at the holder, never pulled off bare-eyed with the hood up.' },
+  {
+    topic: 'always',
+    text:
+      'Sweat conducts: a wet glove is changed before the next rod, and no rod is changed with a bare hand. A holder ' +
+      'with a cracked jaw or bare metal at its grip is out of use.',
+  },
   {
     topic: 'stainless',
     text: 'Stainless fume holds chromium: extraction on, and the breathing protection that its data sheet asks for.',
@@ -49,7 +56,6 @@ export const CAUTIONS: readonly Caution[] = [
   },
   { topic: 'overhead', text: 'A coupon on two small tacks can fall: check the hold before you go under it.' },
   { topic: 'vertical', text: 'Stand aside of the fall of sparks and slag.' },
-  { topic: 'low hydrogen', text: 'A stuck rod is let go at the holder, never with the hood up.' },
   { topic: 'stubs', text: 'Hot stubs are a fire: into a metal bin, never the waste.' },
   {
     topic: 'quench',
@@ -65,7 +71,7 @@ export const CAUTIONS: readonly Caution[] = [
 
 /**
  * The cautions for a set of topics, in the order they are kept.
- * @example cautionsFor(['overhead']).length // 6: four of them always
+ * @example cautionsFor(['overhead']).length // 8: six of them always
  */
 export function cautionsFor(topics: readonly CautionTopic[]): Caution[] {
   return CAUTIONS.filter(caution => caution.topic === 'always' || topics.includes(caution.topic))

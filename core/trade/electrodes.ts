@@ -1,4 +1,5 @@
-import { POSITIONS, type PositionId } from './positions'
+import { inches, over } from '../units'
+import { POSITIONS, runAs, type PositionId } from './positions'
 
 export type Polarity = 'DCEP' | 'DCEN' | 'AC'
 
@@ -199,6 +200,23 @@ export function electrodeOf(classification: string): Electrode {
     )
   return found
 }
+
+/** Rods with iron powder or a low-hydrogen covering hold a puddle out of position up to this core. AWS A5.1, memory. */
+const LARGEST_OUT_OF_POSITION_MM = inches(5 / 32)
+const POOLS_RUN: ReadonlySet<string> = new Set(['E7014', 'E7016', 'E7018'])
+
+/**
+ * Whether a rod is too large for a position in which its class is welded: above 5/32 in such rods are made for flat and
+ * horizontal only. Source: AWS A5.1 Table 1 and its notes, from memory, check your copy.
+ * @param diameterMm core diameter, mm
+ * @example isTooLarge('E7018', 4.76, '3G') // true
+ */
+export const isTooLarge = (classification: string, diameterMm: number, position: PositionId): boolean =>
+  POOLS_RUN.has(burnsAs(classification)) &&
+  over(diameterMm, LARGEST_OUT_OF_POSITION_MM + ROUNDING_MM) &&
+  ['3G', '4G'].includes(runAs(position))
+/** 4 mm is sold for 5/32 in. */
+const ROUNDING_MM = 0.05
 
 /**
  * The rod whose tables hold for a classification.

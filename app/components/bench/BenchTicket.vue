@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { describePiece, describeRod, isPlate, ticketWindow, type CouponDocument } from '~~/core/coupon'
+import { describePiece, describeRod, isPlate, thicknessOf, ticketWindow, type CouponDocument } from '~~/core/coupon'
 import { sayWindow, type TicketRemark } from '~~/core/setup'
 import { positionOf } from '~~/core/trade'
 import type { LengthUnit } from '~~/core/units'
@@ -16,7 +16,7 @@ function hoursOut({ hoursOut: hours, lot }: CouponDocument['ticket']): string[] 
 }
 const slips = computed(() => {
   const { ticket, piece } = props.document
-  const window = sayWindow(ticketWindow(ticket, bench.rules), ticket.panelOffsetA)
+  const window = sayWindow(ticketWindow(ticket, thicknessOf(piece), bench.rules), ticket.panelOffsetA)
   const remark = (...fields: TicketRemark['field'][]) =>
     props.remarks
       .filter(row => fields.includes(row.field))

@@ -46,7 +46,9 @@ const booth = computed(() => (/^\d+$/.test(form.booth.trim()) ? Number(form.boot
 const panelOffsetA = computed(() =>
   booth.value === ticket.booth ? ticket.panelOffsetA : floor.panelOffsetOf(booth.value),
 )
-const window = computed(() => ticketWindow({ ...form, panelOffsetA: panelOffsetA.value }, bench.rules))
+const window = computed(() =>
+  ticketWindow({ ...form, panelOffsetA: panelOffsetA.value }, thicknessOf(props.document.piece), bench.rules),
+)
 const rungs = computed(() => knownRungs(bench.rules))
 
 /** The ladder as it stands; without the server a ticket names its rung by words alone. */

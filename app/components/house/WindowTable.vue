@@ -17,7 +17,7 @@ const form = reactive({
 const error = ref('')
 const beside = computed(() => {
   const { lowA, highA } = publishedWindow(form.classification, form.diameterMm)
-  const now = currentWindow(form.classification, form.diameterMm, form.position, props.rules)
+  const now = currentWindow(form, props.rules)
   return `published ${lowA}–${highA} A; now ${now.lowA}–${now.highA} A by ${now.source.name}`
 })
 const published = (row: WindowOverride) => publishedWindow(row.classification, row.diameterMm)
