@@ -6,7 +6,16 @@ import { inches } from '../units'
 import { houseStack, OPEN_ROOT_ROD } from './houseStack'
 import type { PadPosition } from '../trade'
 
-export const JOINTS = ['pad', 'square butt', 'T', 'lap', 'outside corner', 'edge', 'V, backing', 'V, open root'] as const
+export const JOINTS = [
+  'pad',
+  'square butt',
+  'T',
+  'lap',
+  'outside corner',
+  'edge',
+  'V, backing',
+  'V, open root',
+] as const
 export type Joint = (typeof JOINTS)[number]
 
 /** Which bead of a joint is run. A bead on plate has only one kind. */
