@@ -16,7 +16,7 @@ export default defineConfig({
             'contract/**/*.test.ts',
             'app/**/*.test.ts',
             'demo/**/*.test.ts',
-            'tests/key/*.test.ts',
+            'tests/{key,figures}/*.test.ts',
           ],
           // Properties over thousands of coupons take their time on a busy machine.
           testTimeout: 60_000,

@@ -1,6 +1,6 @@
 import type { CouponDocument, GaugeKind, GaugeMark } from '../coupon'
 import { isGauge, isPlate } from '../coupon'
-import { laps, sizeLimit, straightness } from '../grading'
+import { laps, SAME_GAUGED_MM, sizeLimit, straightness } from '../grading'
 import { wantedWidth, type HouseRules } from '../house'
 import { mean } from '../statistics'
 import { inches, over, SAME_SHARE, under } from '../units'
@@ -91,15 +91,13 @@ function sizeSigns(document: CouponDocument, rules: HouseRules): Sign[] {
   const found = new Map<SignId, GaugeMark[]>()
   const uneven = legsUneven(document)
   for (const mark of document.marks.filter(isGauge)) {
-    const limit =
-      isPlate(document.piece) && mark.of === 'height'
-        ? { lowMm: rules.heightMm.low, highMm: rules.heightMm.high }
-        : sizeLimit(document, mark, rules)
+    const limit = sizeLimit(document, mark, rules)
     if (!limit) continue
-    const tooMuch = limit.highMm !== null && over(mark.valueMm, limit.highMm) && TOO_MUCH[mark.of]
+    const tooMuch = limit.highMm !== null && over(mark.valueMm, limit.highMm, SAME_GAUGED_MM) && TOO_MUCH[mark.of]
     // A leg that is short beside a long one lies off the bisector: nothing is thin.
     const besideALong = uneven && (mark.of === 'upper leg' || mark.of === 'lower leg')
-    const tooLittle = !besideALong && limit.lowMm !== null && under(mark.valueMm, limit.lowMm) && TOO_LITTLE[mark.of]
+    const tooLittle =
+      !besideALong && limit.lowMm !== null && under(mark.valueMm, limit.lowMm, SAME_GAUGED_MM) && TOO_LITTLE[mark.of]
     const sign = tooMuch || tooLittle
     if (sign) found.set(sign, [...(found.get(sign) ?? []), mark])
   }

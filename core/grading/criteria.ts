@@ -1,8 +1,8 @@
-import { isGauge, type CouponDocument, type Verdict } from '../coupon'
+import { isGauge, isPlate, type CouponDocument, type Verdict } from '../coupon'
 import type { HouseRules } from '../house'
 import { formatLength, over, under, SAME_SHARE } from '../units'
 import { elementOf, type ElementId } from './elements'
-import type { Measures } from './measures'
+import { laidBeads, type Measures } from './measures'
 import { offSize, sayLimit, sizeLimit } from './sizeLimits'
 
 /** One thing found against a coupon. `weight` orders reasons; the marks show where to look. */
@@ -109,19 +109,31 @@ function strikes({ strayStrikes }: Measures, document: CouponDocument, rules: Ho
   ]
 }
 
-/** Each reading that a joint's own size does not allow. */
+/** Readings outside what they may be: each on a joint; on a pad, where too many beads are of another height. */
 function sizes(document: CouponDocument, rules: HouseRules): Reason[] {
-  return document.marks
-    .filter(isGauge)
-    .filter(mark => offSize(document, mark, rules))
-    .map(mark => {
-      const name = `${mark.of[0]!.toUpperCase()}${mark.of.slice(1)}`
-      return again(
-        2,
-        `${name} ${formatLength(mark.valueMm, rules.unit)}, wants ${sayLimit(sizeLimit(document, mark, rules)!, rules.unit)}`,
-        [mark.id],
-      )
-    })
+  const off = document.marks.filter(isGauge).filter(mark => offSize(document, mark, rules))
+  if (isPlate(document.piece)) {
+    const [beads, laid] = [new Set(off.map(mark => mark.beadId)).size, laidBeads(document).length]
+    const wanted = () => sayLimit(sizeLimit(document, off[0]!, rules)!, rules.unit)
+    const text = () => `${beads} of ${laid} beads off in height, wants ${wanted()}`
+    return beads > laid / 4
+      ? [
+          again(
+            elementOf('size').weight * (beads / laid),
+            text(),
+            off.map(mark => mark.id),
+          ),
+        ]
+      : []
+  }
+  return off.map(mark => {
+    const name = `${mark.of[0]!.toUpperCase()}${mark.of.slice(1)}`
+    return again(
+      2,
+      `${name} ${formatLength(mark.valueMm, rules.unit)}, wants ${sayLimit(sizeLimit(document, mark, rules)!, rules.unit)}`,
+      [mark.id],
+    )
+  })
 }
 
 function undercut(measures: Measures, document: CouponDocument, rules: HouseRules): Reason[] {

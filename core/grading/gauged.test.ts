@@ -161,3 +161,36 @@ it('restarts fail by height, width, line, or for want of cleaning', () => {
   expect(tried).toBe(document.marks.filter(mark => mark.kind === 'restart').length)
   expect(Object.values(failed).map(ids => ids.length)).toEqual([2, 1, 1, 1])
 })
+
+describe('the height of a pad’s beads', () => {
+  const every = ['b1', 'b2', 'b3', 'b4', 'b5', 'b6']
+  const high = (inch: number, beads = every) =>
+    gradeCoupon(
+      read(
+        'height',
+        beads.map((id): Read => [id, 3, inch]),
+      ),
+      rules,
+    )
+  it.each([
+    [3 / 8, 'run it again'],
+    [3 / 16, 'run it again'],
+    [1 / 8, 'move on'],
+    [3.2 / 25.4, 'move on'],
+    [1 / 16, 'move on'],
+    [1 / 32, 'run it again'],
+  ] as const)('%d in on every bead: %s', (inch, verdict) => expect(high(inch).verdict).toBe(verdict))
+  it('is said with what it should be, and one bead of six is no verdict', () => {
+    expect(high(3 / 8).reasons[0]!.text).toBe('6 of 6 beads off in height, wants 1/16 in to 1/8 in')
+    expect(high(3 / 8, ['b2']).verdict).toBe('move on')
+    expect(high(3 / 8, ['b2', 'b4']).verdict).toBe('run it again')
+  })
+  it('goes by the house’s rule', () => {
+    const taller = { ...rules, heightMm: { low: inches(1 / 8), high: inches(3 / 8) } }
+    const document = read(
+      'height',
+      every.map((id): Read => [id, 3, 3 / 8]),
+    )
+    expect(gradeCoupon(document, taller).verdict).toBe('move on')
+  })
+})

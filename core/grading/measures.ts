@@ -129,7 +129,7 @@ function runMeasure(document: CouponDocument, flaws: readonly FlawMark[], welded
 }
 
 /** The beads that were laid: all lanes but the root side. */
-const laidBeads = ({ beads }: CouponDocument): readonly Bead[] => beads.filter(bead => bead.face !== 'root')
+export const laidBeads = ({ beads }: CouponDocument): readonly Bead[] => beads.filter(bead => bead.face !== 'root')
 
 /** What may be of it before the root is spoilt there; nothing of all else. */
 const ALLOWED_MM: Readonly<Partial<Record<DiscontinuityId, number>>> = {

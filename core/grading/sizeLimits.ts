@@ -77,13 +77,16 @@ export function stepOf(steps: readonly WidthStep[], widthMm: number, unit: Lengt
 export const mostConvexity = (faceMm: number): number => stepOf(CONVEXITY_STEPS, faceMm, 'in')
 
 /**
- * What a reading on a joint may be; null where nothing is laid down for it: on a pad, and under the last layer.
+ * What a reading may be: the height of a pad's bead, and what a joint's own size allows; null where nothing is laid
+ * down for it, as under the last layer.
  * @example sizeLimit(tee, { of: 'upper leg', ... }, rules).lowMm // 6.35 for a 1/4 in fillet
  */
 export function sizeLimit(document: CouponDocument, { beadId, of }: GaugeMark, rules: HouseRules): SizeLimit | null {
   const { piece } = document
   const bead = document.beads.find(lane => lane.id === beadId)
-  if (!bead || isPlate(piece)) return null
+  if (!bead) return null
+  if (isPlate(piece))
+    return of === 'height' ? { lowMm: rules.heightMm.low, highMm: rules.heightMm.high, source: HOUSE_WINDOW } : null
   if (bead.face === 'root')
     return of === 'penetration' ? { lowMm: 0, highMm: ROOT_LIMITS_MM.through, source: WELDER_VISUAL } : null
   if (!isLastLayer(document, bead)) return null
@@ -103,16 +106,16 @@ function filletLimit(of: GaugeKind, legMm: number): SizeLimit | null {
   return of === 'convexity' ? { lowMm: null, highMm: mostConvexity(legMm * Math.SQRT2), source: PROFILE } : null
 }
 
-/** A limit met exactly is met, and a gauge is read to a hundredth of a millimetre. */
-const SLACK = 0.005
+/** A limit met exactly is met, in inches or in tenths of a millimetre: 3.2 mm is 1/8 in. */
+export const SAME_GAUGED_MM = 0.03
 
 /** Whether a reading lies outside what it may be. */
 export function offSize(document: CouponDocument, mark: GaugeMark, rules: HouseRules): boolean {
   const limit = sizeLimit(document, mark, rules)
   return (
     limit !== null &&
-    ((limit.lowMm !== null && mark.valueMm < limit.lowMm - SLACK) ||
-      (limit.highMm !== null && mark.valueMm > limit.highMm + SLACK))
+    ((limit.lowMm !== null && mark.valueMm < limit.lowMm - SAME_GAUGED_MM) ||
+      (limit.highMm !== null && mark.valueMm > limit.highMm + SAME_GAUGED_MM))
   )
 }
 

@@ -69,6 +69,32 @@ describe('the fit', () => {
   })
   it('without rows is the prior', () =>
     expect(fitLogistic([], [{ mean: 1, deviation: 2 }])).toEqual({ mean: [1], covariance: [[4]] }))
+  it('stands at the top whatever it is asked: wide and narrow priors, values of any size, tries that tell all', () => {
+    const random = seededRandom(44)
+    for (let n = 0; n < 300; n++) {
+      const size = 1 + Math.floor(4 * random.uniform())
+      const reach = 10 ** (3 * random.uniform() - 1)
+      const truth = Array.from({ length: size }, () => 3 * random.normal())
+      const rows = Array.from({ length: 1 + Math.floor(30 * random.uniform()) }, () => {
+        const x = Array.from({ length: size }, () => reach * random.normal())
+        const tried = 1 + Math.floor(200 * random.uniform())
+        const up = x.reduce((sum, value, i) => sum + value * truth[i]!, 0) > 0
+        return { x, tried, sound: random.chance(0.5) ? (up ? tried : 0) : Math.floor(tried * random.uniform()) }
+      })
+      const prior = truth.map(() => ({ mean: 2 * random.normal(), deviation: 10 ** (3 * random.uniform() - 1) }))
+      const { mean } = fitLogistic(rows, prior)
+      // At the top all slopes are nought: what pulls one way pulls as hard the other.
+      mean.forEach((value, i) => {
+        const pulls = rows.map(({ x, tried, sound }) => {
+          const logit = x.reduce((sum, one, j) => sum + one * mean[j]!, 0)
+          return x[i]! * (sound - tried * logistic(logit))
+        })
+        pulls.push((prior[i]!.mean - value) / prior[i]!.deviation ** 2)
+        const all = pulls.reduce((sum, pull) => sum + Math.abs(pull), 0)
+        expect(Math.abs(pulls.reduce((sum, pull) => sum + pull, 0))).toBeLessThan(1e-5 * (1 + all))
+      })
+    }
+  })
   it('says when a row does not fit', () =>
     expect(() => fitLogistic([{ x: [1, 2], tried: 1, sound: 1 }], [{ mean: 0, deviation: 1 }])).toThrow(
       /Every row has 1/,

@@ -17,8 +17,12 @@ export interface LogisticBelief {
   readonly covariance: readonly (readonly number[])[]
 }
 
-const STEPS = 25
+const STEPS = 100
 const SETTLED = 1e-8
+/** A step is halved until it betters the fit, so often at most; then what is left to gain is rounding. */
+const HALVINGS = 40
+/** A fit that is bettered by less than this share of itself is bettered by rounding. */
+const SAME_FIT = 1e-13
 
 /**
  * The values that are not 0, row after row, and where in its row each stands: most only say which of many kinds a row
@@ -42,11 +46,12 @@ function withoutZeros(rows: readonly LogisticRow[]) {
 }
 
 /**
- * Logistic regression with independent normal priors, by Newton's method; the posterior is taken as normal at its mode.
+ * Logistic regression with independent normal priors, by Newton's method with a line search; the posterior is taken as
+ * normal at its mode.
  * Source: penalised maximum likelihood, as in any text (McCullagh and Nelder 1989); checked against the closed form
  * of one coefficient.
  * @param prior mean and standard deviation of each coefficient
- * @throws RangeError when a row has another number of values than there are priors
+ * @throws RangeError when a row has another number of values than there are priors, or the fit does not settle
  * @example fitLogistic([{ x: [1], tried: 10, sound: 8 }], [{ mean: 0, deviation: 1e3 }]).mean[0] // 1.386, the
  *   logit of 0.8
  */
@@ -60,7 +65,27 @@ export function fitLogistic(
   const precision = prior.map(({ deviation }) => 1 / deviation ** 2)
   let mean = prior.map(row => row.mean)
   let factor = cholesky(precision.map((value, i) => precision.map((_, j) => (i === j ? value : 0))))
-  for (let step = 0; step < STEPS; step++) {
+  const logitAt = (coefficients: readonly number[], n: number): number => {
+    let logit = 0
+    for (let k = filled.from[n]!; k < filled.from[n + 1]!; k++)
+      logit += filled.values[k]! * coefficients[filled.at[k]!]!
+    return logit
+  }
+  /** Logarithm of the posterior, but for a constant. */
+  const fitOf = (coefficients: readonly number[]): number => {
+    let sum = 0
+    for (let i = 0; i < size; i++) sum -= (precision[i]! * (coefficients[i]! - prior[i]!.mean) ** 2) / 2
+    for (let n = 0; n < rows.length; n++) {
+      const logit = logitAt(coefficients, n)
+      // The logarithm of the chance of an unsound one, without overflow.
+      const logUnsound = -(Math.max(0, logit) + Math.log1p(Math.exp(-Math.abs(logit))))
+      sum += rows[n]!.tried * logUnsound + rows[n]!.sound * logit
+    }
+    return sum
+  }
+  let fit = fitOf(mean)
+  for (let step = 0; ; step++) {
+    if (step === STEPS) throw new RangeError(`The fit did not settle in ${STEPS} steps`)
     const hessian = Array.from({ length: size }, (_, i) => {
       const row = new Array<number>(size).fill(0)
       row[i] = precision[i]!
@@ -69,9 +94,7 @@ export function fitLogistic(
     const gradient = mean.map((value, i) => precision[i]! * (prior[i]!.mean - value))
     for (let n = 0; n < rows.length; n++) {
       const [from, to] = [filled.from[n]!, filled.from[n + 1]!]
-      let logit = 0
-      for (let k = from; k < to; k++) logit += filled.values[k]! * mean[filled.at[k]!]!
-      const p = logistic(logit)
+      const p = logistic(logitAt(mean, n))
       const { tried, sound } = rows[n]!
       const off = sound - tried * p
       const weight = tried * p * (1 - p)
@@ -85,11 +108,17 @@ export function fitLogistic(
     for (let i = 0; i < size; i++) for (let j = 0; j < i; j++) hessian[j]![i] = hessian[i]![j]!
     factor = cholesky(hessian)
     const move = solveByFactor(factor, gradient)
-    // A step of more than two on the logit scale is too far to trust the curve.
     const longest = Math.max(...move.map(Math.abs))
-    const scale = longest > 2 ? 2 / longest : 1
-    mean = mean.map((value, i) => value + scale * move[i]!)
-    if (longest < SETTLED) break
+    const [before, fitBefore] = [mean, fit]
+    let scale = 1
+    let bettered = false
+    for (let halved = 0; halved < HALVINGS && !bettered; halved++, scale /= 2) {
+      const next = before.map((value, i) => value + scale * move[i]!)
+      const better = fitOf(next)
+      bettered = better >= fit
+      if (bettered) [mean, fit] = [next, better]
+    }
+    if (longest < SETTLED || !bettered || fit - fitBefore < SAME_FIT * (1 + Math.abs(fit))) break
   }
   const covariance = mean.map((_, i) =>
     solveByFactor(
