@@ -437,6 +437,18 @@ describe('the house’s ways', () => {
   ] as const)('%s is said as the house does it', (id, document, ways, words) =>
     expect(said(id, document, ways)).toMatch(words),
   )
+  it.each([
+    ['current high', false, 120, 'Down 5 A to 115 A'],
+    ['current high', true, 120, 'Down 10 A to 110 A'],
+    ['current low', false, 120, 'Up 5 A to 125 A'],
+    ['current low', true, 120, 'Up 10 A to 130 A'],
+    ['current high', false, 170, 'Down 20 A to 150 A'],
+    ['current low', true, 145, 'Up 5 A to 150 A'],
+    ['current high', false, 110, 'Down 5 A to 105 A'],
+  ] as const)('%s, beyond doubt %s, at %d A: %s', (id, strong, currentA, says) => {
+    const document = aCoupon({ ticket: { currentA } })
+    expect(changeFor({ cause: causeOf(id), document, markIds: [], strong }, rules)).toBe(says)
+  })
   it('a house without stub days is never sent to drill on stubs', () => {
     for (const { id } of CAUSES)
       expect(drillFor(causeOf(id), aCoupon(), by({ stubDays: 'never' })), id).not.toMatch(/on stubs/)

@@ -390,6 +390,13 @@ describe('in words', () => {
     expect(said.every(row => row.clause.startsWith('AWS D1.1 '))).toBe(true)
     expect(new Set(said.map(row => row.text)).size).toBe(said.length)
   })
+  it('one test without backing among several qualifies without', () => {
+    const [backed, open] = [plate('3G'), plate('4G', undefined, { backing: false })]
+    const without = qualifies(STRUCTURAL, [open]).backing
+    expect(qualifies(STRUCTURAL, [backed]).backing).not.toBe(without)
+    expect(qualifies(STRUCTURAL, [backed, open]).backing).toBe(without)
+    expect(qualifies(STRUCTURAL, [open, backed]).backing).toBe(without)
+  })
   it('is only as sure as the least sure line it rests on', () =>
     expect(sayQualified(qualifies(STRUCTURAL, [pipe('2G', 6.625, 0.28), pipe('5G', 6.625, 0.28)]))[0]).toMatchObject({
       text: 'Grooves in plate: all positions',

@@ -169,6 +169,9 @@ describe('use', () => {
   it('what to buy is by whole boxes, up to the most that is likely used', () => {
     const coming = new Map([['E7018 1/8 in', { low: 364, likely: 400, high: 436 }]])
     expect(buyList(new Map([['lot', 150]]), [LOT], coming)).toMatchObject([{ inStore: 150, boxes: 3, cents: 9000 }])
+    // By what is likely it would be three: 270 rods.
+    expect(buyList(new Map([['lot', 130]]), [LOT], coming)).toMatchObject([{ boxes: 4 }])
+    expect(buyList(new Map([['lot', 410]]), [LOT], coming)).toMatchObject([{ boxes: 1 }])
     expect(buyList(new Map([['lot', 436]]), [LOT], coming)).toEqual([])
     expect(buyList(new Map([['lot', -10]]), [{ ...LOT, boxPriceCents: null }], coming)).toMatchObject([
       { inStore: -10, boxes: 5, cents: null },

@@ -100,6 +100,23 @@ describe('a test goes on step by step', () => {
     ])
     expect(testStanding(now, STRUCTURAL)).toMatchObject({ state: 'passed', reasons: ['Visual and 2 specimens'] })
   })
+  it('a root of two passes is witnessed when both are run', () => {
+    const passes = planned.passes.map((pass, n) => (n === 1 ? { ...pass, role: 'root' as const } : pass))
+    let now: WelderTest = { ...planned, passes }
+    const said: string[] = []
+    for (let n = 0; n < 40 && said.at(-1) !== 'Witness the root'; n++) {
+      const step = nextStep(now, STRUCTURAL, true)
+      said.push(sayStep(step, now))
+      now = step.is === 'stamp' ? { ...now, stamp: 'T 1' } : takeStep(now, step, { by: 'MH', at: later(n) })
+    }
+    expect(said.slice(-5)).toEqual([
+      'Begin pass 1, root',
+      'End pass 1, root',
+      'Begin pass 2, root',
+      'End pass 2, root',
+      'Witness the root',
+    ])
+  })
   it('what stands to be done is the step of the button, from the stamp to the record', () => {
     const leads = ['stamp', 'check', 'hold', 'start', 'begin', 'finish', 'read', 'visual', 'specimen'].map(is => {
       const at = is === 'stamp' ? planned : upTo(planned, is, is !== 'read')

@@ -117,6 +117,17 @@ describe('the queue', () => {
     await hold(school.lead, 'DELETE')
     expect((await queue()).holds).toEqual([])
   })
+  it('a hold that nobody gave back is over after half an hour', async () => {
+    const held = async (minutes: number) => {
+      await school.instructor.ask('PUT', `/api/students/${second.id}/hold`)
+      await database().execute(
+        'UPDATE reading_hold SET since = UTC_TIMESTAMP(3) - INTERVAL ? MINUTE WHERE student_id = ?',
+        [minutes, second.id],
+      )
+      return (await queue()).holds.length
+    }
+    expect([await held(29), await held(31)]).toEqual([1, 0])
+  })
   it('a coupon that is read ends the wait and the hold; one graded again ends nothing', async () => {
     await school.instructor.ask('PUT', `/api/students/${second.id}/hold`)
     const id = uuid()
