@@ -1,4 +1,4 @@
-import { isGauge, isPlate, type CouponDocument, type Verdict } from '../coupon'
+import { isFlaw, isGauge, isPlate, type CouponDocument, type Verdict } from '../coupon'
 import type { HouseRules } from '../house'
 import { formatLength, over, under, SAME_SHARE } from '../units'
 import { elementOf, type ElementId } from './elements'
@@ -31,6 +31,7 @@ const SHARES: readonly { element: ElementId; rule: PassKey; say: (bad: number, t
 export function judge(measures: Measures, document: CouponDocument, rules: HouseRules): Reason[] {
   const reasons: Reason[] = [
     ...unsafe(measures),
+    ...notFused(document, rules),
     ...undercut(measures, document, rules),
     ...strikes(measures, document, rules),
     ...sizes(document, rules),
@@ -94,6 +95,20 @@ function unsafe(measures: Measures): Reason[] {
   if (measures.burnThroughs.length > 0)
     found.push({ verdict: 'start over', weight: 90, text: 'Burnt through', markIds: measures.burnThroughs })
   return found
+}
+
+/** What is not fused is run again, however little of it: no code book accepts it. */
+function notFused({ marks }: CouponDocument, { unit }: HouseRules): Reason[] {
+  const open = marks.filter(mark => isFlaw(mark) && mark.flaw === 'incomplete fusion' && mark.severity > 1)
+  if (open.length === 0) return []
+  const lengthMm = open.filter(isFlaw).reduce((sum, { atMm, toMm }) => sum + toMm - atMm, 0)
+  return [
+    again(
+      3,
+      `${formatLength(lengthMm, unit)} not fused: no code accepts it`,
+      open.map(mark => mark.id),
+    ),
+  ]
 }
 
 /** A stray strike is counted on practice and never accepted on a mock test, or never at all, as the house has it. */

@@ -3,6 +3,7 @@ import fc from 'fast-check'
 import { putMark, setDegree, type CouponDocument, type FlawMark, type Mark } from '../coupon'
 import { aCoupon, aFlaw } from '../coupon/example'
 import { DEFAULT_HOUSE_RULES, writeRule } from '../house'
+import { discontinuityOf, DISCONTINUITIES } from '../trade'
 import { inches } from '../units'
 import { elementOf, evidenceOf, flawCounts, gradeCoupon, measureCoupon, unionLength, type ElementId } from '.'
 
@@ -115,6 +116,26 @@ describe('verdict', () => {
     expect(reasons.length).toBeGreaterThan(1)
   })
 
+  it('what is not fused is run again, however little of a pad it is; light doubt of it is not', () => {
+    const one = (severity: 1 | 2 | 3) => grade(withMarks(aFlaw({ flaw: 'incomplete fusion', severity })))
+    expect(one(1).verdict).toBe('move on')
+    expect(one(2)).toMatchObject({ verdict: 'run it again' })
+    expect(one(3).reasons[0]!.text).toMatch(/ not fused: no code accepts it$/)
+  })
+  it.each(DISCONTINUITIES.map(row => row.id))('a bead full of bad %s is not sound', flaw => {
+    const { on } = discontinuityOf(flaw)
+    const full = aCoupon().beads.map((bead): FlawMark => ({
+      ...aFlaw({ id: `${flaw} ${bead.id}`, flaw, beadId: bead.id, severity: 3, sizeMm: 6 }),
+      atMm: bead.fromMm,
+      toMm: bead.toMm,
+    }))
+    const strict = { ...rules, ways: { ...rules.ways, arcStrikes: 'none, ever' as const } }
+    const { verdict, score } = gradeCoupon(withMarks(...full), strict)
+    // What is seen from behind lies on no pad.
+    if (on === 'root') expect([verdict, score]).toEqual(['move on', 100])
+    else if (flaw === 'spatter') expect(score).toBeLessThan(100)
+    else expect(verdict).not.toBe('move on')
+  })
   it('a hole starts over', () =>
     expect(grade(withMarks(aFlaw({ flaw: 'melt-through', side: null, toMm: inches(1) }))).verdict).toBe('start over'))
 

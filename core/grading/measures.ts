@@ -4,7 +4,7 @@ import type { Bead, CouponDocument, Degree, FlawMark, TryKind } from '../coupon'
 import { isFlaw, isPlate, isGauge, isTry, weldedLength } from '../coupon'
 import type { HouseRules } from '../house'
 import { wantedWidth } from '../house'
-import { pieceOf, type DiscontinuityId } from '../trade'
+import { discontinuityOf, pieceOf, type DiscontinuityId } from '../trade'
 import { ELEMENTS, type ElementId } from './elements'
 import { laps } from './laps'
 import { offSize, ROOT_LIMITS_MM, sizeLimit } from './sizeLimits'
@@ -46,18 +46,8 @@ export interface Measures {
 /** A pore or a short flaw spoils at least this much of the bead around it, mm. Source: common practice. */
 const LEAST_SPOILT_MM = 6.35
 
-const SPOILS_RUN: ReadonlySet<DiscontinuityId> = new Set([
-  'crack',
-  'porosity',
-  'slag',
-  'incomplete fusion',
-  'melt-through',
-  'excess weld metal',
-  'underfill',
-  'sagging',
-  'irregular surface',
-])
-const SPOILS_TOES: ReadonlySet<DiscontinuityId> = new Set(['undercut', 'overlap'])
+/** What a flaw takes away from. */
+const spoils = ({ flaw }: FlawMark) => discontinuityOf(flaw).spoils
 
 /**
  * Everything that can be counted or measured on a coupon, from its marks alone.
@@ -119,7 +109,7 @@ function spoiltBy(bead: Bead, flaw: FlawMark): Span {
 function runMeasure(document: CouponDocument, flaws: readonly FlawMark[], weldedMm: number): Omit<Measure, 'element'> {
   const lanes = laidBeads(document)
   const ids = new Set(lanes.map(bead => bead.id))
-  const spoiling = flaws.filter(flaw => SPOILS_RUN.has(flaw.flaw) && ids.has(flaw.beadId))
+  const spoiling = flaws.filter(flaw => spoils(flaw) === 'run' && ids.has(flaw.beadId))
   const spoilt = lanes.reduce(
     (sum, bead) =>
       sum + unionLength(spoiling.filter(flaw => flaw.beadId === bead.id).map(flaw => spoiltBy(bead, flaw))),
@@ -161,7 +151,7 @@ function lappedPairs({ piece, beads, passes }: CouponDocument): number {
 
 function toesMeasure(document: CouponDocument, flaws: readonly FlawMark[], weldedMm: number): Omit<Measure, 'element'> {
   const spoiling = flaws.filter(
-    flaw => SPOILS_TOES.has(flaw.flaw) && laidBeads(document).some(bead => bead.id === flaw.beadId),
+    flaw => spoils(flaw) === 'toes' && laidBeads(document).some(bead => bead.id === flaw.beadId),
   )
   const lanes = new Map<string, Span[]>()
   for (const flaw of spoiling) {

@@ -1,4 +1,4 @@
-import { familyOf, type DiscontinuityId, type RodFamily } from '../trade'
+import { discontinuityOf, familyOf, type RodFamily } from '../trade'
 import {
   isFlaw,
   isGauge,
@@ -34,10 +34,10 @@ function elementOfMark(mark: Mark, lane: Bead): ElementId {
   return mark.flaw === 'undercut' || mark.flaw === 'overlap' ? 'toes' : 'run'
 }
 
-/** What a bend opens at: it does not bridge as pores do. Common practice. */
-const OPENS: ReadonlySet<DiscontinuityId> = new Set(['slag', 'incomplete fusion', 'crack'])
 const mayOpen = (mark: Mark) =>
-  isFlaw(mark) ? OPENS.has(mark.flaw) : isTry(mark) && mark.degree !== 'sound' && mark.fault === 'slag'
+  isFlaw(mark)
+    ? discontinuityOf(mark.flaw).opensInBend
+    : isTry(mark) && mark.degree !== 'sound' && mark.fault === 'slag'
 
 /**
  * What a test would have said of a practice coupon: each of its marks held, alone, against the visual criteria of

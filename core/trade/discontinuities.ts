@@ -45,6 +45,10 @@ export interface Discontinuity {
   readonly measured: 'depth' | 'diameter' | 'length' | 'height' | 'offset' | null
   /** Only on the face, only on the root side, or on both. */
   readonly on: 'face' | 'root' | 'both'
+  /** What it takes away from on the face: sound bead or toe, or what is counted for itself. */
+  readonly spoils: 'run' | 'toes' | 'width' | 'overlap' | 'straightness' | 'clean-up' | 'strikes' | 'root'
+  /** Whether a bend opens at it: it does not bridge as pores do. Common practice. */
+  readonly opensInBend: boolean
   /** What an instructor sees, in one line. */
   readonly looksLike: string
   /** Its kinds, the commonest first; absent where it has none. */
@@ -70,9 +74,11 @@ const TOOL_MARKS: readonly Form[] = [
 
 const in32 = (n: number) => inches(n / 32)
 
-export const DISCONTINUITIES: readonly Discontinuity[] = [
-  {
-    id: 'undercut',
+/** What there is to be known of each: the compiler asks for all of it, of one more as of these. */
+const ROWS: Readonly<Record<DiscontinuityId, Omit<Discontinuity, 'id'>>> = {
+  'undercut': {
+    spoils: 'toes',
+    opensInBend: false,
     name: 'Undercut',
     iso6520: '5011',
     givenAs: 'span',
@@ -82,8 +88,9 @@ export const DISCONTINUITIES: readonly Discontinuity[] = [
     on: 'both',
     looksLike: 'a groove melted beside the toe, not filled',
   },
-  {
-    id: 'overlap',
+  'overlap': {
+    spoils: 'toes',
+    opensInBend: false,
     name: 'Overlap',
     iso6520: '506',
     givenAs: 'span',
@@ -93,8 +100,9 @@ export const DISCONTINUITIES: readonly Discontinuity[] = [
     on: 'face',
     looksLike: 'metal rolled over the toe, not fused',
   },
-  {
-    id: 'porosity',
+  'porosity': {
+    spoils: 'run',
+    opensInBend: false,
     name: 'Porosity',
     iso6520: '2017',
     givenAs: 'point',
@@ -105,8 +113,9 @@ export const DISCONTINUITIES: readonly Discontinuity[] = [
     looksLike: 'pinholes',
     forms: PORES,
   },
-  {
-    id: 'slag',
+  'slag': {
+    spoils: 'run',
+    opensInBend: true,
     name: 'Slag',
     iso6520: '301',
     givenAs: 'span',
@@ -116,8 +125,9 @@ export const DISCONTINUITIES: readonly Discontinuity[] = [
     on: 'both',
     looksLike: 'slag left in the toe or the restart',
   },
-  {
-    id: 'incomplete fusion',
+  'incomplete fusion': {
+    spoils: 'run',
+    opensInBend: true,
     name: 'Incomplete fusion',
     iso6520: '401',
     givenAs: 'span',
@@ -127,8 +137,9 @@ export const DISCONTINUITIES: readonly Discontinuity[] = [
     on: 'both',
     looksLike: 'a dark line where bead did not wet plate or bead',
   },
-  {
-    id: 'crack',
+  'crack': {
+    spoils: 'run',
+    opensInBend: true,
     name: 'Crack',
     iso6520: '100',
     givenAs: 'span',
@@ -139,8 +150,9 @@ export const DISCONTINUITIES: readonly Discontinuity[] = [
     looksLike: 'a sharp line, often in a crater',
     forms: CRACKS,
   },
-  {
-    id: 'lap',
+  'lap': {
+    spoils: 'overlap',
+    opensInBend: false,
     name: 'Lap between beads',
     iso6520: null,
     givenAs: 'bead',
@@ -150,8 +162,9 @@ export const DISCONTINUITIES: readonly Discontinuity[] = [
     on: 'face',
     looksLike: 'laid too far over the last bead, or a groove left between',
   },
-  {
-    id: 'crooked',
+  'crooked': {
+    spoils: 'straightness',
+    opensInBend: false,
     name: 'Crooked',
     iso6520: null,
     givenAs: 'bead',
@@ -161,8 +174,9 @@ export const DISCONTINUITIES: readonly Discontinuity[] = [
     on: 'face',
     looksLike: 'wanders off the line',
   },
-  {
-    id: 'irregular width',
+  'irregular width': {
+    spoils: 'width',
+    opensInBend: false,
     name: 'Uneven width',
     iso6520: '513',
     givenAs: 'bead',
@@ -172,8 +186,9 @@ export const DISCONTINUITIES: readonly Discontinuity[] = [
     on: 'face',
     looksLike: 'thick and thin along the bead',
   },
-  {
-    id: 'irregular surface',
+  'irregular surface': {
+    spoils: 'run',
+    opensInBend: false,
     name: 'Rough ripples',
     iso6520: '514',
     givenAs: 'bead',
@@ -183,8 +198,9 @@ export const DISCONTINUITIES: readonly Discontinuity[] = [
     on: 'face',
     looksLike: 'coarse, pointed or uneven ripples',
   },
-  {
-    id: 'excess weld metal',
+  'excess weld metal': {
+    spoils: 'run',
+    opensInBend: false,
     name: 'Too high',
     iso6520: '502',
     givenAs: 'bead',
@@ -194,8 +210,9 @@ export const DISCONTINUITIES: readonly Discontinuity[] = [
     on: 'face',
     looksLike: 'ropey or humped',
   },
-  {
-    id: 'underfill',
+  'underfill': {
+    spoils: 'run',
+    opensInBend: false,
     name: 'Too low',
     iso6520: '511',
     givenAs: 'bead',
@@ -205,8 +222,9 @@ export const DISCONTINUITIES: readonly Discontinuity[] = [
     on: 'face',
     looksLike: 'thin and flat',
   },
-  {
-    id: 'sagging',
+  'sagging': {
+    spoils: 'run',
+    opensInBend: false,
     name: 'Sag',
     iso6520: '509',
     givenAs: 'span',
@@ -216,8 +234,9 @@ export const DISCONTINUITIES: readonly Discontinuity[] = [
     on: 'face',
     looksLike: 'metal hanging or run down',
   },
-  {
-    id: 'melt-through',
+  'melt-through': {
+    spoils: 'run',
+    opensInBend: false,
     name: 'Burn-through',
     iso6520: '510',
     givenAs: 'point',
@@ -227,8 +246,9 @@ export const DISCONTINUITIES: readonly Discontinuity[] = [
     on: 'both',
     looksLike: 'a hole through the plate',
   },
-  {
-    id: 'arc strike',
+  'arc strike': {
+    spoils: 'strikes',
+    opensInBend: false,
     name: 'Stray strike',
     iso6520: '601',
     givenAs: 'point',
@@ -238,8 +258,9 @@ export const DISCONTINUITIES: readonly Discontinuity[] = [
     on: 'face',
     looksLike: 'struck off the bead and not melted over',
   },
-  {
-    id: 'spatter',
+  'spatter': {
+    spoils: 'clean-up',
+    opensInBend: false,
     name: 'Spatter',
     iso6520: '602',
     givenAs: 'bead',
@@ -249,8 +270,9 @@ export const DISCONTINUITIES: readonly Discontinuity[] = [
     on: 'face',
     looksLike: 'drops stuck to the plate',
   },
-  {
-    id: 'tool mark',
+  'tool mark': {
+    spoils: 'run',
+    opensInBend: false,
     name: 'Tool mark',
     iso6520: '604',
     givenAs: 'point',
@@ -261,8 +283,9 @@ export const DISCONTINUITIES: readonly Discontinuity[] = [
     looksLike: 'ground, chipped or torn into the surface',
     forms: TOOL_MARKS,
   },
-  {
-    id: 'incomplete penetration',
+  'incomplete penetration': {
+    spoils: 'root',
+    opensInBend: false,
     name: 'Incomplete penetration',
     iso6520: '4021',
     givenAs: 'span',
@@ -272,8 +295,9 @@ export const DISCONTINUITIES: readonly Discontinuity[] = [
     on: 'root',
     looksLike: 'an edge of the land still to be seen from the root side',
   },
-  {
-    id: 'root concavity',
+  'root concavity': {
+    spoils: 'root',
+    opensInBend: false,
     name: 'Root concavity',
     iso6520: '515',
     givenAs: 'span',
@@ -283,8 +307,9 @@ export const DISCONTINUITIES: readonly Discontinuity[] = [
     on: 'root',
     looksLike: 'the root drawn in, under the plate',
   },
-  {
-    id: 'excess penetration',
+  'excess penetration': {
+    spoils: 'root',
+    opensInBend: false,
     name: 'Too much through',
     iso6520: '504',
     givenAs: 'span',
@@ -294,7 +319,11 @@ export const DISCONTINUITIES: readonly Discontinuity[] = [
     on: 'root',
     looksLike: 'metal hanging through the root',
   },
-]
+}
+
+export const DISCONTINUITIES: readonly Discontinuity[] = (
+  Object.entries(ROWS) as [DiscontinuityId, Omit<Discontinuity, 'id'>][]
+).map(([id, row]) => ({ id, ...row }))
 
 /**
  * The discontinuity with this id.
