@@ -1,6 +1,5 @@
 import { causeOf, type CauseId } from '../diagnosis'
-import { shownBead, type RightBead, type ShownBead, type Technique } from '../simulate'
-import { seededRandom } from '../statistics'
+import type { Technique } from '../simulate'
 
 /** Something to recognise: one cause that shows on a single bead, or nothing wrong. */
 export type BeadCardId = CauseId | 'right'
@@ -43,31 +42,25 @@ export const positionOfCard = (id: BeadCardId): '1G' | '2G' => (id === 'work ang
 /** How plainly a card shows: gross at first, nearer to right each time it was known. */
 const PLAIN = { first: 1.35, step: 0.12, least: 0.75 }
 
-/** The technique of a card. @param known how often it has been named rightly */
-export function techniqueOfCard(id: BeadCardId, known: number): Technique {
-  return id === 'right' ? {} : { [id]: Math.max(PLAIN.least, PLAIN.first - PLAIN.step * known) }
+/**
+ * The techniques of a card, from as subtle as it is known to as plain as at first.
+ * @param known how well it is known: how often it was named rightly, less what was lost since
+ * @example techniquesOfCard('arc long', 1) // [{ 'arc long': 1.23 }, { 'arc long': 1.35 }]
+ */
+export function techniquesOfCard(id: BeadCardId, known: number): Technique[] {
+  if (id === 'right') return [{}]
+  const least = Math.max(PLAIN.least, PLAIN.first - PLAIN.step * known)
+  const steps = Math.round((PLAIN.first - least) / PLAIN.step)
+  return Array.from({ length: steps + 1 }, (_, n) => ({ [id]: Math.min(PLAIN.first, least + PLAIN.step * n) }))
 }
 
 /** One showing of a card. */
 export interface Showing {
   readonly card: BeadCardId
-  /** How often it was shown before, and how often it was known then. */
+  /** How often it was shown before, and how well it was known then. */
   readonly shown: number
   readonly known: number
 }
 
 /** The seed of a showing: another bead each time, and the same one again after a reload. */
 export const seedOf = ({ card, shown }: Showing): number => 1000 * (1 + BEAD_CARDS.indexOf(card)) + shown
-
-/**
- * The bead of a showing.
- * @param right the bead the school wants, mm
- * @example shownBeadOf({ card: 'right', shown: 0, known: 0 }, { widthMm: 6, heightMm: 2.4 }).strikes.length // 0
- */
-export function shownBeadOf(showing: Showing, right: Omit<RightBead, 'level'>): ShownBead {
-  return shownBead(
-    techniqueOfCard(showing.card, showing.known),
-    { ...right, level: positionOfCard(showing.card) === '1G' },
-    seededRandom(seedOf(showing)),
-  )
-}

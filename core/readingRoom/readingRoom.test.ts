@@ -86,6 +86,16 @@ describe('what told', () => {
   })
 })
 
+it.each(BEAD_CARDS.filter(card => card !== 'right'))(
+  '%s always shows something that tells, however well known',
+  card => {
+    for (let shown = 0; shown < 12; shown++)
+      for (const known of [0, 2, 5, 9])
+        for (const unit of ['in', 'mm'] as const)
+          expect(tellsOf(card, shownBeadOf({ card, shown, known }, RIGHT), RIGHT, unit)).not.toEqual([])
+  },
+)
+
 it('never tells two sizes apart that read alike on the gauge', () => {
   for (const card of BEAD_CARDS)
     for (let shown = 0; shown < 20; shown++)
@@ -152,10 +162,33 @@ describe('what comes back, and when', () => {
     expect(nextCard([answer('current high', 0, 'arc long')], at(30), DAY).showing.card).not.toBe('current high')
   })
   it('shows ahead of time when nothing is due, and says when the next is', () => {
-    const all = BEAD_CARDS.slice(0, NEW_A_DAY).flatMap((card, n) => [answer(card, n), answer(card, 20 + n)])
-    const next = nextCard(all, at(40), DAY)
+    const all = BEAD_CARDS.slice(0, NEW_A_DAY).flatMap((card, n) => [
+      answer(card, n),
+      answer(card, 20 + n),
+      answer(card, 40 + n),
+    ])
+    const next = nextCard(all, at(60), DAY)
     expect(next).toMatchObject({ due: false, waiting: 0 })
-    expect(next.nextAt!.getTime()).toBeGreaterThan(at(40).getTime())
+    expect(next.nextAt!.getTime()).toBeGreaterThan(at(60).getTime())
+  })
+  it('is the sooner for a first right answer, which one of five is by luck, and for the first after a lapse', () => {
+    const waits = (...causes: BeadCardId[]) => {
+      const answers = causes.map((cause, n) => answer('arc long', 20 * n, cause))
+      const { due } = cardStates(answers).find(state => state.card === 'arc long')!
+      return due!.getTime() - at(20 * (causes.length - 1)).getTime()
+    }
+    expect(waits('arc long')).toBeLessThan(20 * 60_000)
+    expect(waits('arc long', 'arc long')).toBeGreaterThan(waits('arc long'))
+    expect(waits('arc long', 'arc long', 'arc long')).toBeGreaterThan(12 * 3_600_000)
+  })
+  it('is shown plainer again after a lapse', () => {
+    const known = (...causes: BeadCardId[]) =>
+      cardStates(causes.map((cause, n) => answer('arc long', 20 * n, cause))).find(state => state.card === 'arc long')!
+        .known
+    expect(known('arc long', 'arc long', 'arc long')).toBe(3)
+    expect(known('arc long', 'arc long', 'arc long', 'strike')).toBe(1)
+    expect(known('arc long', 'strike', 'strike')).toBe(0)
+    expect(known('strike', 'arc long')).toBe(1)
   })
   it('half known is named without the change', () => {
     expect([

@@ -19,6 +19,14 @@ export function knew({ card, cause, change }: BeadAnswer): Knew {
 }
 
 const GRADES: Readonly<Record<Knew, Grade>> = { both: Rating.Good, cause: Rating.Hard, neither: Rating.Again }
+/** One of five answers is right by luck: the first time it is named, or after a lapse, counts as hardly known. */
+const gradeOf = (answer: BeadAnswer, knownBefore: number): Grade =>
+  knew(answer) === 'both' && knownBefore === 0 ? Rating.Hard : GRADES[knew(answer)]
+
+/** A lapse loses so much of what was known. */
+const LOST_BY_A_LAPSE = 2
+const knownAfter = (known: number, answer: BeadAnswer): number =>
+  knew(answer) === 'neither' ? Math.max(0, known - LOST_BY_A_LAPSE) : known + 1
 
 /**
  * Days of forgetting are those of the package's published defaults (FSRS); nothing is left to chance, and nothing
@@ -41,16 +49,14 @@ export interface CardState extends Showing {
 export function cardStates(answers: readonly BeadAnswer[]): CardState[] {
   return BEAD_CARDS.map(card => {
     const given = answers.filter(answer => answer.card === card)
-    const memory = given.reduce<Card | null>((last, answer) => {
+    let memory: Card | null = null
+    let known = 0
+    for (const answer of given) {
       const at = new Date(answer.at)
-      return scheduler.next(last ?? createEmptyCard(at), at, GRADES[knew(answer)]).card
-    }, null)
-    return {
-      card,
-      shown: given.length,
-      known: given.filter(answer => knew(answer) !== 'neither').length,
-      due: memory?.due ?? null,
+      memory = scheduler.next(memory ?? createEmptyCard(at), at, gradeOf(answer, known)).card
+      known = knownAfter(known, answer)
     }
+    return { card, shown: given.length, known, due: memory?.due ?? null }
   })
 }
 
