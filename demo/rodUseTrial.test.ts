@@ -26,3 +26,15 @@ it('and no less where one coupon in six is run on stubs', () => {
   expect(byLadder.off).toBeLessThan(0.13)
   expect(byBook.off).toBeGreaterThan(5 * byLadder.off)
 })
+
+it('nor in the weeks after a holiday: weeks without class say nothing of a pace', () => {
+  const asked = [
+    [6, 2],
+    [7, 2],
+    [8, 2],
+  ] as const
+  const { byLadder } = tryRodUse({ seeds: SEEDS, stubDays: false, holidayAfter: 5, asked })
+  expect(byLadder.said).toBeGreaterThan(30)
+  expect(byLadder.held).toBeGreaterThan(0.7)
+  expect(byLadder.off).toBeLessThan(0.13)
+})

@@ -10,6 +10,7 @@ import { DEMO_LOTS } from './rods'
 /** The term of the first section; the others began so many days before it. */
 const [TERM_WEEKS, LAST_DAY, BEGAN_EARLIER] = [10, '2026-11-22', 14]
 const LOTS: readonly RodLot[] = DEMO_LOTS.map(({ came: _, ...lot }, n) => ({ ...lot, id: `lot ${n}` }))
+const HOLIDAY_DAYS = 14
 /** Rods a coupon takes, by the rung and by itself: no figure of the burn-off. */
 const [BY_RUNG, BY_ITSELF] = [
   [0.8, 2.8],
@@ -20,6 +21,8 @@ export interface RodUseTrial {
   readonly seeds: readonly number[]
   /** Whether coupons of stub days are run on stubs, for which nobody draws; else every coupon is drawn for. */
   readonly stubDays: boolean
+  /** A holiday of two weeks after so many weeks of the first section's term; absent where there is none. */
+  readonly holidayAfter?: number
   /** After how many weeks of the first section's term it is asked, and for how many to come. */
   readonly asked: readonly (readonly [after: number, ahead: number])[]
 }
@@ -39,9 +42,14 @@ interface Use {
 }
 
 /** Asks in the middle of terms what the next weeks will use, and looks: by the ladder, and by the book alone. */
-export function tryRodUse({ seeds, stubDays, asked }: RodUseTrial): Record<'byLadder' | 'byBook', RodUseScore> {
+export function tryRodUse({
+  seeds,
+  stubDays,
+  holidayAfter,
+  asked,
+}: RodUseTrial): Record<'byLadder' | 'byBook', RodUseScore> {
   const found = seeds.flatMap(seed => {
-    const school = grow(seed, stubDays)
+    const school = grow(seed, stubDays, holidayAfter)
     return asked.flatMap(([after, ahead]) => {
       const today = daysAfter(LAST_DAY, -7 * (TERM_WEEKS - after))
       const until = daysAfter(today, 7 * ahead)
@@ -95,6 +103,7 @@ interface OnRoster {
 function grow(
   seed: number,
   stubDays: boolean,
+  holidayAfter?: number,
 ): { students: readonly OnRoster[]; runs: CouponsRun[]; book: RodMovement[] } {
   const random = seededRandom(seed)
   const takes = new Map(SCHOOL_LADDER.rungs.map(rung => [rung.id, between(BY_RUNG, random)]))
@@ -104,7 +113,12 @@ function grow(
   const students = growSchool(seed, LAST_DAY).flatMap((section, began) =>
     section.students.map((student, n): OnRoster => {
       const id = `${began} ${n}`
-      const shifted = (day: ClassDay) => daysAfter(day, -BEGAN_EARLIER * began)
+      // What came before a holiday lies as many days earlier.
+      const breakDay = holidayAfter === undefined ? null : daysAfter(LAST_DAY, -7 * (TERM_WEEKS - holidayAfter))
+      const shifted = (day: ClassDay) => {
+        const own = daysAfter(day, -BEGAN_EARLIER * began)
+        return breakDay !== null && own <= breakDay ? daysAfter(own, -HOLIDAY_DAYS) : own
+      }
       const run = student.coupons.map(({ document: { ticket, classDay, mock = false } }) => {
         const day = shifted(classDay)
         const rods = takes.get(rungOf(ticket.rung) ?? '') ?? 1

@@ -3,6 +3,7 @@ import type { HouseRules } from '../house'
 import { rungFinder, type Ladder } from '../ladder'
 import {
   comingUse,
+  kindOf,
   sharedOut,
   weeklyUse,
   type ComingUse,
@@ -34,8 +35,8 @@ export interface RodsAheadCase {
   readonly weeksAhead: number
 }
 
-/** Days that a student's pace is taken from. */
-const LATELY_DAYS = 21
+/** Weeks with class that a student's pace is taken from. */
+const LATELY_WEEKS = 3
 const A_WEEK = 7
 /**
  * How far things go otherwise than expected, as deviations of logarithms: how fast one student comes along, how full
@@ -61,21 +62,21 @@ export function rodsAhead(wanted: RodsAheadCase, random: Random): ReadonlyMap<st
   const taken = sharedOut(movements, lots, runs, dayOf)
   const rods = perCoupon(ladder, rules, taken, rung => find({ rung }))
   const today = dayOf(wanted.now.toISOString())
-  const last = lastDay(runs, today)
+  const lately = weeksOfLate(runs, today)
   const noted = shareNoted(
     runs,
     taken.map(({ run }) => run),
-    last,
+    lately,
   )
   const own = new Map<string, CouponsRun[]>(climbers.map(({ studentId }) => [studentId, []]))
   for (const run of runs) own.get(run.studentId)?.push(run)
   const paced = climbers.map(climber => ({
     hand: climber.hand,
     way: wayAhead(ladder, climber),
-    coupons: weeksLeft(climber, today, weeksAhead) * paceOf(own.get(climber.studentId) ?? [], last),
+    coupons: weeksLeft(climber, today, weeksAhead) * paceOf(own.get(climber.studentId) ?? [], lately),
   }))
-  const late = movements.filter(({ at }) => isLate({ classDay: dayOf(at) }, last))
-  const beside = drawnBeside(late, lots, taken, last)
+  const late = movements.filter(({ at }) => lately.has({ classDay: dayOf(at) }))
+  const beside = drawnBeside(late, lots, taken, lately)
   const stray = (deviation: number) => Math.exp(deviation * random.normal())
   const draws = Array.from({ length: DRAWS }, () => {
     const full = stray(STRAYS.weeks)
@@ -94,7 +95,7 @@ export function rodsAhead(wanted: RodsAheadCase, random: Random): ReadonlyMap<st
     [...kinds].sort().flatMap(kind => {
       const drawn = draws.map(draw => draw.get(kind) ?? 0)
       const byLadder = accounted.has(kind) || Math.max(...drawn) > 0
-      const use = byLadder ? rangeOf(drawn) : comingUse(byBook.get(kind) ?? [], weeksAhead)
+      const use = byLadder ? rangeOf(drawn) : comingUse(withClass(byBook, kind), weeksAhead)
       return use ? [[kind, use] as const] : []
     }),
   )
@@ -111,22 +112,46 @@ function rangeOf(drawn: readonly number[]): ComingUse {
   }
 }
 
-/** The last day on which anybody ran anything: a pace is taken back from it, so that a holiday is no pace of nought. */
-const lastDay = (runs: readonly CouponsRun[], today: ClassDay): ClassDay =>
-  runs.reduce((last, { classDay }) => (classDay > last ? classDay : last), runs[0]?.classDay ?? today)
+/** The last weeks with class: what was run in them, and how many they are. */
+interface Lately {
+  readonly has: (run: Pick<CouponsRun, 'classDay'>) => boolean
+  /** How many of them there were since a day, that of the day with them. */
+  readonly since: (day: ClassDay) => number
+}
 
-const isLate = ({ classDay }: Pick<CouponsRun, 'classDay'>, last: ClassDay) =>
-  dayNumber(last) - dayNumber(classDay) < LATELY_DAYS
+/**
+ * The newest weeks in which anybody ran anything, counted back from the last such day: weeks without class are passed
+ * over, so that a holiday is no pace of nought, neither while it lasts nor in the weeks after it.
+ */
+function weeksOfLate(runs: readonly CouponsRun[], today: ClassDay): Lately {
+  const last = runs.reduce(
+    (newest, { classDay }) => (classDay > newest ? classDay : newest),
+    runs[0]?.classDay ?? today,
+  )
+  const weekOf = (day: ClassDay) => Math.floor((dayNumber(last) - dayNumber(day)) / A_WEEK)
+  const weeks = [...new Set(runs.map(({ classDay }) => weekOf(classDay)))].sort((a, b) => a - b).slice(0, LATELY_WEEKS)
+  return {
+    has: ({ classDay }) => weeks.includes(weekOf(classDay)),
+    since: day => weeks.filter(week => week <= weekOf(day)).length,
+  }
+}
+
+/** What was used of a kind in each week in which anything was used at all. */
+function withClass(byBook: ReadonlyMap<string, readonly number[]>, kind: string): number[] {
+  const used = [...byBook.values()]
+  return (byBook.get(kind) ?? []).filter((_, week) => used.some(weeks => weeks[week] !== 0))
+}
+
 const couponsOf = (runs: readonly CouponsRun[]) => runs.reduce((sum, { coupons }) => sum + coupons, 0)
 
 const weeksLeft = ({ until }: Climber, today: ClassDay, weeksAhead: number) =>
   Math.max(0, Math.min(weeksAhead, (dayNumber(until) - dayNumber(today)) / A_WEEK))
 
-/** Coupons a week, as of late; whoever has not come for weeks comes no more. */
-function paceOf(own: readonly CouponsRun[], last: ClassDay): number {
+/** Coupons a week with class, as of late; whoever has not come for weeks comes no more. */
+function paceOf(own: readonly CouponsRun[], lately: Lately): number {
   const first = own.map(({ classDay }) => classDay).sort()[0]
-  const days = first === undefined ? LATELY_DAYS : Math.min(LATELY_DAYS, dayNumber(last) - dayNumber(first) + 1)
-  return couponsOf(own.filter(run => isLate(run, last))) / Math.ceil(days / A_WEEK)
+  const weeks = first === undefined ? LATELY_WEEKS : lately.since(first)
+  return weeks === 0 ? 0 : couponsOf(own.filter(lately.has)) / weeks
 }
 
 /** The book's own word on a kind counts as much as that of the coupons after so many rods. Common practice. */
@@ -137,19 +162,21 @@ function drawnBeside(
   late: readonly RodMovement[],
   lots: readonly RodLot[],
   taken: readonly RunWithRods[],
-  last: ClassDay,
+  lately: Lately,
 ): (kind: string) => number {
-  const newest = late.reduce((max, { at }) => Math.max(max, Date.parse(at)), 0)
-  const book = weeklyUse(late, lots, { weeks: LATELY_DAYS / A_WEEK, now: new Date(newest) })
-  const drawn = (kind: string) => (book.get(kind) ?? []).reduce((sum, rods) => sum + rods, 0)
+  const kinds = new Map(lots.map(lot => [lot.id, kindOf(lot)]))
+  const drawn = (wanted: string) =>
+    late
+      .filter(({ lotId, kind }) => kinds.get(lotId) === wanted && (kind === 'issued' || kind === 'returned'))
+      .reduce((sum, { rods }) => sum - rods, 0)
   const read = new Map<string, number>()
   for (const { run, shares } of taken)
-    if (isLate(run, last)) for (const { kind, rods } of shares) read.set(kind, (read.get(kind) ?? 0) + rods)
+    if (lately.has(run)) for (const { kind, rods } of shares) read.set(kind, (read.get(kind) ?? 0) + rods)
   return kind => Math.max(1, (drawn(kind) + OWN_WORD) / ((read.get(kind) ?? 0) + OWN_WORD))
 }
 
 /** Of how many coupons it is noted what was drawn, 0 to 1: only that leaves the store by its book; stubs do not. */
-function shareNoted(runs: readonly CouponsRun[], noted: readonly CouponsRun[], last: ClassDay): number {
-  const late = (all: readonly CouponsRun[]) => couponsOf(all.filter(run => isLate(run, last)))
+function shareNoted(runs: readonly CouponsRun[], noted: readonly CouponsRun[], lately: Lately): number {
+  const late = (all: readonly CouponsRun[]) => couponsOf(all.filter(lately.has))
   return late(runs) > 0 ? late(noted) / late(runs) : 0
 }

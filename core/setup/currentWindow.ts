@@ -40,7 +40,7 @@ export function publishedWindow(classification: string, diameterMm: number): Cur
   return { lowA: row[0], highA: row[1], source: A5_1_CURRENT }
 }
 
-/** What a window is of: a rod in a position; and of what is run, as much as is known. A bead on plate where nothing is. */
+/** What a window is of: a rod in a position, and what is known of what is run; a bead on plate where nothing is. */
 export type WindowCase = Pick<CurrentCase, 'classification' | 'diameterMm' | 'position'> & Partial<CurrentCase>
 
 /**

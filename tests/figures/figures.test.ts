@@ -1,6 +1,15 @@
 import { describe, expect, it } from 'vitest'
-import { arcVolts, lensShade, leastPlate, leastPreheat, PREHEAT_CATEGORIES, publishedWindow } from '../../core/setup'
-import { practiceOf, JOINTS, PASSES } from '../../core/setup'
+import {
+  arcVolts,
+  lensShade,
+  leastPlate,
+  leastPreheat,
+  PREHEAT_CATEGORIES,
+  publishedWindow,
+  practiceOf,
+  JOINTS,
+  PASSES,
+} from '../../core/setup'
 import { SHIPPED_SETS } from '../../core/criteria'
 import { depositionRate } from '../../core/deposit'
 import { DEFAULT_HOUSE_RULES } from '../../core/house'
