@@ -14,8 +14,10 @@ export interface PractisedWork {
   readonly rootSeen: boolean
 }
 
-/** What somebody has in the hand is learned on any work; how a joint fills is learned on that joint. */
+/** What somebody has in the hand is learned on any work, mostly; how a joint fills is learned on that joint. */
 const IN_THE_HAND: ReadonlySet<ElementId> = new Set(['start', 'restart', 'ends'])
+/** Of a start or restart on a pad, so much serves in a groove. Rough. */
+const IN_ANOTHER_JOINT = 0.7
 
 /**
  * What a coupon of another lie brings to the test's own. Common practice: a restart learned flat is half a restart
@@ -27,7 +29,7 @@ const ALIKE_LIE = 0.9
 /** The same joint prepared otherwise, and one joint for another: a fillet teaches little of a groove. Rough. */
 const OTHER_ROOT = 0.8
 const GROOVE_FOR_PIPE = 0.7
-const OTHER_JOINT = 0.4
+const OTHER_JOINT = 0.3
 /** A root on other work, where one is seen. Rough. */
 const OTHER_ROOT_WORK = 0.6
 
@@ -63,13 +65,14 @@ function jointLikeness(work: PractisedWork, test: PractisedWork): number {
 
 /**
  * How much of what an element learns on some work is of use at a test piece, 0 to 1.
- * @example likeness(workOfRung(pad2G), workOfTest(testPieceOf('plate-2g')), 'run') // 0.4
+ * @example likeness(workOfRung(pad2G), workOfTest(testPieceOf('plate-2g')), 'run') // 0.3
  */
 export function likeness(work: PractisedWork, test: PractisedWork, element: ElementId): number {
   const lies =
     work.position === test.position ? 1 : lieOf(work.position) === lieOf(test.position) ? ALIKE_LIE : OTHER_LIE
   if (element === 'root') return work.rootSeen ? lies * (work.piece === test.piece ? 1 : OTHER_ROOT_WORK) : 0
-  return lies * (IN_THE_HAND.has(element) ? 1 : jointLikeness(work, test))
+  const joint = jointLikeness(work, test)
+  return lies * (IN_THE_HAND.has(element) ? Math.max(joint, IN_ANOTHER_JOINT) : joint)
 }
 
 /** Tries and inches that make a pad's worth of practice: six beads of six inches, each started and ended. */
