@@ -26,9 +26,9 @@ export interface Ticket {
   readonly hand: Hand
   readonly travel: Travel
   readonly booth: number | null
-  /** Hours a low-hydrogen rod had been out of its oven; absent when nobody said. */
+  /** Hours a low-hydrogen rod had been out of its oven; absent where it was not said. */
   readonly hoursOut?: number
-  /** The maker's lot of the rods, and how long such rods may be out, h; absent when nobody drew them by lot. */
+  /** The maker's lot of the rods, and how long such rods may be out, h; absent where they were not drawn by lot. */
   readonly lot?: { readonly makersLot: string; readonly hoursAllowed: number }
 }
 
@@ -106,7 +106,7 @@ export interface ToldBefore {
   readonly says: string
   /** The cause it would put right, by its id; null where it was said for none. */
   readonly cause: string | null
-  /** Whether the student did it; null while nobody asked. */
+  /** Whether the student did it; null while it was not asked. */
   readonly done: 'yes' | 'no' | null
 }
 
@@ -124,7 +124,7 @@ export interface CouponDocument {
   readonly ticket: Ticket
   /** The passes of a joint, in the order they are laid; absent on a plate, whose beads are all run by the ticket. */
   readonly passes?: readonly Pass[]
-  /** How the joint was put together; absent when nobody kept it. */
+  /** How the joint was put together; absent where it was not kept. */
   readonly fitUp?: FitUp
   readonly beads: readonly Bead[]
   readonly marks: readonly Mark[]
@@ -133,7 +133,7 @@ export interface CouponDocument {
   readonly notes: string
   /** What the student was asked and answered, by the sign it is about. */
   readonly answers?: Readonly<Record<string, 'yes' | 'no'>>
-  /** The cause as the instructor saw it, by its id; absent when nobody said. */
+  /** The cause as the instructor saw it, by its id; absent where it was not said. */
   readonly trueCause?: string
   /** What was proposed when it was saved, by the odds of that day; absent before it is saved. */
   readonly advised?: string

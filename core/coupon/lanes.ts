@@ -48,7 +48,7 @@ const BETWEEN_ROWS = 0.75
  * Lays out the short runs of an arc-strike plate in rows, the lowest row first: strike, a run, stop, again.
  * @param runMm length of each run, mm
  * @returns beads in the order they are run; lengths mm
- * @throws RangeError when so many do not fit on the plate
+ * @throws RangeError when that number does not fit on the plate
  * @example layRuns(piece, { count: 6, beadMm: 6, runMm: 25.4 }, n => `b${n}`)[4].offsetMm // the second row, on a
  *   plate 6 in long
  */

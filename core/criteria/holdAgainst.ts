@@ -4,7 +4,7 @@ import { heldLength, inches, type LengthUnit, over } from '../units'
 import { limitOf, type CriteriaSet, type Criterion, type Sizes } from './criteriaSet'
 import { observedOf, observer } from './observed'
 
-/** How one criterion came out: passed, failed, or not to be said, as nobody gauged it. */
+/** How one criterion came out: passed, failed, or not to be said, as it was not gauged. */
 export interface HeldRow {
   readonly criterion: Criterion
   readonly name: string

@@ -50,7 +50,7 @@ export type ObservedId =
   | 'poor restarts'
 
 export interface Observed {
-  /** mm, or a count; null where nobody gauged it. */
+  /** mm, or a count; null where it was not gauged. */
   readonly value: number | null
   readonly markIds: readonly string[]
 }
@@ -232,7 +232,7 @@ export function observedOf(id: string): ObservedRow {
 /**
  * Looks a coupon over once: any number of observations are then read off what was seen of its marks: counts, the worst
  * of a kind, sums over sliding windows, and what gauges read.
- * @returns of each observation mm or a count; null where nobody gauged it
+ * @returns of each observation mm or a count; null where it was not gauged
  * @example observer(document)('undercut depth').value // 0.79375
  */
 export function observer(document: CouponDocument): (id: ObservedId) => Observed {

@@ -6,7 +6,7 @@ import { patternsOf, type CutPattern } from './patterns'
 
 export interface BestCut {
   readonly plan: CutPlan
-  /** No plan begins fewer bars than so many; null where that is not known. */
+  /** The fewest bars that any plan begins; null where that is not known. */
   readonly fewest: number | null
   /** What cutting the longest first by hand would begin; null where that does not come out. */
   readonly byHand: number | null

@@ -16,8 +16,8 @@ export function takenMm({ pieces, kerfMm }: Pick<CutOrder, 'pieces' | 'kerfMm'>,
 }
 
 /**
- * So many patterns are kept for one length of stock, and so many fillings looked at on the way: a list that has more is
- * cut by the best of them.
+ * The most patterns that are kept for one length of stock, and the most fillings looked at on the way: a list that has
+ * more is cut by the best of them.
  */
 const MOST_PATTERNS = 4000
 const MOST_LOOKS = 400_000

@@ -4,7 +4,7 @@ import type { PlanCase, PlannedCoupon, PlanStudent } from './planCase'
 
 /**
  * A plan as it is made by hand: what stood before stays where it still can, pinned lines first; then everybody in turn
- * gets the best that is left in the first place that is free, whoever has most to gain first, until nothing fits.
+ * gets the best that is left in the first place that is free, the student with most to gain first, until nothing fits.
  */
 export function greedyPlan(wanted: PlanCase, before: readonly PlannedCoupon[] = []): PlannedCoupon[] {
   const day = openDay(wanted)

@@ -7,9 +7,11 @@ interface DayRun {
   readonly rungs: readonly string[]
 }
 
-/** A student's own class days count as much as the usual pace after so many. Common practice. */
+/** A student's own class days count as much as the usual pace after this number of them. Common practice. */
 const OWN_DAYS = 2
-/** A pace further off than this comes of other things than the hand: days half missed, or coupons that nobody read. */
+/**
+ * A pace further off than this comes of other things than the hand: days half missed, or coupons that were not read.
+ */
 const [QUICKEST, SLOWEST] = [0.75, 1.5]
 
 /**

@@ -39,7 +39,7 @@ export interface PlanBooth {
   readonly means: BoothMeans
 }
 
-/** Something shown to all: nobody welds meanwhile, and nobody is read. Minutes since the class began. */
+/** Something shown to all: no student welds meanwhile, and no coupon is read. Minutes since the class began. */
 export interface ShownToAll {
   readonly topic: string
   readonly from: number
@@ -48,7 +48,7 @@ export interface ShownToAll {
 
 /** What an instructor says of the day before it is planned. */
 export interface PlanTerms {
-  /** The plan's time goes in steps of so many minutes. */
+  /** Minutes in a step of the plan's time. */
   readonly stepMinutes: number
   /** What reading one coupon takes of the instructor, minutes. */
   readonly readMinutes: number
@@ -71,7 +71,7 @@ export interface PlanCase {
   readonly terms: PlanTerms
   readonly students: readonly PlanStudent[]
   readonly booths: readonly PlanBooth[]
-  /** Rods in the store, by kind as the rod room says it, `E7018 1/8 in`; a kind that nobody keeps is not counted. */
+  /** Rods in the store, by kind as the rod room says it, `E7018 1/8 in`; a kind that is not kept is not counted. */
   readonly rods: Readonly<Record<string, number>>
 }
 
@@ -90,7 +90,7 @@ export interface PlannedCoupon {
 /** The usual terms: a reading takes under a minute (common practice), and the walk to it another. */
 export const USUAL_TERMS: PlanTerms = { stepMinutes: 15, readMinutes: 2, shown: [], pieces: {}, again: {}, pairs: [] }
 
-/** How many pieces of a kind there are to weld on, new or again; infinite where nobody counted the new ones. */
+/** How many pieces of a kind there are to weld on, new or again; infinite where the new ones were not counted. */
 export const piecesThere = ({ pieces, again }: Pick<PlanTerms, 'pieces' | 'again'>, kind: PieceKind): number =>
   (pieces[kind] ?? Infinity) + (again?.[kind] ?? 0)
 

@@ -13,7 +13,7 @@ export interface PlanConflict {
 /**
  * What of a plan cannot be, in words; empty where all of it can.
  * @param nameOf a student's name
- * @param clock the time on the wall so many minutes after the class began
+ * @param clock the time on the wall, by minutes since the class began
  */
 export function planConflicts(
   wanted: PlanCase,

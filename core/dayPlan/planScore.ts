@@ -6,7 +6,7 @@ import { wantedOf, type PlanCase, type PlannedCoupon } from './planCase'
  */
 export const EVERYBODY = 4
 const OWN_BOOTH = 0.02
-/** Each booth that a student sets up in is time lost: nobody is sent from one to the next without need. */
+/** Each booth that a student sets up in is time lost: no student is sent from one to the next without need. */
 export const SETTING_UP = 0.15
 const SOONER = 0.001
 /** A plan that stands is changed only for more than a whole class could gain; a line that a person put, last of all. */

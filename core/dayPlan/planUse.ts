@@ -31,7 +31,7 @@ export function piecesTaken(wanted: PlanCase, lines: readonly PlannedCoupon[]): 
 /** A short length of pipe that a butt or a branch is made of. Common practice: enough for the stand to hold. */
 const PIPE_LENGTH_MM = inches(3)
 
-/** What is cut for a plan: so many lengths of a kind of piece. */
+/** What is cut for a plan: a number of lengths of a kind of piece. */
 export interface LengthsToCut {
   readonly piece: PieceKind
   readonly lengthMm: number

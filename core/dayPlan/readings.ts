@@ -1,6 +1,6 @@
 import { stepsOf, type PlanCase, type PlannedCoupon } from './planCase'
 
-/** Of a step, so much is left for reading: the rest is walking, and what nobody foresaw. Common practice. */
+/** The share of a step that is left for reading: the rest is walking, and what was not foreseen. Common practice. */
 const READING_SHARE = 0.8
 
 /** How many coupons can be read in one step. */

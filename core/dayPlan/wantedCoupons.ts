@@ -4,14 +4,14 @@ import { couponHours, type Proposal } from '../readiness'
 import type { WantedCoupon } from './planCase'
 import { rungNeeds } from './rungNeeds'
 
-/** So many different rungs are thought of for one student in a day. */
+/** The most rungs that are thought of for one student in a day. */
 const RUNGS = 3
 /** What the next proposal counts for beside the one before it, and one more coupon of a rung beside the last. */
 const NEXT_BEST = 0.8
 const ONCE_MORE = 0.7
 /** A coupon that raises the odds at the test by five points in an hour counts for two. Our own weight. */
 const FOR_ODDS = 20
-/** A rung is run so many times at most in a day. */
+/** The most times that a rung is run in a day. */
 const MOST_TIMES = 4
 /** Somewhat more is thought of than a class has time for: what is scarce may be taken. */
 const SPARE = 1.3

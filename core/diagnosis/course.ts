@@ -17,7 +17,7 @@ export interface SignCourse {
   readonly sign: SignId
   /** The cause that was told for it; null where it was left alone. */
   readonly cause: CauseId | null
-  /** Whether the student did it; null while nobody asked, and where nothing was told for it. */
+  /** Whether the student did it; null while it was not asked, and where nothing was told for it. */
   readonly done: 'yes' | 'no' | null
   readonly gone: boolean
 }

@@ -119,7 +119,7 @@ const LONGEST_AT_A_PLACE = inches(1.5)
 const liesAt = ({ atMm, toMm }: FlawMark, placeMm: number) =>
   toMm - atMm <= LONGEST_AT_A_PLACE && atMm <= placeMm + AT_A_START && toMm >= placeMm - AT_A_START
 
-/** A crack that nobody gave a kind, within half an inch of where a bead ends, is a crater's. */
+/** A crack that was given no kind, within half an inch of where a bead ends, is a crater's. */
 function isAtEnd(document: CouponDocument, flaw: FlawMark): boolean {
   return document.marks.some(
     mark =>
@@ -132,13 +132,13 @@ function isAtEnd(document: CouponDocument, flaw: FlawMark): boolean {
 
 /** What a plate that gets hotter from bead to bead shows more and more of. Common practice. */
 const HEAT_SHOWS: readonly FlawMark['flaw'][] = ['undercut', 'overlap', 'sagging', 'spatter', 'irregular surface']
-/** It grows where the second half of the beads shows three of them or more, and so many times what the first does. */
+/** It grows where the second half of the beads shows three of them or more, and this many times what the first does. */
 const FEWEST_LATE = 3
 const LATE_TO_EARLY = 4
 
 /**
- * What grows from bead to bead. Luck alone may have put it late: as often as so many marks fall on late beads where
- * each is as likely on any; what is marked twice on a bead is one.
+ * What grows from bead to bead. Luck alone may have put it late: as often as that number of marks falls on late beads
+ * where each is as likely on any; what is marked twice on a bead is one.
  * Source: sign test, Dixon and Mood 1946.
  */
 function growing(document: CouponDocument, flaws: readonly FlawMark[]): Sign[] {

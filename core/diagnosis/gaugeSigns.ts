@@ -70,7 +70,7 @@ function widthSigns(document: CouponDocument, rules: HouseRules): Sign[] {
   ]
 }
 
-/** One place that was gauged, as a share of a piece: nobody gauges by a slip. Common practice. */
+/** One place that was gauged, as a share of a piece: a gauge is not laid on by a slip. Common practice. */
 const GAUGED = 0.35
 
 /** What a gauge finds too much or too little of, as the sign that a mark of it would be. */

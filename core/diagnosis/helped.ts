@@ -24,7 +24,7 @@ export interface HelpedCause extends CauseCount {
   readonly helped: number
 }
 
-/** Of signs that would not have gone by themselves so many go once their cause is put right. Common practice. */
+/** The share of signs that would not have gone by themselves and go once their cause is put right. Common practice. */
 const PUT_RIGHT = 0.8
 /** How often a sign goes by itself, as hands learn, where the school cannot say yet. Common practice. */
 const GOES_BY_ITSELF = 0.5

@@ -18,14 +18,14 @@ export interface NetworkSign {
 
 /**
  * What is known of a sign. Of one that was seen, `slip` is the share of its likelihood that is left when it is not
- * really there; of one that was not, the share of times that a cause shows it and nobody marks it. 0 is certain. A sign
- * that was neither seen nor looked for is left out.
+ * really there; of one that was not, the share of times that a cause shows it and it is not marked. 0 is certain. A
+ * sign that was neither seen nor looked for is left out.
  */
 export interface SignFinding {
   readonly sign: number
   readonly seen: boolean
   readonly slip: number
-  /** A sign that is everywhere is seldom a slip: its leak is taken so many times. 1 when it is not said. */
+  /** A sign that is everywhere is seldom a slip: its leak is taken this many times. 1 when it is not said. */
   readonly leakTimes?: number
 }
 
@@ -111,7 +111,7 @@ function absences(causes: number, missing: readonly (NetworkSign & { readonly sl
   return { silent, leaks }
 }
 
-/** Up to so many seen signs any order will do: all of them open at once are few. */
+/** Up to this number of seen signs any order will do: all of them open at once are few. */
 const FEW = 9
 
 /**

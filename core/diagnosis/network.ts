@@ -32,7 +32,7 @@ export function networkOf(priors: readonly number[], pads = 1): Network {
  */
 const slipOf = (share: number) => Math.max(0, 0.3 * (1 - share / 0.35))
 
-/** Nobody marks these by mistake: a crack, and what a root shows from behind. */
+/** These are not marked by mistake: a crack, and what a root shows from behind. */
 const NEVER_A_SLIP: ReadonlySet<SignId> = new Set([
   'crack in crater',
   'crack along',
@@ -61,7 +61,7 @@ const BY_SLIPS: Going = { bad: 0.5, sound: 20 }
 const RAREST = 0.002
 
 /**
- * How much likelier so many bad tries are by slips than by a cause at work, given that one was bad: one lump among
+ * How much likelier a number of bad tries is by slips than by a cause at work, given that one was bad: one lump among
  * eleven restarts is a slip, six are none. Source: beta-binomial counts; their figures common practice.
  */
 function slipsAmong({ bad, of }: NonNullable<Sign['tries']>): number {
@@ -84,7 +84,7 @@ const SEEN_WHEN_ASKED: ReadonlySet<SignId> = new Set([
 ])
 
 /**
- * Share of the times that a sign is there and nobody says so: not marked, as only what matters is; a no to what can be
+ * Share of the times that a sign is there and is not said: not marked, as only what matters is; a no to what can be
  * seen; a no to what was felt or heard by a student who watched the puddle. Common practice.
  */
 const OVERLOOKED = { marked: 0.2, seen: 0.25, felt: 0.5 } as const

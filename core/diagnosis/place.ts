@@ -15,7 +15,7 @@ export interface MarkedPlace {
 const EVERYWHERE: MarkedPlace = { pass: null, bead: null, clock: null, says: null }
 /** A pad of fewer beads has no first and last worth naming. */
 const FEWEST_BEADS = 3
-/** Marks within so many degrees of one another are at one place of a pipe: a quarter of it. */
+/** Marks within these degrees of one another are at one place of a pipe: a quarter of it. */
 const A_QUARTER = 90
 
 /** The passes that marks lie on; a mark on the root side is of the root pass. */

@@ -43,7 +43,7 @@ export function expectedShares(odds: readonly number[]): number[] {
   return odds.map(one => one / all)
 }
 
-/** Counts count against so many that came as expected: few sayings move little. Common practice. */
+/** Sayings that are taken to have come as expected, beside those counted: few sayings move little. Common practice. */
 const SCHOOL_HOLDS = 8
 /** A student's own coupons are few, and count for more each. */
 const STUDENT_HOLDS = 4
@@ -281,7 +281,7 @@ function fitUpSays({ fitUp, piece }: CouponDocument, by: By): void {
   const wanted = fitUpWanted(piece)
   const { gap, land } = edgesOff(fitUp, wanted)
   const right = (off: number) => (Math.abs(off) <= 1 ? GAUGED_RIGHT : wrongTimes(off))
-  // Either will do it, gap or land: what nobody gauged stays as likely as it was.
+  // Either will do it, gap or land: what was not gauged stays as likely as it was.
   const either = (gapOff: number, landOff: number | null) => {
     const times = Math.max(right(gapOff), landOff === null ? IN_THE_MIDDLE : right(landOff))
     return times === GAUGED_RIGHT ? BOTH_RIGHT : times

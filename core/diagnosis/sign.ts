@@ -23,7 +23,7 @@ export interface SeenSigns {
   readonly absent: readonly SignId[]
   /** Of these, what is missing by the student's word alone. */
   readonly denied?: readonly SignId[]
-  /** How much bead there was to look at, in pads, at most 1 (`padsOf`); 1 where nobody says. */
+  /** How much bead there was to look at, in pads, at most 1 (`padsOf`); 1 where it is not said. */
   readonly pads?: number
 }
 

@@ -12,7 +12,7 @@ const A_LENGTH = 3
 const A_BEAD = 1
 const isOfWholeBead = ({ flaw }: FlawMark) => discontinuityOf(flaw).givenAs === 'bead'
 
-/** A piece of fewer beads than this says no more by one of them than a piece of so many. Common practice. */
+/** A piece of fewer beads than this says no more by one of them than a piece of this number. Common practice. */
 export const PLACES = 6
 
 /**

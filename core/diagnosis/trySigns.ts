@@ -15,7 +15,7 @@ const FAULT_SIGNS: readonly (readonly [SignId, readonly TryKind[], readonly stri
   ['ends low', ['end'], ['low', 'short of the edge', 'run off']],
 ]
 
-/** Of fewer tries one bad one says no more than one of so many. Common practice. */
+/** Of fewer tries one bad one says no more than one of this number. Common practice. */
 export const FEWEST_TRIES = 5
 
 /** The signs that bad starts, restarts and ends are. */

@@ -8,7 +8,7 @@ export interface DayMeeting {
 
 /** What somebody noted of a student's day. The newest note stands; those before it keep who noted what. */
 export interface AttendanceNote {
-  /** On the shop's wall; null where nobody said when. */
+  /** On the shop's wall; null where it was not said when. */
   readonly came: string | null
   readonly left: string | null
   readonly absent: boolean
@@ -40,7 +40,10 @@ export interface StudentDay {
   readonly turnsAt?: number
 }
 
-/** Who comes within so many minutes is not late, and who leaves within as many has not left early. Common practice. */
+/**
+ * A student who comes within these minutes is not late, and one who leaves within them has not left early. Common
+ * practice.
+ */
 export const GRACE_MINUTES = 10
 
 /**

@@ -13,7 +13,7 @@ export interface BoothMeans {
   readonly mostA: number | null
 }
 
-/** A booth of which nobody has said anything is good for everything. */
+/** A booth of which nothing is said is good for everything. */
 export const ALL_MEANS: BoothMeans = { lies: PLATE_LIES, pipeStand: true, ac: true, mostA: null }
 
 /** What a coupon asks of its booth; current in A. */

@@ -11,8 +11,8 @@ export interface InBooth {
 
 /**
  * How a booth stands. Out of service counts before all else; who is read before who waits, and both before being away:
- * whoever waits is here.
- * @param who null where nobody of this section has the booth
+ * a student who waits is here.
+ * @param who null where no student of this section has the booth
  * @example boothState(null, false) // 'empty'
  */
 export function boothState(who: InBooth | null, outOfService: boolean): BoothState {

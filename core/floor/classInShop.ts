@@ -10,14 +10,14 @@ export interface ClassInShop<Student extends WithBooth> {
   readonly rooms: readonly ShopRoom[]
   /** Who has each booth; the first of a class, where two have it. */
   readonly inBooth: ReadonlyMap<number, Student>
-  /** Whoever has no booth in these rooms, or shares one. */
+  /** Students without a booth in these rooms, or who share one. */
   readonly elsewhere: readonly Student[]
 }
 
 /**
  * Where each student of a class stands: in the shop as it is laid out, else in rows of the booths that they have. A
- * room in which nobody of the class has a booth is left out, unless it is the only one.
- * @param plan null where nobody has laid the shop out
+ * room in which no student of the class has a booth is left out, unless it is the only one.
+ * @param plan null where the shop is not laid out
  * @example classInShop(null, [{ id: 'a', booth: 2 }]).rooms[0].columns // 1
  */
 export function classInShop<Student extends WithBooth>(

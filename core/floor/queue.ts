@@ -10,8 +10,8 @@ export interface InQueue {
 }
 
 /**
- * Whom to read next, by the house's way: whoever has not been read today goes first, and of those whoever has waited
- * longest; or whoever has waited longest, read or not. An instructor may take anyone.
+ * Whom to read next, by the house's way: a student not read today goes first, and of those the one who has waited
+ * longest; or the one who has waited longest, read or not. An instructor may take anyone.
  * @example queueOrder([readAtSix, notReadYet], 'not read today first')[0] // notReadYet
  */
 export function queueOrder<T extends InQueue>(waiting: readonly T[], way: Ways['queueOrder']): T[] {
@@ -55,7 +55,7 @@ export function minutesAReading(readings: readonly ReadAt[]): number {
 
 /**
  * Minutes until a place in the queue is read, as it goes today.
- * @param place 1 for whoever is next; @param readers instructors who read at the same time, 1 or more
+ * @param place 1 for the student who is next; @param readers instructors who read at the same time, 1 or more
  * @example minutesUntil(4, 3, 2) // 6: two each go before
  */
 export const minutesUntil = (place: number, minutes: number, readers: number): number =>

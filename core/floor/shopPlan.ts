@@ -36,7 +36,7 @@ export interface ShopPlan {
   readonly rooms: readonly ShopRoom[]
 }
 
-/** A grid has so many columns and rows at most, and a shop so many rooms. */
+/** The most columns and rows of a grid, and the most rooms of a shop. */
 export const MOST_COLUMNS = 12
 export const MOST_ROWS = 10
 export const MOST_ROOMS = 8
@@ -46,11 +46,11 @@ export const MOST_BOOTH = 999
 export const fixtureAt = ({ fixtures }: ShopRoom, column: number, row: number): Fixture | null =>
   fixtures.find(one => one.column === column && one.row === row) ?? null
 
-/** Booths are drawn about so many times as wide as high. */
+/** Booths are drawn about this many times as wide as high. */
 const WIDER = 1.4
 
 /**
- * A room of booths in rows, in order: about as wide as a screen where nobody says how many stand in a row; more in a
+ * A room of booths in rows, in order: about as wide as a screen where it is not said how many stand in a row; more in a
  * row than was said where a room would have too many rows.
  * @example roomOfBooths([3, 1, 2], 'Shop').columns // 3
  */

@@ -67,12 +67,12 @@ export function wallPlaces(
 }
 const SAYS = { 'read now': 'at the bench', 'read': 'read', 'not read': 'not read' } as const
 
-/** A booth on the wall is about so many times as wide as high, on a screen that is wider still. */
+/** A booth on the wall is about this many times as wide as high, on a screen that is wider still. */
 const WIDER = 1.5
 
 /**
- * Columns for so many booths on a wall screen: about as many as make them square, with as few places left empty as can
- * be.
+ * Columns for a number of booths on a wall screen: about as many as make them square, with as few places left empty as
+ * can be.
  * @example wallColumns(12) // 4, in three rows
  */
 export function wallColumns(booths: number): number {

@@ -35,7 +35,7 @@ export interface RungState extends SignOffState {
   readonly since: number
 }
 
-/** Signed off so many coupons after its rule was met, or more, is late. Common practice. */
+/** A sign-off is late this number of coupons after its rule was met, or more. Common practice. */
 const LATE = 4
 
 /** Whether signing a rung off now is out of turn, so that it needs a reason. */

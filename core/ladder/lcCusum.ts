@@ -28,7 +28,8 @@ export interface CouponTries {
 }
 
 /**
- * What a coupon adds to the score: its tries together, whatever their order, and no more than so many alike ones tell.
+ * What a coupon adds to the score: its tries together, whatever their order, and no more than that number of alike ones
+ * tells.
  * @param alike correlation of two tries of a coupon, 0 to 1
  */
 function couponStep(watch: LcCusum, { tried, sound }: CouponTries, alike: number): number {

@@ -2,7 +2,7 @@ import { alikeSuccesses } from '../statistics'
 import { lcCusumChance, type CouponTries } from './lcCusum'
 import { sureOf, USUALLY_ALIKE, type SignOffRule } from './signOffRule'
 
-/** How the tries of a rule that goes by tries come: in so many coupons, and how alike those of one are. */
+/** How the tries of a rule that goes by tries come: in how many coupons, and how alike those of one are. */
 export interface Spread {
   readonly coupons: number
   /** Correlation of two tries of a coupon, 0 to under 1. */
@@ -12,7 +12,7 @@ export interface Spread {
 const USUAL_SPREAD: Spread = { coupons: 4, alike: USUALLY_ALIKE }
 
 /**
- * The chance that a rule is met at some time within so many coupons or tries: what it lets through.
+ * The chance that a rule is met at some time within a number of coupons or tries: what it lets through.
  * Exact, over every state that can be reached. A hand that learns is let through as its rates are on the way; no rule
  * proves that somebody can weld.
  * @param rate of good coupons (or sound tries, where the rule goes by tries), 0 to 1: a steady one, or that of the nth
@@ -102,8 +102,8 @@ function recursion<State>(
 export const LONGEST_WINDOW = 16
 
 /**
- * The chance that some window of so many holds enough good ones. The state is the window itself, a bit each, in one
- * array of chances: what falls out of the window is dropped, what is met leaves.
+ * The chance that some window of the last coupons holds enough good ones. The state is the window itself, a bit each,
+ * in one array of chances: what falls out of the window is dropped, what is met leaves.
  */
 function ofTheLast(good: number, last: number, rateAt: (n: number) => number, within: number): number {
   if (last > LONGEST_WINDOW) throw new RangeError(`At most the last ${LONGEST_WINDOW} are looked at`)

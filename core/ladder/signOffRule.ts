@@ -5,9 +5,9 @@ import { lcCusumScores, type CouponTries, type LcCusum } from './lcCusum'
 
 /** When a rung may be signed off. An instructor's name goes on it in any case. */
 export type SignOffRule =
-  /** So many good coupons in a row; `null` is what the house rules say. */
+  /** The number of good coupons in a row; `null` is what the house rules say. */
   | { readonly by: 'in a row'; readonly good: number | null }
-  /** So many good ones among the last few. */
+  /** The number of good ones among the last few. */
   | { readonly by: 'of the last'; readonly good: number; readonly last: number }
   /** The tries of one element say that its rate is at least this, so surely (Beta with a flat prior, tries alike). */
   | { readonly by: 'enough evidence'; readonly element: ElementId; readonly rate: number; readonly sure: number }

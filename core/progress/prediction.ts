@@ -21,7 +21,7 @@ const smoothed = (sound: number, tried: number) => (sound + 1) / (tried + 2)
 
 /**
  * Goes through students' coupons one by one and has each rule predict the next from those before it.
- * The school's curve is the one of other students, so that nobody predicts from the own future.
+ * The school's curve is the one of other students, so that no student is predicted from the own future.
  * @param students oldest first, a list a student; one element
  * @param others whom the school's curve and the cohort's rate are taken from
  */

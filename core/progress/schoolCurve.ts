@@ -77,7 +77,7 @@ export const startingCurve = (element: ElementId): SchoolCurve => ({
 })
 
 /**
- * Tries of one coupon go well or badly together: so many count as fewer (design effect with this correlation).
+ * Tries of one coupon go well or badly together: they count as fewer (design effect with this correlation).
  * Common practice.
  * @example alike(5) // 5 tries count as 3.57
  */

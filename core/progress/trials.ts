@@ -22,7 +22,7 @@ export interface SkillCell {
   readonly otherWay: boolean
 }
 
-/** Tries of one element on one coupon, in tries or their like: a length counts as so many beads. */
+/** Tries of one element on one coupon, in tries or their like: a length counts as a number of beads. */
 export interface Tried extends SkillCell {
   readonly couponId: string
   /** Days since the beginning of 1970, of the local date. */
@@ -47,7 +47,7 @@ export interface Trial extends Tried {
 }
 
 /**
- * A length of bead counts as one try for each so many millimetres: inches of one bead go well or badly together.
+ * Millimetres of bead that count as one try: inches of one bead go well or badly together.
  * Common practice: a 6 in bead.
  */
 export const MM_PER_TRY = 152.4

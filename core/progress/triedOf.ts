@@ -19,7 +19,7 @@ export interface CouponRun {
 type Counted = Pick<Evidence, 'element' | 'position' | 'work' | 'rodFamily' | 'tried' | 'sound'>
 
 /**
- * A row of a coupon's evidence as tries: a length counts as so many beads.
+ * A row of a coupon's evidence as tries: a length counts as a number of beads.
  * @param rejected marks among what was not sound that a test would reject, by the id of its criteria
  * @returns none for what no skill is kept of
  * @example triedOf({ element: 'run', tried: 304.8, … }, run)[0].tried // 2

@@ -150,7 +150,7 @@ export interface ContinuityRule extends Clause {
   readonly orMore: boolean
   /** It stands on a signed confirmation, and not on use alone. */
   readonly confirmed: boolean
-  /** Taken again after so many years in any case; null where it need not be. */
+  /** The years after which it is taken again in any case; null where it need not be. */
   readonly again: number | null
   readonly says: string
 }

@@ -77,7 +77,7 @@ function thickEnough(book: CodeBook, test: TestTaken, wanted: Wanted): boolean {
   )
 }
 
-/** More pieces than this nobody welds for one qualification. */
+/** The most pieces that are welded for one qualification. */
 const MOST_PIECES = 4
 
 /**

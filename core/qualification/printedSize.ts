@@ -24,7 +24,7 @@ export interface SizeTest {
 }
 
 /**
- * An end of a qualified range: a printed size, so many times the test's own, or the greater of the two; null is no
+ * An end of a qualified range: a printed size, a multiple of the test's own, or the greater of the two; null is no
  * limit.
  */
 export type Bound = null | { readonly size?: Printed; readonly times?: number }

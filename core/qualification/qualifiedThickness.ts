@@ -60,7 +60,7 @@ export function thicknessQualified(book: CodeBook, test: TestTaken): QualifiedTh
   )
 }
 
-/** The thinnest coupon that a book has a row for, for whoever brought a thinner one. */
+/** The thinnest coupon that a book has a row for, to be said where a thinner one was brought. */
 function leastOf(book: CodeBook, test: TestTaken): string {
   const froms = book.thickness
     .filter(row => (row.form === 'any' || row.form === test.form) && row.weld !== 'fillet')

@@ -113,7 +113,7 @@ export function testPieceOf(id: string, unit: LengthUnit = 'in'): TestPiece {
 }
 
 /**
- * A piece as a test that is taken with so many passes. What each filler deposits is its share of the layers, as
+ * A piece as a test that is taken with a number of passes. What each filler deposits is its share of the layers, as
  * planned: it is measured on the day.
  * @example takenWith(plate3G, passes, 'in').fillers[0].depositMm // 9.525
  */

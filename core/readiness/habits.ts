@@ -102,7 +102,7 @@ export function habitsOf({ own, school, bends, schoolBends }: HabitsKnown, { cri
     rejected[element] = usualOn(work) * timesUsual(mine, counted, usualOn)
     restsOn[element] = total(mine, counted.of) + SCHOOL_WEIGHS
   }
-  // What a student with so many bends would show at the school's own rate.
+  // What a student with this number of bends would show at the school's own rate.
   const expected = (bends.bent * openedShare(schoolBends) + BENDS_WEIGH * USUAL_OPENED) / (bends.bent + BENDS_WEIGH)
   const opens = USUAL_OPENS * buriedTimesUsual(own, school) * (openedShare(bends) / expected)
   return { rejected, restsOn, opens: Math.min(MOST_OPENS, opens), day: DAY }

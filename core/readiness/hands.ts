@@ -92,7 +92,7 @@ export function handsOf({ plan, candidate, habits, recalibration }: HandsWanted)
       ),
     )
     const shares = elements.map(element => {
-      // A share that rests on so many marks strays by about their root, and is right on average.
+      // A share that rests on a number of marks strays by about its root, and is right on average.
       const strays = 1 / Math.sqrt(1 + restsOnOf(habits, element))
       return rejectedOf(habits, element) * Math.exp(strays * random.normal() - strays ** 2 / 2)
     })

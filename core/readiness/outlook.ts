@@ -39,10 +39,10 @@ export interface OutlookCase extends HandsWanted {
   readonly spared?: Spared
 }
 
-/** Attempts under way: some are run at a time, so that whoever waits can see how far it is, or stop it. */
+/** Attempts under way: some are run at a time, so that the person who waits can see how far it is, or stop it. */
 export interface OutlookRun {
   readonly done: () => number
-  /** Runs so many attempts more, twenty of a student drawn. */
+  /** Runs this number of attempts more, twenty of a student drawn. */
   readonly run: (attempts: number) => void
   readonly result: () => Outlook
 }

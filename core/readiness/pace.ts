@@ -89,12 +89,12 @@ export interface Pace {
 
 /** From one class to another, as a share of what a class brings, before several are known. Common practice. */
 const USUAL_STRAY = 0.5
-/** So many hours' worth are believed to take as long as they do here. Common practice. */
+/** Hours' worth of work that are believed to take as long as they do here. Common practice. */
 const AS_HERE_WEIGHS = 2
 
 /**
  * A student's pace, from the last classes of the section: those that were missed bring nothing.
- * @param past classes that are over; of a class under way nobody knows yet what it brings
+ * @param past classes that are over; what a class under way will bring is not known yet
  * @returns null where nothing was run in any of them
  * @example paceOf([{ classDay: '2026-10-05', minutes: 210, coupons: { plate: 3 } }], hoursHere([]))!.mean // 2.1
  */
@@ -115,20 +115,20 @@ export function paceOf(past: readonly PastClass[], here: HoursHere): Pace | null
   }
 }
 
-/** So many coupons of a kind of work. */
+/** A number of coupons of a kind of work. */
 export interface CouponsToRun {
   readonly coupons: number
   readonly work: Work
 }
 
-/** Further ahead nobody looks, classes. */
+/** The furthest that is looked ahead, classes. */
 const MOST_CLASSES = 400
 /** Nine coupons at three a class are three classes, whatever their hours round to. */
 const SAME_HOURS = 1e-9
 
 /**
- * Classes until so many coupons are run: what classes bring strays, and so does what is believed of their mean, and of
- * the work.
+ * Classes until a number of coupons is run: what classes bring strays, and so does what is believed of their mean, and
+ * of the work.
  * @param sure standard deviations on the slow side; below 0 on the quick side
  * @returns null where it would be more classes than anybody looks ahead
  * @example classesFor(paceOf(past, hoursHere([]))!, { coupons: 10, work: 'groove' }, 0) // 7, at two hours a class
@@ -144,7 +144,7 @@ export function classesFor(pace: Pace, { coupons, work }: CouponsToRun, sure: nu
 }
 
 /**
- * Hours in the booth until so many coupons are run.
+ * Hours in the booth until a number of coupons is run.
  * @param sure standard deviations on the slow side; below 0 on the quick side
  */
 export function hoursFor(pace: Pace, { coupons, work }: CouponsToRun, sure: number): number {

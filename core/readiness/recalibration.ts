@@ -9,7 +9,7 @@ export interface ToldOutcome {
   /** Name of the test piece, with its position. */
   readonly pieceName: string
   readonly face: Told
-  /** What is seen from behind; null where a piece shows no root, or nobody told the two apart. */
+  /** What is seen from behind; null where a piece shows no root, or the two were not told apart. */
   readonly root: Told | null
   /** The bends of a piece that passed its visual; null where there were none. */
   readonly bends: Told | null
@@ -131,7 +131,7 @@ export function shiftOf(recalibration: Recalibration, stage: Stage, piece: Place
 export interface Stray {
   readonly group: ShiftGroup
   readonly stage: Stage
-  /** Of 100 tests that were said to go half and half, so many more pass; fewer when it is negative. */
+  /** Of 100 tests that were said to go half and half, this number more pass; fewer when it is negative. */
   readonly points: number
 }
 

@@ -10,7 +10,7 @@ export function sayOdds(odds: number): string {
   return `about ${Math.max(1, Math.min(9, Math.round(odds * 10)))} of 10`
 }
 
-/** An interval wider than this tells nobody apart. */
+/** An interval wider than this tells no two students apart. */
 const TOO_WIDE = 0.6
 /** Fewer coupons than this are the school's students, not this one. */
 const FEWEST_COUPONS = 6
@@ -61,8 +61,8 @@ const ALONG: readonly (readonly [from: number, says: string])[] = [
 ]
 
 /**
- * Odds in words that help whoever they are of: no figure of passing or failing, what is there, and the one thing that
- * would help most.
+ * Odds in words that help the student they are of: no figure of passing or failing, what is there, and the one thing
+ * that would help most.
  * @param coupons of this student
  * @param most what would help most, by its name; null where nothing stands out
  * @example sayToStudent(0.6, 40, 'Restart').says // 'Most of your work is where this test asks for it.'

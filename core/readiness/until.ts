@@ -11,7 +11,7 @@ export interface Timetable {
 }
 
 /**
- * The class day on which so many classes more are over; null when the term ends before, or the section never meets.
+ * The class day on which a number of classes more is over; null when the term ends before, or the section never meets.
  * @param from local date that is already past, ISO 8601
  * @example classDayAfter(2, { weekdays: ['Mon', 'Wed'], last: '2026-12-18' }, '2026-10-05')
  *   // '2026-10-12': Wednesday and Monday
@@ -30,7 +30,7 @@ export interface FromTo {
   readonly most: number | null
 }
 
-/** Hours and days that so many coupons take. */
+/** Hours and days that a number of coupons takes. */
 export interface UntilThen {
   /** In the booth. */
   readonly hours: FromTo
@@ -44,7 +44,7 @@ export interface UntilThen {
 /** What lies between today and the odds wanted, as the quicker and the slower of the students whom evidence allows. */
 export interface Until {
   readonly coupons: FromTo
-  /** Null where nothing was run of late: nobody knows how fast. */
+  /** Null where nothing was run of late: the pace is not known. */
   readonly then: UntilThen | null
 }
 

@@ -16,8 +16,8 @@ export interface SaidOfRods {
 
 /**
  * The line of the book that a person's words come to: by how many the store changes. A handful that lies apart in the
- * oven is drawn or binned whole; one that is out is in no store any more. Whoever brings rods back is who drew them,
- * where nobody else is named.
+ * oven is drawn or binned whole; one that is out is in no store any more. The person who brings rods back is the one
+ * who drew them, where no other is named.
  * @param book all lines of the handful that is meant, at least
  * @param stock rods of the lot that lie there by the book, as it stood at that moment
  */

@@ -45,7 +45,7 @@ const keyOf = (studentId: string, classDay: ClassDay, kind: string) => `${studen
 /**
  * What coupons cost in rods: what a student drew of a kind on a class day, less what came back whole, shared out over
  * the coupons that the student ran with it that day. A coupon counts only where all of its rods are in the book; rods
- * that no coupon was read of are nobody's. Source: arithmetic; the rods alone, neither plate nor gas nor time.
+ * that no coupon was read of belong to no student. Source: arithmetic; the rods alone, neither plate nor gas nor time.
  * @param dayOf the class day of a moment
  */
 export function couponCosts(

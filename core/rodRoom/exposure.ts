@@ -58,7 +58,7 @@ function after(count: Count | null, { kind, at }: HandfulEvent, limitMs: number)
  * How a handful of low-hydrogen rods stands at a moment.
  * @param events in the order in which they happened
  * @param limitHours how long such rods may be out
- * @throws RangeError without an event: nobody took them out
+ * @throws RangeError without an event: they were not taken out
  * @example exposureOf([{ kind: 'out', at: '2026-09-14T18:00Z' }], 4, new Date('2026-09-14T19:30Z')).leftHours // 2.5
  */
 export function exposureOf(events: readonly HandfulEvent[], limitHours: number, now: Date): Exposure {

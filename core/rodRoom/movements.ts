@@ -14,7 +14,7 @@ export interface RodMovement {
   readonly rods: number
   /** The handful it is about: the movement by which it was first issued. Absent for what is about the lot. */
   readonly handfulId?: string
-  /** Who drew them; absent where nobody did, or they were for a booth. */
+  /** Who drew them; absent where it is not known, or they were for a booth. */
   readonly studentId?: string
   readonly booth?: number
   readonly stubs?: Stubs
@@ -37,7 +37,7 @@ export const bookUntil = (movements: readonly RodMovement[], at: string): RodMov
 
 /**
  * The count of a lot that came first after a line: what was counted then lay there then, whatever is written down late,
- * so that the line changes what the count came to, and not what is there. Null where nobody has counted since.
+ * so that the line changes what the count came to, and not what is there. Null where they were not counted since.
  */
 export const countAfter = (
   movements: readonly RodMovement[],
@@ -99,7 +99,7 @@ function withLine(handful: Handful, { kind, rods, studentId, booth, at }: RodMov
       events: event('out'),
     }
   }
-  // Whoever brings rods back brings all that is left of them: the rest is burnt.
+  // A student who brings rods back brings all that is left of them: the rest is burnt.
   if (kind === 'returned') return { ...handful, out: 0, inOven: handful.inOven + rods, events: event('in') }
   if (kind === 're-dried') return { ...handful, events: event('re-dried') }
   if (kind === 'binned') return { ...handful, out: 0, inOven: 0 }

@@ -139,7 +139,7 @@ export function stubLoss(movements: readonly RodMovement[], lots: readonly RodLo
 
 /**
  * What stubs cost by what their lines belong to: a student, a section, a week; in the order of their names.
- * @param groupOf what a line belongs to; null for what is told of nobody
+ * @param groupOf what a line belongs to; null for what belongs to no one group
  */
 export function stubLossBy(
   movements: readonly RodMovement[],

@@ -9,7 +9,7 @@ export type ByKind = ReadonlyMap<string, number>
 /** What a coupon of a rung takes, by kind of rod. */
 export type PerCoupon = (rungId: string, hand: 'right' | 'left') => ByKind
 
-/** What is reckoned counts as much as what was drawn for so many coupons. Common practice. */
+/** What is reckoned counts as much as what was drawn for this number of coupons. Common practice. */
 const RECKONED_COUPONS = 3
 
 /**

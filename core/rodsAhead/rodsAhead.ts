@@ -53,7 +53,7 @@ const RANGE = [0.1, 0.5, 0.9] as const
  * coupon of each rung takes. Kinds that no coupon accounts for go by the book alone. A class that moves from pads to
  * grooves takes other rods than it did, and the book alone would not say.
  * Source: ladder, book and burn-off; simulation.
- * @param random for what nobody can know
+ * @param random for what cannot be known ahead
  */
 export function rodsAhead(wanted: RodsAheadCase, random: Random): ReadonlyMap<string, ComingUse> {
   const { ladder, former, climbers, rules, movements, lots, runs, clock, weeksAhead } = wanted
@@ -147,17 +147,19 @@ const couponsOf = (runs: readonly CouponsRun[]) => runs.reduce((sum, { coupons }
 const weeksLeft = ({ until }: Climber, today: ClassDay, weeksAhead: number) =>
   Math.max(0, Math.min(weeksAhead, (dayNumber(until) - dayNumber(today)) / A_WEEK))
 
-/** Coupons a week with class, as of late; whoever has not come for weeks comes no more. */
+/** Coupons a week with class, as of late; a student who has not come for weeks comes no more. */
 function paceOf(own: readonly CouponsRun[], lately: Lately): number {
   const first = own.map(({ classDay }) => classDay).sort()[0]
   const weeks = first === undefined ? LATELY_WEEKS : lately.since(first)
   return weeks === 0 ? 0 : couponsOf(own.filter(lately.has)) / weeks
 }
 
-/** The book's own word on a kind counts as much as that of the coupons after so many rods. Common practice. */
+/** The book's own word on a kind counts as much as that of the coupons after this number of rods. Common practice. */
 const OWN_WORD = 30
 
-/** Rods drawn lately for each one that a coupon was read of, by kind: demonstrations, and what nobody read. */
+/**
+ * Rods drawn lately for each one that a coupon was read of, by kind: demonstrations, and coupons that were not read.
+ */
 function drawnBeside(
   late: readonly RodMovement[],
   lots: readonly RodLot[],

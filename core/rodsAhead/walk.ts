@@ -14,9 +14,12 @@ export interface Climber {
 
 /** Rungs that lead on, not drills beside the way: with the own hand, and with new rods. */
 const leadsOn = ({ hand, rods }: LadderRung) => hand === 'own' && rods === 'new'
-/** Whoever has been on a rung for longer than is usual has about so many coupons left on it. Common practice. */
+/**
+ * A student who has been on a rung for longer than is usual has about this number of coupons left on it. Common
+ * practice.
+ */
 const LEAST_LEFT = 2
-/** A student's own tempo counts as much as the usual one after so many coupons. Common practice. */
+/** A student's own tempo counts as much as the usual one after this number of coupons. Common practice. */
 const OWN_TEMPO = 12
 
 /** The way from where a student is now to the ladder's end, and how fast this student goes along it. */

@@ -10,7 +10,7 @@ export interface CohortPlan {
   readonly students: number
   readonly coupons: number
   readonly law: LearningLaw
-  /** A holiday of so many days half way through, after which some of it is gone. */
+  /** The days of a holiday half way through, after which some of it is gone. */
   readonly breakDays: number
 }
 

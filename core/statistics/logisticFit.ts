@@ -2,8 +2,8 @@ import { cholesky, solveByFactor } from './cholesky'
 import { logistic } from './logistic'
 
 /**
- * Tries at one place of a model: so many tried, so many sound (fractions are weights), and what the chance of a
- * sound one depends on.
+ * Tries at one place of a model: how many were tried and how many sound (fractions are weights), and what the chance of
+ * a sound one depends on.
  */
 export interface LogisticRow {
   readonly x: readonly number[]

@@ -51,7 +51,7 @@ export function formatTime(seconds: number): string {
 }
 
 /**
- * A number to so many places, without trailing noughts.
+ * A number to some places, without trailing noughts.
  * @example round(2.5001, 2) // 2.5
  */
 export function round(value: number, places: number): number {

@@ -5,7 +5,7 @@ import type { CodeBook, ContinuityRule } from '../qualification/codeBook'
 const iso = (date: Date) => formatISO(date, { representation: 'date' })
 
 /**
- * The last day on which a qualification still stands without another use: so many calendar months on, the same day
+ * The last day on which a qualification still stands without another use: a number of calendar months on, the same day
  * or the month's last;
  * with "or more" a day sooner.
  * @param lastUsed local date, ISO 8601
@@ -23,7 +23,7 @@ export function keptUntil({ months, orMore }: Pick<ContinuityRule, 'months' | 'o
 export const daysUntil = (today: string, day: string): number =>
   differenceInCalendarDays(parseISO(day), parseISO(today))
 
-/** A process used under a witness, or its use confirmed by whoever answers for the welder. Local date. */
+/** A process used under a witness, or its use confirmed by the person who answers for the welder. Local date. */
 export interface ProcessUse {
   readonly process: Process
   readonly kind: 'used' | 'confirmed'
@@ -120,7 +120,7 @@ function endOf(rule: ContinuityRule, testedOn: string, lastUsed: string): string
   return byTest < byUse ? byTest : byUse
 }
 
-/** What lapses within so many days from today, soonest first; what has lapsed is not among them. */
+/** What lapses within a number of days from today, soonest first; what has lapsed is not among them. */
 export const lapsing = (rows: readonly Continuity[], today: string, days: number): Continuity[] =>
   rows
     .filter(row => row.lapsedOn === null && daysUntil(today, row.lastDay) <= days)

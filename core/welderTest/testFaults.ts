@@ -16,7 +16,7 @@ export interface TestFault {
 
 /**
  * What cannot be as it stands: a piece that the book does not test, a step before the one it needs, a result on a
- * test that nobody witnessed,
+ * test that was not witnessed,
  * an opening outside its specimen.
  * @returns none when the document can be kept
  * @example documentFaults({ ...planned, visual }, STRUCTURAL)[0].path // 'visual'

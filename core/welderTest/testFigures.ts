@@ -12,7 +12,7 @@ export interface ResultKept {
   /** A retest of one that failed. */
   readonly retest: Retest | null
   readonly passed: boolean
-  /** Odds of the day it was planned, 0 to 1; null when nobody asked. */
+  /** Odds of the day it was planned, 0 to 1; null where it was not asked. */
   readonly odds: number | null
 }
 
@@ -64,11 +64,11 @@ export interface Honesty {
   readonly bands: readonly HonestyBand[]
   /** Mean squared difference of what was said and what came; 0 is best. */
   readonly brier: number
-  /** The same for whoever always says the share that passed. */
+  /** The same for one who always says the share that passed. */
   readonly brierOfShare: number
   /**
-   * Whether the forecasts did better than that, beyond what chance makes of so many tests; no telling while there
-   * are too few.
+   * Whether the forecasts did better than that, beyond what chance makes of this number of tests; no telling while
+   * there are too few.
    */
   readonly against: 'better' | 'worse' | 'no telling'
 }

@@ -5,7 +5,7 @@ import { isBend, type Specimen } from './specimens'
 import type { TestState } from './testState'
 import { specimensOf, type WelderTest } from './welderTest'
 
-/** How one specimen came out; null while nobody has looked at it. */
+/** How one specimen came out; null while it was not looked at. */
 export function specimenVerdict(
   document: Pick<WelderTest, 'test' | 'results'>,
   specimen: Specimen,

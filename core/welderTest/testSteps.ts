@@ -117,7 +117,7 @@ function holdRow({ point, during, ripe, lead, fault }: HoldRow): StepRow {
 
 /**
  * The steps of a test in their order: the checklist, the fit-up, the clock, each pass, the root and the cap before
- * whoever witnesses, the reading, the specimens, the papers. What comes next, what the page says and asks, and what is
+ * the witness, the reading, the specimens, the papers. What comes next, what the page says and asks, and what is
  * at fault with a test that skipped one are all read off this table.
  */
 const STEPS: readonly StepRow[] = [

@@ -41,8 +41,8 @@ function sidesOf({ beads, marks }: CouponDocument, markIds: readonly string[]): 
 }
 
 /**
- * Whether a side was accepted by eye; null where nobody has looked yet, or a person failed the piece without a line of
- * the criteria that says where.
+ * Whether a side was accepted by eye; null where it was not looked at yet, or a person failed the piece without a line
+ * of the criteria that says where.
  */
 export function sidePassed(visual: Visual | null, side: VisualSide): boolean | null {
   if (visual === null) return null

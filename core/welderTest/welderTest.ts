@@ -62,7 +62,7 @@ export interface Visual extends Signature {
   readonly computed: 'passes' | 'fails'
   readonly outcome: 'passes' | 'fails'
   readonly failed: readonly string[]
-  /** Where the lines lie that failed; left out where no line did, or nobody kept it. */
+  /** Where the lines lie that failed; left out where no line did, or it was not kept. */
   readonly failedOn?: readonly VisualSide[]
   readonly why: string
 }
@@ -98,13 +98,13 @@ export interface WelderTest {
   readonly limitMinutes: number | null
   /** The failed test that this one is a retest of; null for a first try. */
   readonly retest: Retest | null
-  /** Odds of the day it was planned, 0 to 1; null when nobody asked. */
+  /** Odds of the day it was planned, 0 to 1; null where it was not asked. */
   readonly odds: number | null
-  /** Those odds stage by stage, and how sure they were; left out when nobody asked. */
+  /** Those odds stage by stage, and how sure they were; left out where it was not asked. */
   readonly said?: SaidOdds
   readonly stamp: string
   readonly checks: Readonly<Record<CheckId, boolean>>
-  /** How the joint was gauged; null when nobody kept it. */
+  /** How the joint was gauged; null where it was not kept. */
   readonly fitUp: FitUp | null
   readonly holds: Readonly<Record<HoldPoint, Signature | null>>
   readonly startedAt: string | null
@@ -142,7 +142,7 @@ export interface SaidByCoupons {
 
 /** What is settled when a test is planned. */
 export interface TestPlanned extends Pick<WelderTest, 'book' | 'couponId' | 'retest' | 'limitMinutes'> {
-  /** What was said of it; null when nobody asked. */
+  /** What was said of it; null where it was not asked. */
   readonly said: (SaidOdds & { readonly odds: number }) | null
   readonly piece: TestPiece
   readonly welder: TestWelder
