@@ -57,7 +57,7 @@ export async function dumpTo(url, file, copy = null) {
     '--hex-blob',
     '--default-character-set=utf8mb4',
   ]
-  // A key that is none is said before anything is started: a dump that nobody reads would never end.
+  // A key that is none is said before anything is started: a dump that is not read would never end.
   const zipped = createGzip()
   const whole = file.endsWith(SEALED) ? await sealed(zipped, process.env.FUSILIS_BACKUP_KEY ?? '') : zipped
   const { child, ended } = started('mariadb-dump', [...args, ...options, name], env)

@@ -3,7 +3,10 @@ import { runTask } from './run.mjs'
 import { main } from './say.mjs'
 import { withScratchSchool } from './scratchSchool.mjs'
 
-/** Requests that nobody meant, over every route with a body: `npm run fuzz -- 20000 7` says how many, and the seed. */
+/**
+ * Requests that no page would send, over every route with a body: `npm run fuzz -- 20000 7` says how many, and the
+ * seed.
+ */
 await main(() =>
   withScratchSchool(async ({ env, serveDemo }) => {
     const server = await serveDemo()

@@ -23,7 +23,7 @@ const PATIENCE = [
 
 /**
  * Who runs the nodes: as root Debian's own user of MariaDB, for a node that joins is sent its data by rsync, which does
- * not write as root; else whoever we are.
+ * not write as root; else our own.
  */
 async function nodeUser() {
   if (process.getuid?.() !== 0) return null
@@ -55,7 +55,7 @@ export async function startGalera(seed, count = 3) {
   const nodes = []
   for (let number = 1; number <= count; number++) nodes.push(await nodeOf(number))
 
-  /** Starts a node: the very first founds the cluster, any other joins whoever runs. */
+  /** Starts a node: the very first founds the cluster, any other joins those that run. */
   async function begin(node) {
     const others = nodes.filter(other => other !== node && other.running)
     node.running = await startMariadbd({

@@ -3,7 +3,7 @@ import { runTask } from './run.mjs'
 import { main } from './say.mjs'
 import { withSchoolDatabase } from './schoolDatabase.mjs'
 
-/** Makes a way in for an account, for whoever stands at this console: `npm run let-in -- maren`. */
+/** Makes a way in for an account, for the person at this console: `npm run let-in -- maren`. */
 const [username] = process.argv.slice(2).filter(word => !word.startsWith('--'))
 
 await main(async () => {

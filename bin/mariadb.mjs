@@ -10,7 +10,7 @@ import { withParent } from './withParent.mjs'
 
 const START_MS = 60_000
 
-/** A port of the loopback interface that nobody listens on. */
+/** A free port of the loopback interface. */
 export function freePort() {
   return new Promise((resolve, reject) => {
     const probe = createServer()
@@ -88,7 +88,7 @@ export async function startMariadbd({ data, port, durable, args, as = null }) {
 /**
  * Starts a MariaDB of our own: data under `dir`, a socket and a free loopback port, a password made for it. Never a
  * foreign server. It ends with us.
- * `durable: false` is for tests, whose data nobody wants back; `port` is for one that takes another's place.
+ * `durable: false` is for tests, whose data is not wanted back; `port` is for one that takes another's place.
  */
 export async function startMariadb(dir, { durable = true, port: wanted = null } = {}) {
   await mkdir(dir, { recursive: true, mode: 0o700 })

@@ -6,7 +6,7 @@ import { Decrypter, Encrypter } from 'age-encryption'
 export const SEALED = '.age'
 
 /**
- * Seals a stream for whoever holds the other half of a key (the open `age` format). This machine never needs that half:
+ * Seals a stream for the holder of the other half of a key (the open `age` format). This machine never needs that half:
  * who steals its disk reads no backup.
  * @param {string} recipient `age1…`, what `age-keygen` calls the public key
  */

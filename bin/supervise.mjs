@@ -8,7 +8,7 @@ const FIRST_PAUSE = 1
 const LONGEST_PAUSE = 60
 /** What stood for so long is no longer one that cannot start, ms. */
 const STOOD_MS = 10 * 60_000
-/** After so many ends in a row it is said, and whoever runs us decides. */
+/** After this number of ends in a row it is said, and our own caller decides. */
 const MOST_ENDS = 6
 /** How often it is asked whether it is alive, s; and how often in a row it may be silent before it is replaced. */
 const ASKED_EVERY = 5
@@ -30,7 +30,7 @@ const MOST_SILENT = 3
 export async function supervise({ what, begin, running = null, asked, wait, say, now = Date.now }) {
   const stop = asked.then(() => 'stop')
   let ends = 0
-  // What does not come up the first time is a matter for whoever starts it.
+  // What does not come up the first time is a matter for the person who starts it.
   let began = now()
   let one = running ?? (await begin())
   for (;;) {

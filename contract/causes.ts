@@ -8,7 +8,7 @@ export interface CausesSaid {
   readonly school: CauseCounts
   /** How often each was said. */
   readonly said: Readonly<Partial<Record<CauseId, number>>>
-  /** What came of changes that were told for each, and made; of coupons whose cause nobody said. */
+  /** What came of changes that were told for each, and made; of coupons whose cause was not said. */
   readonly made: Readonly<Partial<Record<CauseId, HelpedCause>>>
   /** When the school last began to count anew; null when it never did. */
   readonly reset: { readonly at: string; readonly by: string; readonly why: string } | null

@@ -76,7 +76,7 @@ export interface DayStudent {
   readonly name: string
   readonly booth: number | null
   readonly attendance: Attendance
-  /** What was noted, with who noted it and when (ISO 8601); null where nobody did. */
+  /** What was noted, with who noted it and when (ISO 8601); null where it was not noted. */
   readonly note: (AttendanceNote & { readonly by: string; readonly at: string }) | null
   /** What was planned for that day, in the order of its hours, on the shop's wall. */
   readonly planned: readonly { readonly at: string; readonly rung: string; readonly booth: number }[]

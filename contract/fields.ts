@@ -150,13 +150,13 @@ export function list<T>(item: ISchema<T>, most: number, message: string, least?:
   return capped(least === undefined ? filled : filled.min(1, least), most, message)
 }
 
-/** So many things of a long list are looked at in one go; then whoever else waits has a turn. */
+/** How many things of a long list are looked at in one go; then other requests have a turn. */
 const AT_A_TIME = 100
 
 const aTurn = () => new Promise(resolve => setTimeout(resolve))
 
 /**
- * A capped list of so many things that looking at all of them at once would hold up whoever else asks. Nothing in it
+ * A capped list of things, so long that looking at all of them at once would hold up other requests. Nothing in it
  * is changed by being looked at.
  */
 export function longList<T>(item: ISchema<T>, most: number, message: string) {

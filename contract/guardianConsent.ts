@@ -5,9 +5,9 @@ import { across, day, typed } from './fields'
 export interface GuardianConsent {
   /** The day from which the student is of age; local. */
   readonly ofAgeOn: string
-  /** When the guardian agreed; null where nobody has yet. */
+  /** When the guardian agreed; null where it was not yet agreed. */
   readonly givenOn: string | null
-  /** Who agreed, as typed; empty where nobody has. */
+  /** Who agreed, as typed; empty where it was not. */
   readonly givenBy: string
 }
 

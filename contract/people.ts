@@ -209,7 +209,7 @@ export interface Me {
   readonly codesWanted: boolean
   /** The school wants one-time codes of its staff. */
   readonly staffCodes: boolean
-  /** Minutes after which a screen that nobody touches is signed out; null for never. */
+  /** Minutes after which a screen that is not touched is signed out; null for never. */
   readonly idleMinutes: number | null
 }
 

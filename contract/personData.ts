@@ -61,7 +61,7 @@ export interface PersonExport {
   }[]
   readonly attendance: readonly {
     readonly classDay: string
-    /** On the shop's wall; null where nobody said when. */
+    /** On the shop's wall; null where it was not said when. */
     readonly came: string | null
     readonly left: string | null
     readonly absent: boolean

@@ -77,7 +77,7 @@ export const ladderSchema = across(
   value => ladderFaults(value as unknown as Ladder)[0],
 )
 
-/** The ladder in force. Version 1 is the shipped one, saved by nobody. */
+/** The ladder in force. Version 1 is the shipped one, saved by no person. */
 export interface LadderVersion {
   readonly version: number
   readonly ladder: Ladder

@@ -62,7 +62,7 @@ export interface CouponPage {
   readonly next: string | null
 }
 
-/** House rules as they were saved; version 1 is what every school starts with, and nobody saved it. */
+/** House rules as they were saved; version 1 is what every school starts with, and no person saved it. */
 export interface RulesVersion {
   readonly version: number
   readonly rules: HouseRules

@@ -16,7 +16,7 @@ export interface RemarkSave extends RemarkAbout {
 /** Something to be remembered next time. */
 export interface Remark extends RemarkSave {
   readonly id: string
-  /** The student's name; null where it is about nobody. */
+  /** The student's name; null where it is about no student. */
   readonly student: string | null
   readonly by: string
   /** ISO 8601. */
@@ -28,7 +28,7 @@ export const MOST_SAID = 200
 export const remarkSchema = across(
   object({
     sectionId: uuid().required('${path} is missing'),
-    studentId: uuid().nullable().defined('${path} is missing: null where it is about nobody'),
+    studentId: uuid().nullable().defined('${path} is missing: null where it is about no student'),
     booth: boothNumber().nullable().defined('${path} is missing: null where it is about none'),
     says: label(MOST_SAID).label('What to remember'),
   }).exact(),

@@ -15,10 +15,10 @@ export interface SignIn {
 /** How long a sign-in lasts at most, h: as long as its cookie. */
 export const SIGN_IN_HOURS = 12
 
-/** Minutes after which a school may have screens signed out that nobody touches. */
+/** Minutes after which a school may have screens signed out that are not touched. */
 export const IDLE_MINUTES = [10, 30, 60, 240] as const
 
-/** The header that says for how many seconds nobody has touched the screen that asks. */
+/** The header that says for how many seconds the screen that asks was not touched. */
 export const UNTOUCHED = 'x-untouched-seconds'
 
 /** The body of `PUT /api/school/idle`; null for never. */

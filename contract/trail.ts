@@ -7,7 +7,7 @@ export interface TrailLine {
   readonly who: string
   /** What was done: `saved a coupon`. */
   readonly did: string
-  /** Whose record it touched; null where it was nobody's. */
+  /** Whose record it touched; null where it was no person's. */
   readonly student: { readonly id: string; readonly name: string } | null
 }
 

@@ -32,8 +32,8 @@ function pieceAhead({ coupons }: DemoStudent): readonly [piece: string, book: st
 const isOpen = ({ status }: RungState) => status === 'open' || status === 'ready'
 
 /**
- * What a rung is worth that is chosen one way or another: so many coupons of it are run, and the test is taken again.
- * Answers the mean rise of the share that passes. In these worlds a coupon teaches the position it is run in.
+ * What a rung is worth that is chosen one way or another: a number of coupons of it is run, and the test is taken
+ * again. Answers the mean rise of the share that passes. In these worlds a coupon teaches the position it is run in.
  */
 export function tryAdvice({ world, seed, students, coupons, tests }: AdviceTrial): Record<Choice, number> {
   const school = growSchool(seed, LAST_DAY, world.practice)

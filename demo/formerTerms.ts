@@ -33,7 +33,7 @@ const TERMS = [
   { days: 182, seed: 31 },
   { days: 364, seed: 53 },
 ] as const
-/** A student was sent to so many pieces, the hardest that had been come to, so many days apart. */
+/** How many pieces a student was sent to, the hardest that had been come to, and how many days apart. */
 const PIECES = 4
 const APART_DAYS = 3
 const ATTEMPTS = 400

@@ -84,7 +84,7 @@ const RUNGS: readonly Rung[] = [
 /** How long depends on the student. */
 const longEnough = (place: number) => 5 + (place % 4)
 /**
- * Whoever has a habit to unlearn is kept on a rung for longer: in every class somebody pads flat while others are
+ * A student with a habit to unlearn is kept on a rung for longer: in every class some pad flat while others are
  * overhead.
  */
 const LONG_WITH_HABIT = 16
@@ -208,7 +208,7 @@ function growStudent({ name, place, booth, opensAt, openings }: Enrolment, rando
   return { name, hand, booth, startDate: isoDay(openings[0]!), opensAt, coupons, learner, practised: done }
 }
 
-/** What the instructor saw a habit to be, on every seventh coupon of whoever has one. */
+/** What the instructor saw a habit to be, on every seventh coupon of a student who has one. */
 const SEEN_AS: Readonly<Record<Exclude<Habit, null>, CauseId>> = {
   'long arc': 'arc long',
   'avoids restarts': 'too short in crater',
@@ -220,7 +220,7 @@ const said = (document: CouponDocument, habit: Habit, n: number): CouponDocument
   habit && n % 7 === 3 ? { ...document, trueCause: SEEN_AS[habit] } : document
 
 /**
- * Grooves come with their fit-up, by a chance of its own, so that nobody welds otherwise for it: gauged at both
+ * Grooves come with their fit-up, by a chance of its own, so that no student welds otherwise for it: gauged at both
  * ends, a 32nd off now and then, one tack in six not feathered.
  */
 function fittedUp(document: CouponDocument, random: Random): CouponDocument {

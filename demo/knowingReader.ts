@@ -187,7 +187,7 @@ function seenOf(document: CouponDocument): readonly SeenRun[] {
 /** Of a normal, but for what is the same of all. */
 const logNormal = (value: number, mean: number, sd: number) => -0.5 * ((value - mean) / sd) ** 2 - Math.log(sd)
 
-/** One run was set as the technique has it, and of several nobody knows which; the others are right. */
+/** One run was set as the technique has it, and of several it is not known which; the others are right. */
 function logLikelihood(document: CouponDocument, seen: readonly SeenRun[], hand: Hand): number {
   const at = ({ currentA, window, lanes }: SeenRun, law: RunLaw, heat: number) => {
     const { meanA, sdA } = currentMeant(window, heat)

@@ -49,7 +49,7 @@ export const PACE_WORLDS: readonly PaceWorld[] = [
 ]
 
 const CLASS_HOURS = 3.5
-/** Nobody begins a coupon of which less than this share can still be welded. */
+/** No student begins a coupon of which less than this share can still be welded. */
 const WORTH_BEGINNING = 0.6
 const SURE = 0.84
 
@@ -101,8 +101,8 @@ const STAGES: readonly (readonly Work[])[] = [
 const IN_A_SECTION = 12
 
 /**
- * Classes and hours until so many coupons are run, said and taken: sections of students who have come to one stage of
- * the ladder or another run grooves or pipe from now on. One seed, one answer.
+ * Classes and hours until a number of coupons is run, said and taken: sections of students who have come to one stage
+ * of the ladder or another run grooves or pipe from now on. One seed, one answer.
  */
 export function tryPace(world: PaceWorld, seed: number, sections: number): PaceScore {
   const random = seededRandom(seed)

@@ -162,7 +162,7 @@ interface TestedPair {
 }
 
 /**
- * Takes a test so many times over, and bends what passed by eye.
+ * Takes a test a number of times over, and bends what passed by eye.
  * @param more coupons that are run in its position first
  */
 export function take({ test }: World, { student, piece, bookId, seed }: TestedPair, times: number, more = 0): Taken {
@@ -229,7 +229,7 @@ export function scoreOf(pairs: readonly ReadinessPair[], when: 'before' | 'after
   const [brier, brierOfAverage, brierOfTruth] = [
     brierOf(one => one.odds),
     brierOf(() => truth),
-    // A share of so many tests strays from the true chance: by it alone, knowing would look better than it can be.
+    // A share of a number of tests strays from the true chance: by it alone, knowing would look better than it can be.
     (brierOf(one => one.truth) * tests) / (tests - 1),
   ]
   const fit = fitLogistic(

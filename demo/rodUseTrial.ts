@@ -7,7 +7,7 @@ import { growSchool, SCHOOL_RULES, type DemoStudent } from './gannetQuay'
 import { SCHOOL_LADDER } from './ladder'
 import { DEMO_LOTS } from './rods'
 
-/** The term of the first section; the others began so many days before it. */
+/** The term of the first section; the others began this number of days before it. */
 const [TERM_WEEKS, LAST_DAY, BEGAN_EARLIER] = [10, '2026-11-22', 14]
 const LOTS: readonly RodLot[] = DEMO_LOTS.map(({ came: _, ...lot }, n) => ({ ...lot, id: `lot ${n}` }))
 const HOLIDAY_DAYS = 14
@@ -19,9 +19,9 @@ const [BY_RUNG, BY_ITSELF] = [
 
 export interface RodUseTrial {
   readonly seeds: readonly number[]
-  /** Whether coupons of stub days are run on stubs, for which nobody draws; else every coupon is drawn for. */
+  /** Whether coupons of stub days are run on stubs, for which no rods are drawn; else every coupon is drawn for. */
   readonly stubDays: boolean
-  /** A holiday of two weeks after so many weeks of the first section's term; absent where there is none. */
+  /** A holiday of two weeks after this number of weeks of the first section's term; absent where there is none. */
   readonly holidayAfter?: number
   /** After how many weeks of the first section's term it is asked, and for how many to come. */
   readonly asked: readonly (readonly [after: number, ahead: number])[]

@@ -65,7 +65,7 @@ export interface DemoDay {
 const WEEKS = 9
 const nothing = { booth: null, stubs: null, why: '' }
 
-/** Stubs of so many rods: most burnt to the printing, those of beginners longer. */
+/** Stubs of a number of rods: most burnt to the printing, those of beginners longer. */
 function stubsOf(rods: number, tidy: number, random: Random): Stubs {
   const stubs: Partial<Record<StubClass, number>> = {}
   for (let n = 0; n < rods; n++) {

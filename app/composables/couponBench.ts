@@ -153,7 +153,7 @@ export function makeCouponBench({ rulesOf, changed }: Used) {
     edit(cause ? { ...rest, trueCause: cause } : rest)
   }
 
-  /** Keeps whether the student did what was told before; null while nobody asked. */
+  /** Keeps whether the student did what was told before; null while it was not asked. */
   function sayDone(done: 'yes' | 'no' | null): void {
     const told = coupon.value?.toldBefore
     if (coupon.value && told && told.done !== done) edit({ ...coupon.value, toldBefore: { ...told, done } })

@@ -7,7 +7,7 @@ const POLL_MS = 10_000
 /**
  * Calls back whenever a section's floor has changed, on whichever screen; the connection comes back by itself. Where
  * no events get through, it asks from time to time.
- * @param changed is told how often the floor has changed by now; null where nobody knows
+ * @param changed is told how often the floor has changed by now; null where it is not known
  */
 export function useFloorLive(sectionId: MaybeRefOrGetter<string | null>, changed: (serial: number | null) => void) {
   const url = computed(() => {

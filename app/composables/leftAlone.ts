@@ -5,8 +5,8 @@ import { useSession } from '~/stores/session'
 const LOOK_MS = 5_000
 
 /**
- * Signs out a screen that nobody has touched for as long as the school allows, so that no record stands open in an
- * empty shop. What was begun on the Bench waits in the browser for whoever began it.
+ * Signs out a screen that was not touched for as long as the school allows, so that no record stands open in an
+ * empty shop. What was begun on the Bench waits in the browser for the one who began it.
  */
 export function useLeftAlone() {
   const session = useSession()

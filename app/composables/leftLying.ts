@@ -5,7 +5,7 @@ import { useSession } from '~/stores/session'
 const LEFT_LYING_MS = 5 * 60_000
 
 /**
- * A tablet left lying is nobody's: after five minutes it is put down. Answers whether a student holds the shared
+ * A tablet left lying is put down after five minutes. Answers whether a student holds the shared
  * tablet.
  */
 export function useLeftLying(putDown: () => unknown) {

@@ -34,7 +34,7 @@ const initialsOf = (name: string) =>
     .slice(0, 4)
 
 /**
- * What a person does to the test that is open. Each act is one change of the document, in the initials of whoever
+ * What a person does to the test that is open. Each act is one change of the document, in the initials of the one who
  * saw it.
  * @param stamp asks for the stamp of the piece; @param print makes the record
  */

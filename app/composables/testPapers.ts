@@ -43,7 +43,7 @@ export function useTestPapers(of: () => { document: WelderTest; book: CodeBook; 
       const { document: test, book, student } = of()
       saveFile(await labelsPdf(test, book, student), `labels ${name()}.pdf`)
     })
-  /** The test with its book and its coupon: whoever reads it needs nothing else. */
+  /** The test with its book and its coupon: its reader needs nothing else. */
   const json = () =>
     saveFile(
       new Blob(

@@ -81,7 +81,7 @@ export function useTestPlan(ready: Ref<boolean>) {
       ? pieces.value
       : pieces.value.filter(piece => takenOf(piece).form === 'plate'),
   )
-  /** Minutes of arc; an open root that nobody asked for comes after all that have none. */
+  /** Minutes of arc; an open root that was not asked for comes after all that have none. */
   const UNASKED = 1e6
   const costOf = (set: readonly TestPiece[]) =>
     set.reduce(

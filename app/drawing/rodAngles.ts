@@ -74,7 +74,7 @@ function endTurn({ position, joint, hand }: DrawnAngles): Turn {
   return mirrorFor(hand, FLAT)
 }
 
-/** A rod with its tip at a point, leaning so many degrees from the plate's normal toward +x. */
+/** A rod with its tip at a point, leaning by some degrees from the plate's normal toward +x. */
 function rodShapes(tip: Point, fromNormal: number, turn: Turn): Shape[] {
   const [dx, dy] = [Math.sin(radians(fromNormal)), Math.cos(radians(fromNormal))]
   const at = (along: number, across: number): Point => [

@@ -49,7 +49,7 @@ export type PageAct =
 export type BenchAct = HandAct | PageAct
 
 interface BenchKey extends KeyRow<BenchAct> {
-  /** What it does in a blind reading; null where it belongs to whoever answers for the coupon. */
+  /** What it does in a blind reading; null where it belongs to the one who answers for the coupon. */
   readonly blind: string | null
 }
 

@@ -7,7 +7,7 @@ const route = useRoute()
 const session = useSession()
 useLeftAlone()
 useShopTheme()
-/** Pages at the door, where no room is open to whoever stands there, and the screen on the wall, which has none. */
+/** Pages at the door, where no room is open yet, and the screen on the wall, which has none. */
 const BARE = ['/sign-in', '/own-password', '/one-time-codes', '/away', '/wall']
 const bare = computed(() => BARE.includes(route.path) || !session.me)
 </script>

@@ -9,7 +9,7 @@ export default defineNuxtRouteMiddleware(async to => {
     await session.ask()
   } catch {
     if (await isTablet()) return atTablet(to.path)
-    // The server is away: whoever was on the bench goes on from the draft in this browser.
+    // The server is away: an instructor who was on the bench goes on from the draft in this browser.
     return to.path === '/away' ? undefined : navigateTo({ path: '/away', query: { to: to.fullPath } })
   }
   if (!session.me && (await isTablet())) return atTablet(to.path)

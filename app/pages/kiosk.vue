@@ -52,7 +52,7 @@ function choose(student: Kiosk['students'][number] | null) {
   code.value = ''
 }
 
-/** A code is looked at by the server: without it nobody reads. */
+/** A code is looked at by the server: without it no student reads. */
 const takesCode = computed(() => chosen.value?.hasCode === true && reach.away === null)
 const readFirst = computed(() => {
   if (reach.away !== null) return 'To read it yourself first, wait until the server answers.'
@@ -81,7 +81,7 @@ async function enter() {
   }
 }
 
-/** The fourth digit goes on by itself: nobody takes a glove off for a button. */
+/** The fourth digit goes on by itself: no glove is taken off for a button. */
 watch(code, typed => {
   if (/^\d{4}$/.test(typed)) void enter()
 })

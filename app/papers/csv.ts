@@ -9,8 +9,8 @@ type Table =
   readonly Readonly<Record<string, Cell>>[] | { readonly fields: readonly string[]; readonly data: readonly Cell[][] }
 
 /**
- * A table as a spreadsheet takes it. A text that begins like a formula is written with an apostrophe before it: whoever
- * opens the file is shown it, and nothing is run.
+ * A table as a spreadsheet takes it. A text that begins like a formula is written with an apostrophe before it: the
+ * person who opens the file is shown it, and nothing is run.
  */
 export const writeCsv = (table: Table): string =>
   Papa.unparse(table as Parameters<typeof Papa.unparse>[0], { escapeFormulae: FORMULA })

@@ -9,7 +9,7 @@ import { arcHours, boothHours, ratesInWords, sayWelded } from './reportLines'
 
 const day = (classDay: string | null) => (classDay === null ? 'none yet' : recordDay(classDay))
 
-/** One student's page: for a parent, an employer, or whoever pays. */
+/** One student's page: for a parent, an employer, or a sponsor. */
 function pageOf(row: ReportRow, { school, section, unit }: ReportHead, first: boolean): Content {
   return {
     ...(first ? {} : { pageBreak: 'before' as const }),

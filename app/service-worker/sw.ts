@@ -11,7 +11,7 @@ const LATER = 'fusilis-parts'
 
 /**
  * The application is opened from what this worker keeps, network or not: page and parts are of one version. What the
- * server knows is never kept here: pages keep that, sealed, for whoever is signed in.
+ * server knows is never kept here: pages keep that, sealed, for the person who is signed in.
  */
 precacheAndRoute([...self.__WB_MANIFEST])
 cleanupOutdatedCaches()

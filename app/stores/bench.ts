@@ -62,7 +62,7 @@ export const useBench = defineStore('bench', () => {
       void draft.keep({ ...open.value, touched: touched.value, document: coupon.value, cursor: cursor.value })
   }
 
-  /** Puts a coupon on the bench. One that was begun there is parked, not lost, and nobody is asked. */
+  /** Puts a coupon on the bench. One that was begun there is parked, not lost, without a question. */
   function lay(opened: OpenCoupon, lies: CouponDocument): void {
     if (open.value) park()
     open.value = opened
@@ -179,7 +179,7 @@ export const useBench = defineStore('bench', () => {
     )
   }
 
-  /** Lays a coupon down that nobody ran, read half-way, to try the Bench on. */
+  /** Lays a made-up coupon down, read half-way, to try the Bench on. */
   function openToTry(): void {
     const sample = exampleRead(rules.value)
     lay(

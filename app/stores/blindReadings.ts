@@ -21,7 +21,7 @@ export const useBlindReadings = defineStore('readings', () => {
   const kiosk = ref<Kiosk | null>(null)
 
   /**
-   * Hands this tablet over to the students of a section; nobody is signed in at it then, and nothing of what was kept
+   * Hands this tablet over to the students of a section; it holds no sign-in then, and nothing of what was kept
    * for the instructor stays in it.
    */
   const handOver = async (sectionId: string) => {
@@ -35,7 +35,7 @@ export const useBlindReadings = defineStore('readings', () => {
     kiosk.value = found
     setShopClock(found)
     await keptAnswers.begin(found.sectionId, 'tablet')
-    // Whoever reads at it is not kept: without a server nobody's code can be looked at.
+    // Who reads at it is not kept: without a server no code can be looked at.
     await keptAnswers.keep('/api/kiosk', { ...found, studentId: null })
     await outbox.start(found.studentId ? `student ${found.studentId}` : `tablet ${found.sectionId}`)
   }

@@ -42,7 +42,7 @@ export const useDay = defineStore('day', () => {
   const cameNow = (student: DayStudent) => note(student, { came: NOW, left: null, absent: false, why: '' })
   const leftNow = (student: DayStudent) => note(student, { left: NOW })
 
-  /** Keeps that something was shown to whoever is there. */
+  /** Keeps that something was shown to those who are there. */
   async function show(id: string, what: Pick<DemonstrationSave, 'topic' | 'minutes'>): Promise<void> {
     const { classDay, students } = day.value!
     const there = students.filter(student => student.attendance.state === 'here').length

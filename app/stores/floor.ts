@@ -60,7 +60,7 @@ export const useFloor = defineStore('floor', () => {
   /** What was said is kept here already: that the server is away is no failure of it. */
   const followIfThere = () => follow().catch(() => {})
 
-  /** What the arc has more than the panel of a booth's machine says, A; undefined where nobody knows. */
+  /** What the arc has more than the panel of a booth's machine says, A; undefined where it is not known. */
   const panelOffsetOf = (booth: number | null): number | undefined => {
     const check = booth === null ? null : booths.value.machines.find(one => one.booth === booth)
     return check ? offsetOf(check) : undefined
@@ -86,7 +86,7 @@ export const useFloor = defineStore('floor', () => {
 
   const waitOf = (studentId: string): WaitingStudent | null =>
     queue.value.waiting.find(one => one.studentId === studentId) ?? null
-  /** Another instructor who reads this student's coupon now; null when nobody does. */
+  /** Another instructor who reads this student's coupon now; null where none does. */
   const readBy = (studentId: string): string | null =>
     queue.value.holds.find(hold => hold.studentId === studentId && hold.by.id !== session.me?.id)?.by.name ?? null
 

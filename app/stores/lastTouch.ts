@@ -6,7 +6,7 @@ const WRITTEN_MS = 10_000
 let last = Date.now()
 let written = 0
 
-/** When somebody touched this browser before this page was opened, ms since 1970; 0 where nobody did. */
+/** When this browser was touched before this page was opened, ms since 1970; 0 where it was not. */
 export const touchedBefore = typeof window === 'undefined' ? 0 : Number(window.localStorage?.getItem(KEPT) ?? 0)
 
 function touch(): void {
@@ -20,5 +20,5 @@ if (typeof window !== 'undefined')
   for (const act of ['pointerdown', 'keydown', 'wheel'] as const)
     window.addEventListener(act, touch, { capture: true, passive: true })
 
-/** For how long nobody has touched this screen, whole seconds. */
+/** For how long this screen was not touched, whole seconds. */
 export const secondsUntouched = (): number => Math.floor((Date.now() - last) / 1000)

@@ -13,7 +13,7 @@ export interface OpenCoupon {
   readonly presetDegrees?: number | null
   /** The test that it is the coupon of: there it goes back to when it is saved. */
   readonly testId?: string
-  /** Nobody's coupon, to try the Bench on: it is not saved. */
+  /** A made-up coupon, to try the Bench on: it is not saved. */
   readonly toTry?: true
 }
 

@@ -14,7 +14,7 @@ export const usePeople = defineStore('people', () => {
   async function loadStudents(sectionId: string): Promise<void> {
     students.value = await request<Student[]>('GET', `/api/sections/${sectionId}/students`)
   }
-  /** What guardians of a section's students said: for whoever keeps its roster. */
+  /** What guardians of a section's students said: for those who keep its roster. */
   async function loadConsents(sectionId: string): Promise<void> {
     const noted = await request<NotedConsent[]>('GET', `/api/sections/${sectionId}/consents`)
     consents.value = new Map(noted.map(one => [one.studentId, one]))

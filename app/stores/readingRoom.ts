@@ -6,7 +6,7 @@ import { todayBegan } from '~/composables/shopClock'
 import { useOutbox } from './outbox'
 import { request } from './request'
 
-/** The reading room of whoever is here: what was said so far, and what comes next. */
+/** The reading room of the reader who is here: what was said so far, and what comes next. */
 export const useReadingRoom = defineStore('practice', () => {
   const outbox = useOutbox()
   const answers = shallowRef<readonly BeadAnswer[]>([])

@@ -178,7 +178,7 @@ export const useRods = defineStore('rods', () => {
     })
   }
 
-  /** What a student has in the hand of a rod, drawn last; null where nobody wrote that any was drawn. */
+  /** What a student has in the hand of a rod, drawn last; null where it is not written that any was drawn. */
   const inHand = (
     studentId: string,
     { classification, diameterMm }: Pick<RodLot, 'classification' | 'diameterMm'>,

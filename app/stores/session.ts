@@ -33,7 +33,7 @@ export const useSession = defineStore('session', () => {
   const isStaff = computed(() => me.value !== null && me.value.role !== 'student')
   const isLead = computed(() => me.value?.role === 'lead')
 
-  /** The server would have signed it out; while it is away nobody is let in by what is kept. */
+  /** The server would have signed it out; while it is away no person is let in by what is kept. */
   const wasLeftAlone = ({ idleMinutes }: Me) =>
     idleMinutes !== null && Date.now() - touchedBefore > 60_000 * idleMinutes
 
@@ -119,7 +119,7 @@ export const useSession = defineStore('session', () => {
     if (me.value) me.value = { ...me.value, passwordGiven: false }
   }
 
-  /** Says after how many minutes a screen that nobody touches is signed out; null for never. */
+  /** Says after how many minutes a screen that is not touched is signed out; null for never. */
   async function signOutIdle(minutes: number | null): Promise<void> {
     await request('PUT', '/api/school/idle', { minutes })
     if (me.value) me.value = { ...me.value, idleMinutes: minutes }

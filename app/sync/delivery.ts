@@ -11,7 +11,7 @@ export interface DeliveryParts {
   readonly ask: (method: 'PUT' | 'DELETE', path: string, intent: Intent) => Promise<unknown>
   /** Told whenever what waits has changed, and whether the browser keeps all of it. */
   readonly changed: (waiting: readonly Intent[], keptAt: 'here' | 'nowhere') => void
-  /** Told of each that was saved, whoever sent it. */
+  /** Told of each that was saved, from any page. */
   readonly saved: (intent: Intent, answer: unknown) => void
   readonly now: () => Date
 }
@@ -90,7 +90,7 @@ export function createDelivery({ shelf, ask, changed, saved, now }: DeliveryPart
     }
   }
 
-  /** One sending at a time of each; whoever asks meanwhile waits for it. */
+  /** One sending at a time of each; a caller who asks meanwhile waits for it. */
   function deliver(key: string): Promise<unknown> {
     const going = underway.get(key) ?? sendUntilDone(key).finally(() => underway.delete(key))
     underway.set(key, going)

@@ -43,10 +43,10 @@ export interface Intent<Body = unknown> {
   /** The id of what is saved, given when it was begun. */
   readonly id: string
   readonly body: Body
-  /** Whose work it is, by name, and what it is about: for whoever asks what waits. */
+  /** Whose work it is, by name, and what it is about: for a person who asks what waits. */
   readonly student: string
   readonly about: string
-  /** The account that made it; nobody else's sign-in may send it. */
+  /** The account that made it; no other sign-in may send it. */
   readonly owner: string
   /** When it was last changed, ISO 8601. */
   readonly madeAt: string

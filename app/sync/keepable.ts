@@ -28,7 +28,7 @@ export type Keeper = 'account' | 'tablet'
 export const isKeepable = (path: string, keeper: Keeper): boolean =>
   (keeper === 'account' ? KEPT : KEPT_AT_TABLET).some(kept => kept.test(path))
 
-/** Rooms that a class needs, whoever is asked for: fetched before there is no network. */
+/** Rooms that a class needs, for all students alike: fetched before there is no network. */
 export const ROOM_PATHS: readonly string[] = [
   '/api/house-rules',
   '/api/causes',

@@ -6,7 +6,7 @@ interface Reach {
   away: string | null
   /** Of what is shown from before, the oldest was said then. */
   knownAt: string | null
-  /** The server answers, and nobody is signed in at it any more: what waits is sent after the next sign-in. */
+  /** The server answers, and the sign-in is over: what waits is sent after the next sign-in. */
   signedOut: boolean
 }
 

@@ -12,7 +12,7 @@ type Kept = Intent | (Cover & { readonly sealed: Sealed })
 const isSealed = (kept: Kept): kept is Cover & { readonly sealed: Sealed } => 'sealed' in kept
 
 /**
- * A shelf on which what an account leaves is sealed for that account. What nobody here can open stays where it is, for
+ * A shelf on which what an account leaves is sealed for that account. What cannot be opened here stays where it is, for
  * its owner's next sign-in; where nothing can be sealed it is kept as it is.
  */
 export function sealedShelf(shelf: Shelf, { seal, open }: Seal): Shelf {

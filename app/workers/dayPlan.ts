@@ -82,7 +82,7 @@ function serves(student: StudentToPlan, asked: Extract<DayPlanAsked, { ask: 'cou
   return wantedCoupons({ proposals: proposed, pinned, hand: student.student.hand, minutes, pace, rules })
 }
 
-/** Whoever has welded nothing yet has nothing to better: the ladder says what comes first. */
+/** A student who has welded nothing yet has nothing to better: the ladder says what comes first. */
 const helpsOf = (
   student: StudentToPlan,
   common: Pick<NonNullable<DayToPlan['common']>, 'curves' | 'school'>,

@@ -48,7 +48,7 @@ try {
 
   const read = async (visitor: Visitor) => (await visitor.ask('GET', `/api/sections/${school.section.id}/queue`)).status
 
-  /** How often a second some work is done by so many servers. */
+  /** How often a second some work is done by a number of servers. */
   async function aSecond(servers: number, work: (visitor: Visitor) => Promise<number>): Promise<number> {
     const until = Date.now() + ROUND_MS
     const counts = await Promise.all(

@@ -10,7 +10,7 @@ import { ms, timed } from './timed'
  * by the marks alone and with what the student said, beside naive Bayes; and how often the advised change helps.
  */
 const COUPONS = 1500
-/** Fewer by the reader that knows the law: it weighs so many techniques for each. */
+/** Fewer by the reader that knows the law: it weighs many techniques for each. */
 const KNOWN = { coupons: 500, techniques: 4000 } as const
 /** A seed on which nothing was fitted. */
 const SEED = 7

@@ -9,7 +9,7 @@ import { WORLDS } from '../../demo/worlds'
  * the model: before a school has recorded a test, and after forty.
  */
 const SEEDS = [11, 12, 13]
-/** So many that the share which passes is the true chance to 4 of 100. */
+/** Enough that the share which passes is the true chance to 4 of 100. */
 const TESTS = 150
 const AIMS =
   'aims: half way before, two thirds after; mean within 0.03, pieces 0.07; slope 0.85 to 1.15; held 0.85 to 0.95'

@@ -24,7 +24,7 @@ async function latestMs(): Promise<number> {
   return 1000 * Number(/^nodejs_eventloop_lag_max_seconds (\S+)/m.exec(String(body))![1])
 }
 
-/** The longest stall in each of so many turns of the same work, ms. */
+/** The longest stall in each turn of the same work, ms. */
 async function stalls(work: () => Promise<unknown>): Promise<number[]> {
   const found: number[] = []
   for (let n = 0; n < TIMES; n++) {

@@ -133,7 +133,7 @@ const KILLS = {
   },
 } as const
 
-/** What a coupon has beside it when it was saved whole: one that nobody was killed over. */
+/** What a coupon has beside it when it was saved whole: one during which nothing was killed. */
 await save('coupon')
 const [whole] = await saved()
 

@@ -8,7 +8,7 @@ import { hashPassword, mustBeHardToGuess } from '../http/passwords'
 
 const alreadySetUp = () => refuse(409, 'Already set up', 'This school has its first lead instructor; sign in.')
 
-/** Anyone, while there is no account: a school that has one costs whoever asks no more than this look. */
+/** Anyone, while there is no account: where a school has one, asking costs no more than this look. */
 async function founder(): Promise<null> {
   if (await hasAccounts()) throw alreadySetUp()
   return null

@@ -50,7 +50,7 @@ async function mustBeRight(event: H3Event, found: Found | null, { username, pass
   if (wait > 0) throw tooManyTries(event, wait, 'ask a lead instructor for a new password')
   const kept = found?.passwordHash || (await NO_ACCOUNT)
   const right = await verifyPassword(kept, password, isKnown ? 'known' : 'stranger')
-  // The name is not logged: whoever is in a hurry types the password there.
+  // The name is not logged: a person in a hurry types the password there.
   if (!found || !right) {
     log.warn({ requestId: event.context.requestId, account: found?.me.id }, 'sign-in failed')
     throw refuse(401, 'Not signed in', 'User name and password do not match.')

@@ -42,7 +42,7 @@ function mustBeSignedIn(me: Me | null): Me {
   return me
 }
 
-/** The person signed in, with nothing left to be done at the door; null when nobody is. */
+/** The person signed in, with nothing left to be done at the door; null where there is none. */
 export async function whoever(event: H3Event): Promise<Me | null> {
   const me = await lookUp(event)
   if (me?.passwordGiven)
@@ -90,5 +90,5 @@ export function mustSeeRecordOf(me: Me, studentId: string): void {
     throw refuse(403, 'Not yours to see', 'You may see your own record only.')
 }
 
-/** Whoever asks, signed in or not. */
+/** Anyone who asks, signed in or not. */
 export const anyone = (): null => null

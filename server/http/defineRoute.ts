@@ -45,7 +45,7 @@ interface Asked<Who, Body> {
 }
 
 /**
- * A route of the server: who may, what it takes, and what is done. In this order it refuses whoever may not (401,
+ * A route of the server: who may, what it takes, and what is done. In this order it refuses a person who may not (401,
  * 403), an id that cannot be (404, 422) and a body that is not as it should be (413, 415, 400, 422); what the work
  * leaves undefined is answered with 204. What is of a section that an instructor does not teach is refused as well.
  * @example defineRoute({ who: staff, id: 'student', takes: studentSchema }, ({ id, body }) => changeStudent(id, body))

@@ -2,7 +2,7 @@ import script from '#worker/passwords'
 import { openPool } from '../workers/pool'
 import { wrongField } from './refuse'
 
-/** Who asks for a password to be looked at: a device that has signed in before, or one that nobody knows. */
+/** Who asks for a password to be looked at: a device that has signed in before, or an unknown one. */
 export type Asker = 'known' | 'stranger'
 
 /** Each has a thread of its own: strangers, however many, never stand before those who are known here. */

@@ -7,7 +7,7 @@ interface ProviderSettings {
   readonly clientSecret: string
   /** What the button of the sign-in page calls it. */
   readonly name: string
-  /** The claim that holds an account's user name: one that nobody can change by themselves. */
+  /** The claim that holds an account's user name: one that its holder cannot change. */
   readonly claim: string
   /** Where the provider sends people back to. */
   readonly returnsTo: string
@@ -52,7 +52,10 @@ export interface BegunSignIn {
   readonly verifier: string
 }
 
-/** Begins a sign-in: where to send whoever asks, and what must come back with them (RFC 6749, PKCE, OpenID Connect). */
+/**
+ * Begins a sign-in: where to send the person who asks, and what must come back with them (RFC 6749, PKCE, OpenID
+ * Connect).
+ */
 export async function beginAtProvider(
   settings: ProviderSettings,
 ): Promise<{ readonly address: string; readonly begun: BegunSignIn }> {

@@ -45,7 +45,7 @@ function readBytes(event: H3Event, most: number): Promise<Buffer> {
 const MOST_THROWN_AWAY = 8 * 1024 * 1024
 const LONGEST_THROWN_AWAY_MS = 5_000
 
-/** Reads on without keeping anything, and hangs up on whoever does not stop. */
+/** Reads on without keeping anything, and hangs up on a sender who does not stop. */
 function letGo(req: IncomingMessage): void {
   let thrownAway = 0
   const hangUp = setTimeout(() => req.socket.destroy(), LONGEST_THROWN_AWAY_MS)

@@ -18,7 +18,7 @@ export interface TabletSession {
 }
 
 declare module '#auth-utils' {
-  /** A tablet handed over to a section's students: nobody is signed in at it, and one of them may be reading. */
+  /** A tablet handed over to a section's students: it holds no sign-in, and one of them may be reading. */
   interface UserSession {
     kiosk?: TabletSession
   }
@@ -47,11 +47,11 @@ export async function tablet(event: H3Event): Promise<TabletSession> {
   return kiosk
 }
 
-/** The student who reads at a tablet; null when nobody does, or the code was changed since. */
+/** The student who reads at a tablet; null where none does, or the code was changed since. */
 export const readerAt = async ({ student, sectionId }: TabletSession): Promise<string | null> =>
   student && (await isStudentOf(student, sectionId)) ? student.id : null
 
-/** Whoever reads a coupon blind: a student at the tablet or by an own account, or an instructor. */
+/** The reader of a coupon that is read blind: a student at the tablet or by an own account, or an instructor. */
 export async function reader(event: H3Event): Promise<Reader> {
   const kiosk = await tabletAt(event)
   const atTablet = kiosk?.student ? await readerAt(kiosk) : null
@@ -61,7 +61,7 @@ export async function reader(event: H3Event): Promise<Reader> {
   return me.role === 'student' ? { kind: 'student', id: me.studentId! } : { kind: 'instructor', id: me.id }
 }
 
-/** Whoever reads for the student in the address: that student, or an instructor. */
+/** The reader for the student in the address: that student, or an instructor. */
 export async function readerFor(event: H3Event, studentId: string): Promise<Reader> {
   const me = await reader(event)
   if (me.kind === 'student' && me.id !== studentId) throw refuse(403, 'Not yours', 'You may speak for yourself only.')
@@ -75,7 +75,7 @@ export async function studentReader(event: H3Event): Promise<string> {
   return id
 }
 
-/** Whoever may say that a student's coupon is ready: staff, the student, or the tablet of the student's section. */
+/** Who may say that a student's coupon is ready: staff, the student, or the tablet of the student's section. */
 export interface Hand {
   readonly saidBy: 'student' | 'instructor'
   /** When what this request asks for was done, as far as that one is believed. */
@@ -110,7 +110,7 @@ export async function hand(event: H3Event): Promise<Hand> {
   }
 }
 
-/** Whoever may look at a section's queue: staff, and the tablet that was handed to the section. */
+/** Who may look at a section's queue: staff, and the tablet that was handed to the section. */
 export async function onFloor(event: H3Event, sectionId: string): Promise<null> {
   const kiosk = await tabletAt(event)
   const me = await whoever(event)

@@ -1,7 +1,7 @@
 import { getHeader, type H3Event } from 'h3'
 import { UNTOUCHED } from '../../contract/signIns'
 
-/** A screen that was touched within so many seconds has somebody before it. */
+/** A screen that was touched within these seconds has a person before it. */
 const LATELY_SECONDS = 60
 
 /**

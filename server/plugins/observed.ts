@@ -6,7 +6,7 @@ import { routeOf } from '../http/routeOf'
 
 declare module 'h3' {
   interface H3EventContext {
-    /** Names this request in the log and to whoever asks about it. */
+    /** Names this request in the log and to the person who asks about it. */
     requestId?: string
   }
 }

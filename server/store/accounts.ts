@@ -70,7 +70,7 @@ export async function listAccounts(): Promise<Account[]> {
 
 /**
  * Who a session stands for today, and how long ago somebody last acted at it; null when the account is gone or
- * switched off, the session was ended, or nobody touched its screen for as long as the school allows.
+ * switched off, the session was ended, or its screen was not touched for as long as the school allows.
  */
 export async function findMe({
   id,
@@ -205,7 +205,7 @@ export async function changeAccount(
         passwordHash,
         by === 'given',
         passwordHash,
-        // Another password, or none any more: whoever is signed in by the old one is out.
+        // Another password, or none any more: a sign-in by the old one is over.
         passwordHash !== null || !fields.active ? 1 : 0,
         id,
       ],

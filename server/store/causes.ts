@@ -100,7 +100,7 @@ interface SaidRow {
 const saidOf = (whom: string): Promise<SaidRow[]> =>
   rows<SaidRow>(database(), 'SELECT cause, said, expected FROM cause_tally WHERE student_id = ?', [whom])
 
-/** What came of so many signs says what helps: the newest, as a school changes. */
+/** What came of this number of signs says what helps: the newest, as a school changes. */
 const MOST_HELPED = 3000
 
 interface MadeRow {

@@ -70,7 +70,7 @@ export async function savedBy(id: string): Promise<string | null> {
   return row?.saved_by ?? null
 }
 
-/** How coupons are kept. Their rules are looked up where nobody has them at hand. */
+/** How coupons are kept. Their rules are looked up where they are not at hand. */
 export const COUPONS: DocumentKind<CouponDocument, SavedCoupon> = {
   table: 'coupon',
   revisions: 'coupon_revision',
@@ -119,7 +119,7 @@ async function writeCoupon(
   await writeCourses(on, { id, document, rules, isNew: before === null })
   for (const studentId of new Set([document.studentId, formerly ?? document.studentId]))
     await noteProgress(on, studentId)
-  // Last: a section's floor is one row, and nobody is to wait for it longer than need be.
+  // Last: a section's floor is one row, and no save is to wait for it longer than need be.
   if (!before) await endWait(on, document.studentId, readAt)
   return { id, version, document, savedAt: by.now.toISOString(), savedBy: by.name }
 }

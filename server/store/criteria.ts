@@ -25,7 +25,7 @@ export async function testCriteria(on: Queries = database()): Promise<CriteriaSe
   const ids = new Set(SHIPPED_BOOKS.map(book => book.criteriaId))
   return [...ids].flatMap(id => {
     const set = setForVisual(id, own)
-    // Counted under the book's own name for them, whoever wrote them.
+    // Counted under the book's own name for them, by any author.
     return set ? [{ ...set, id }] : []
   })
 }

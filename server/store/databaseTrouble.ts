@@ -15,7 +15,7 @@ const LOST = new Set([
   'ER_UNKNOWN_COM_ERROR',
 ])
 
-/** It is there and takes no writes: disk full, read-only, out of memory, or a lock that nobody lets go. */
+/** It is there and takes no writes: disk full, read-only, out of memory, or a lock that is not let go. */
 const REFUSED = new Set([
   'ER_DISK_FULL',
   'ER_RECORD_FILE_FULL',

@@ -8,7 +8,7 @@ export const ERASED = 'erased'
 const GOES = [
   'DELETE coupon_revision FROM coupon_revision JOIN coupon ON coupon.id = coupon_id WHERE student_id = ?',
   'DELETE test_revision FROM test_revision JOIN test_record ON test_record.id = test_id WHERE student_id = ?',
-  // Own words are emptied, not taken away: what was told stays told, for whoever counts it again.
+  // Own words are emptied, not taken away: what was told stays told, to be counted again.
   `UPDATE coupon SET next_run = '', document = JSON_REPLACE(document, '$.nextRun', '')
     WHERE student_id = ? AND JSON_VALUE(document, '$.nextRun') IS NOT NULL`,
   `UPDATE coupon SET document = JSON_REPLACE(document, '$.notes', '', '$.overrule.reason', '', '$.toldBefore.says', '')
@@ -34,7 +34,7 @@ const GOES = [
 /**
  * Erases a person: name, words and sign-in go; what was counted, which other numbers rest on, stays without a person.
  * It cannot be taken back. Backups made before still hold it, for as long as they are kept.
- * @param name as typed; another name than the student's erases nobody
+ * @param name as typed; another name than the student's erases nothing
  */
 export async function erasePerson(
   id: string,

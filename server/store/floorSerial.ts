@@ -19,7 +19,7 @@ export async function noteSection(on: Queries, sectionId: string): Promise<void>
   )
 }
 
-/** The same for every section: what stands in the shop concerns whoever welds in it. */
+/** The same for every section: what stands in the shop concerns all who weld in it. */
 export async function noteEverySection(on: Queries): Promise<void> {
   await run(
     on,

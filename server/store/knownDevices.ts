@@ -1,6 +1,6 @@
 import { doorDatabase, rows, run } from './database'
 
-/** A device that nobody signed in at for so long is a stranger's again. */
+/** A device without a sign-in for these days is a stranger's again. */
 const KNOWN_DAYS = 180
 
 /** Whether an account has signed in at a device. */

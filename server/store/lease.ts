@@ -3,7 +3,7 @@ import { rows, run, type Queries } from './database'
 /** What one server does at a time, however many there are. */
 export type Duty = 'migrations' | 'ovens'
 
-/** Made by whoever needs it first: an update takes its turn by it. */
+/** Made by the first server that needs it: an update takes its turn by it. */
 export const prepareLeases = (on: Queries) =>
   on.query(
     `CREATE TABLE IF NOT EXISTS lease (

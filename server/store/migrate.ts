@@ -63,7 +63,7 @@ async function waitForTurn(on: Database, holder: string): Promise<void> {
   }
 }
 
-/** Runs one migration, however long it takes, and only while nobody else has the turn. */
+/** Runs one migration, however long it takes, and only while no other server has the turn. */
 async function keepingTurn(on: Database, holder: string, work: () => Promise<void>): Promise<void> {
   if (!(await takeLease(on, 'migrations', holder, LEASE_SECONDS)))
     throw new Error('Another server has begun to change the database; start again when it is done')
@@ -131,7 +131,7 @@ const kept = (connection: PoolConnection) =>
   rows<{ name: string; checksum: string | null }>(connection, 'SELECT name, checksum FROM migration ORDER BY name')
 
 /**
- * A database from a newer program, or one made by a migration that nobody knows, is left alone. One that was made by a
+ * A database from a newer program, or one made by an unknown migration, is left alone. One that was made by a
  * migration as it stood before is brought to what it says today.
  */
 async function checkHistory(connection: PoolConnection, migrations: readonly Migration[]): Promise<void> {

@@ -12,7 +12,7 @@ export interface Database extends Queries {
 }
 
 const CONNECT_MS = 5_000
-/** So many may wait for each connection; whoever comes then is told that the database is away. */
+/** How many may wait for each connection; one more is told that the database is away. */
 const WAITING_EACH = 200
 /** How often each node of a cluster is asked how it is, and how long it may take. */
 const ASKED_EVERY_MS = 1_000
@@ -80,7 +80,7 @@ function openNode(address: string, connections: number): Node {
   return { address, pool, open, out: false, probe: null }
 }
 
-/** Ends what hangs on a node that is gone, or frozen: whoever waits is told, and asks another. */
+/** Ends what hangs on a node that is gone, or frozen: a caller who waits is told, and asks another. */
 function cutOff(node: Node): void {
   const gone = Object.assign(new Error('The node does not answer'), { code: 'ECONNRESET' })
   for (const connection of node.open)
@@ -167,7 +167,7 @@ export function openDatabase(url: string, connections = 10): Database {
       } catch (error) {
         const lost = isLost(error)
         if (lost && nodes.length > 1) node.out = true
-        // Of a write that got no answer nobody knows whether it was kept: whoever wanted it asks again by its id.
+        // Of a write that got no answer it is not known whether it was kept: its sender asks again by its id.
         const again = worthAnotherTry(error) || (lost && /^\s*SELECT\b/i.test(sql))
         if (again && (await mayTryAgain(attempt))) continue
         throw error

@@ -9,7 +9,7 @@ import { schoolClock } from './school'
 import { findSection } from './sections'
 import { findStudent } from './students'
 
-/** A pace of long ago is none: so many classes are looked at. */
+/** The classes that are looked at: a pace of long ago is none. */
 const LATE_CLASSES = 8
 /** As far back as they can be, holidays among them, in weeks of as many classes as the section has. */
 const HOLIDAYS = 2

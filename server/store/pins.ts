@@ -1,7 +1,7 @@
 import type { NextPin, PinSave } from '../../contract/progress'
 import { database, rows, run, toDateTime, toIso } from './database'
 
-/** What an instructor wants students to run next, by student; whoever has no pin is not there. */
+/** What an instructor wants students to run next, by student; one without a pin is not there. */
 export async function pinsOf(studentIds: readonly string[]): Promise<Map<string, NextPin>> {
   if (studentIds.length === 0) return new Map()
   const found = await rows<{

@@ -43,7 +43,7 @@ async function basisNow(): Promise<Basis> {
 const isCurrent = (row: ProgressRow, { curves, rules }: Basis): boolean =>
   row.computed === row.serial && row.curves === curves.version && row.rules === rules.version
 
-/** What is kept of each student; whoever has new coupons, or was computed by another basis, is computed first. */
+/** What is kept of each student; a student with new coupons, or computed by another basis, is computed first. */
 async function keptOf(studentIds: readonly string[], basis: Basis): Promise<Map<string, Kept>> {
   if (studentIds.length === 0) return new Map()
   const found = await rows<ProgressRow>(
@@ -65,7 +65,7 @@ async function keptOf(studentIds: readonly string[], basis: Basis): Promise<Map<
 
 /** What is being computed, so that eighty who look at the same board at once wait for one reckoning, not eighty. */
 const underWay = new Map<string, Promise<Kept>>()
-/** The same serial by the same basis comes to the same: whoever saved since asks under another. */
+/** The same serial by the same basis comes to the same: after a save it is asked for under another. */
 const workOf = ({ student_id, serial }: ProgressRow, { curves, rules }: Basis) =>
   `${student_id} ${serial} ${curves.version} ${rules.version}`
 
@@ -104,7 +104,7 @@ async function computeOne(
 }
 
 /**
- * Computes a student's progress after a save, so that nobody waits for it later; has the school's curves fitted when
+ * Computes a student's progress after a save, so that no page waits for it later; has the school's curves fitted when
  * they are due.
  */
 export async function refreshProgress(studentId: string, now: Date, fit: FitCurves): Promise<void> {

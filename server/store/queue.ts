@@ -16,9 +16,11 @@ interface WaitingRow {
   read_today: number
 }
 
-/** A hold that nobody gave back, of a tablet that went flat, is over after this. */
+/** A hold that was not given back, of a tablet that went flat, is over after this. */
 const HOLD_MINUTES = 30
-/** Nobody waits overnight: who was not read by then stands first tomorrow by being unread, not by a wait of a day. */
+/**
+ * No wait lasts overnight: a student not read by then stands first tomorrow by being unread, not by a wait of a day.
+ */
 const WAIT_MINUTES = 12 * 60
 const before = (now: Date, minutes: number) => toDateTime(new Date(now.getTime() - minutes * 60_000))
 
@@ -137,7 +139,7 @@ export async function endWait(on: Queries, studentId: string, readAt: Date): Pro
   await noteFloor(on, studentId)
 }
 
-/** An instructor opens a student's coupon; whoever opens it later takes it over. */
+/** An instructor opens a student's coupon; the one who opens it later takes it over. */
 export async function holdStudent(studentId: string, accountId: string, now: Date): Promise<void> {
   await inTransaction(database(), async on => {
     await run(

@@ -16,7 +16,7 @@ const BATCH = 200
 export interface Rebuilt {
   readonly read: number
   readonly of: number
-  /** Whoever goes on begins after it. */
+  /** The next batch begins after it. */
   readonly last: string
   readonly whole: boolean
 }

@@ -13,7 +13,7 @@ interface RemarkRow {
   left_at: string
 }
 
-/** Remarks of a section that nobody has ticked off, oldest first. */
+/** Remarks of a section that are not ticked off, oldest first. */
 export async function openRemarks(sectionId: string): Promise<Remark[]> {
   const found = await rows<RemarkRow>(
     database(),
@@ -55,7 +55,7 @@ export async function addRemark(
   })
 }
 
-/** Ticks a remark off; whoever ticks first stands. False where there is no such remark. */
+/** Ticks a remark off; the first who ticks stands. False where there is no such remark. */
 export async function tickRemark(id: string, by: { readonly name: string; readonly now: Date }): Promise<boolean> {
   return inTransaction(database(), async on => {
     const [row] = await rows<{ section_id: string }>(on, 'SELECT section_id FROM remark WHERE id = ? FOR UPDATE', [id])

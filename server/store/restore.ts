@@ -40,7 +40,7 @@ export async function eraseAllAgain(on: Database, erased: readonly Erased[]): Pr
 }
 
 /**
- * Puts one database's tables in place of another's, all in one statement: whoever asks meanwhile is answered by the one
+ * Puts one database's tables in place of another's, all in one statement: a question meanwhile is answered by the one
  * or by the other. What was there is kept under a third name.
  * @throws Error where one of the tables that were there would be missing
  */

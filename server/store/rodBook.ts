@@ -149,7 +149,7 @@ export async function insertLine(on: Queries, line: RodMovement): Promise<void> 
   if (countedAfter === 0) await run(on, 'UPDATE rod_lot SET rods = rods + ? WHERE id = ?', [line.rods, line.lotId])
 }
 
-/** Whoever draws from a lot whose boxes are all sealed opens the first of them, that day. */
+/** The first rods drawn from a lot whose boxes are all sealed open one of them, that day. */
 export async function openLot(on: Queries, { kind, lotId, at }: RodMovement, clock: SchoolClock): Promise<void> {
   if (kind !== 'issued') return
   await run(on, 'UPDATE rod_lot SET opened_on = GREATEST(received_on, ?) WHERE id = ? AND opened_on IS NULL', [

@@ -33,7 +33,7 @@ export async function findRodsAhead(now: Date, reckon: ReckonRods): Promise<Rods
   const weeksKept = first ? Math.min(BOOK_WEEKS, Math.floor((now.getTime() - Date.parse(first)) / A_WEEK_MS)) : 0
   const weeksAhead = rules.rodsLastDays / 7
   const wanted = { ladder, former, climbers, rules, lots, movements, runs, weeksKept, now, clock, weeksAhead }
-  // The same all day, whoever asks.
+  // The same all day, for all who ask.
   const use = reckon(wanted, dayNumber(classDayAt(now, clock)))
   return [...use].map(([kind, coming]) => ({ kind, ...coming }))
 }

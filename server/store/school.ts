@@ -38,12 +38,12 @@ export async function wantStaffCodes(wanted: boolean): Promise<void> {
   await run(database(), 'UPDATE school SET staff_codes = ?', [wanted])
 }
 
-/** Has screens signed out that nobody touched for so many minutes; null for never. */
+/** Minutes after which a screen that is not touched is signed out; null for never. */
 export async function signOutIdle(minutes: number | null): Promise<void> {
   await run(database(), 'UPDATE school SET idle_minutes = ?', [minutes])
 }
 
-/** Hours that the programme asks for; none where nobody said. */
+/** Hours that the programme asks for; none where it was not said. */
 export async function programmeHours(): Promise<HoursWanted[]> {
   const [row] = await rows<{ programme: unknown }>(database(), 'SELECT programme FROM school')
   return row?.programme ? fromJson<HoursWanted[]>(row.programme) : []

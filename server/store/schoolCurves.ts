@@ -43,7 +43,7 @@ export async function schoolCurves(): Promise<KeptCurves> {
   }
 }
 
-/** A school is known well enough from so many of its newest coupons. */
+/** A school is known well enough from this number of its newest coupons. */
 const FITTED_TO = 4000
 const A_DAY_MS = 86_400_000
 /** Fewer coupons than this say less than the curves a school starts with. */
@@ -74,7 +74,7 @@ export const fitHere: FitCurves = async students => fitCurves(students.map(withH
 
 /** Has the school's curves fitted to its newest coupons, and keeps them. */
 export const keepCurves = oneForAll(async (now: Date, fit: FitCurves): Promise<void> => {
-  // Looked up first: where two servers fit at one moment, one version is kept, and nobody is computed anew twice.
+  // Looked up first: where two servers fit at one moment, one version is kept, and no student is computed anew twice.
   const { version } = await schoolCurves()
   const students = await schoolHistory(FITTED_TO)
   const curves = await fit(students)

@@ -63,7 +63,7 @@ export async function addFault(id: string, { booth, says }: BoothFaultSave, by: 
   })
 }
 
-/** Puts a booth back into service; whoever clears it first stands. False where there is no such fault. */
+/** Puts a booth back into service; the first who clears it stands. False where there is no such fault. */
 export async function clearFault(id: string, by: Doer): Promise<boolean> {
   return inTransaction(database(), async on => {
     const [row] = await rows(on, 'SELECT 1 FROM booth_fault WHERE id = ? FOR UPDATE', [id])

@@ -13,7 +13,7 @@ interface CouponRow {
   told_cause: CauseId | null
 }
 
-/** So many coupons of a student are looked back through for one of the same kind. */
+/** How many coupons of a student are looked back through for one of the same kind. */
 const LOOKED_BACK = 6
 
 interface Saved {

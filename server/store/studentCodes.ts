@@ -3,7 +3,7 @@ import { database, rows, run } from './database'
 
 /** Gives a student the code to read with at the shared tablet. False when there is no such student. */
 export async function setStudentCode(studentId: string, codeHash: string): Promise<boolean> {
-  // Whoever reads at a tablet by the old code is out.
+  // A student who reads at a tablet by the old code is out.
   return (
     (await run(database(), 'UPDATE student SET code_hash = ?, session_number = session_number + 1 WHERE id = ?', [
       codeHash,

@@ -41,7 +41,7 @@ export async function listStudents(sectionId: string): Promise<Student[]> {
   ).map(toStudent)
 }
 
-/** A student; one who was erased is nobody. */
+/** A student; null for one who was erased. */
 export async function findStudent(id: string): Promise<Student | null> {
   const [row] = await rows<StudentRow>(
     database(),
@@ -61,7 +61,7 @@ export async function addStudent(fields: StudentFields): Promise<Student> {
   return { id, ...fields }
 }
 
-/** Changes a student. Whoever is no longer active has left on that day, and has not when taken up again. */
+/** Changes a student. A student who is no longer active has left on that day, and has not when taken up again. */
 export async function changeStudent(id: string, fields: StudentFields, today: string): Promise<boolean> {
   return inTransaction(database(), async on => {
     const [before] = await rows<{ hand: string }>(

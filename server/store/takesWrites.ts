@@ -1,6 +1,6 @@
 import { database, run } from './database'
 
-/** What was found is taken for so long, ms: whoever asks every second costs no write a second. */
+/** How long what was found is taken, ms: to ask every second costs no write a second. */
 const HELD_MS = 2_000
 
 interface Found {

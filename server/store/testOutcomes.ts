@@ -45,7 +45,7 @@ function toTold(row: OutcomeRow): ToldOutcome[] {
       ]
 }
 
-/** Face and root by themselves; where nobody told them apart, all that is seen counts as the face. */
+/** Face and root by themselves; where they were not told apart, all that is seen counts as the face. */
 function toldBySide(row: OutcomeRow): Pick<ToldOutcome, 'face' | 'root'> | null {
   const { coupons_visual, coupons_face, coupons_root, face_passed, root_passed } = row
   if (coupons_face !== null && face_passed !== null) {

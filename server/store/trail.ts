@@ -1,7 +1,7 @@
 import type { TrailPage } from '../../contract/trail'
 import { database, insertRow, rows, run, toDateTime, toIso } from './database'
 
-/** Who a request came from: an account, a student at a tablet, or a tablet that nobody reads at. */
+/** Who a request came from: an account, a student at a tablet, or a tablet at which no student reads. */
 export interface Doer {
   readonly accountId: string | null
   readonly studentReaderId: string | null
@@ -13,7 +13,7 @@ export interface Deed extends Doer {
   readonly did: string
   /** What it was done to; null where the address names nothing. */
   readonly subjectId: string | null
-  /** Whose record it touched; null where it was nobody's. */
+  /** Whose record it touched; null where it was no person's. */
   readonly studentId: string | null
   readonly at: Date
 }

@@ -1,7 +1,7 @@
 import { doorDatabase, inTransaction, rows, run } from './database'
 
 /**
- * Guessing is slowed, not shut out: each subject (an account, a student's code, a tablet, an address) has so many tries
+ * Guessing is slowed, not shut out: each subject (an account, a student's code, a tablet, an address) has some tries
  * at once, and then waits longer after each failure. A try is noted before it is checked, one at a time for a subject,
  * so that a thousand at once are no more than the few that are free. The clock is the database's.
  */
@@ -32,7 +32,7 @@ export const signedInSubjects = (signInId: string): readonly Subject[] => [
 ]
 
 /**
- * Whose code is guessed at, at which tablet: who types wrong codes at one holds nobody up at another, and at the same
+ * Whose code is guessed at, at which tablet: wrong codes at one hold no student up at another, and at the same
  * one for a minute at most. That is some 1,400 of 10,000 codes a day, before the eyes of a class.
  */
 export const codeSubjects = (studentId: string, tabletId: string): readonly Subject[] => [

@@ -12,7 +12,7 @@ const hashOf = (code: string) =>
 const ALPHABET = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ234567'
 
 /**
- * Makes a way in for the account of a user name, for whoever stands at the server's own console. It holds 80 bits: it
+ * Makes a way in for the account of a user name, for the person at the server's own console. It holds 80 bits: it
  * cannot be guessed, so that no wait hangs on it, and no stranger can fill it.
  * @returns the code, in groups of four; null where there is no such account, or it is switched off
  */

@@ -13,7 +13,7 @@ import { useOutbox } from '~/stores/outbox'
 import { useSession } from '~/stores/session'
 import { messageOf } from '~/stores/request'
 
-/** A coupon read blind: the drawing and the marks, and nobody's verdict beside them. */
+/** A coupon read blind: the drawing and the marks, and no verdict beside them. */
 const props = defineProps<{ blind: Blind }>()
 const emit = defineEmits<{ done: [handedIn: HandedIn]; leave: [] }>()
 const { bench, keptAt, drop: dropDraft } = useBlindBench(props.blind)

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { PIECES, type PieceKind } from '~~/core/trade'
 
-/** How many pieces there are, kind by kind: those that nobody counted are left out. */
+/** How many pieces there are, kind by kind: those that were not counted are left out. */
 type Counted = Partial<Readonly<Record<PieceKind, number>>>
 const props = defineProps<{ heading: string; none: string; takeOut: string; add: string; pieces: Counted }>()
 const emit = defineEmits<{ change: [pieces: Counted] }>()

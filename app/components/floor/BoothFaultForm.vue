@@ -4,7 +4,7 @@ import { boothFaultSchema } from '~~/contract/shop'
 import { useFieldErrors } from '~/composables/fieldErrors'
 import { useShop } from '~/stores/shop'
 
-/** Takes a booth out of service: what is wrong with it, for whoever comes next. */
+/** Takes a booth out of service: what is wrong with it, for the instructor who comes next. */
 const props = defineProps<{ booth: number }>()
 const emit = defineEmits<{ close: []; saved: [] }>()
 const shop = useShop()

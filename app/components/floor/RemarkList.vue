@@ -4,7 +4,7 @@ import { spokenDay } from '~~/core/calendar'
 import type { Remark } from '~~/contract/remarks'
 import { dayOf } from '~/composables/shopClock'
 
-/** What was to be remembered; whoever has seen to it ticks it off. */
+/** What was to be remembered; the one who has seen to it ticks it off. */
 defineProps<{
   remarks: readonly Remark[]
   /** Says whom or what each is about; left out where that is plain. */

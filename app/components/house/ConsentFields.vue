@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** Until when a student is under age, and the word of a guardian; nothing more is asked of whoever is of age. */
+/** Until when a student is under age, and the word of a guardian; nothing more is asked of a student who is of age. */
 defineProps<{ errors: Readonly<Record<string, string>> }>()
 const consent = defineModel<{ ofAgeOn: string; givenOn: string; givenBy: string }>({ required: true })
 </script>

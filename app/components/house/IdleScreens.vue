@@ -3,7 +3,7 @@ import { IDLE_MINUTES } from '~~/contract/signIns'
 import { useSaving } from '~/composables/saving'
 import { useSession } from '~/stores/session'
 
-/** After how long a screen that nobody touches is signed out. */
+/** After how long a screen that is not touched is signed out. */
 const session = useSession()
 const { busy, refused, attempt } = useSaving()
 const say = (minutes: number) => (minutes < 120 ? `${minutes} minutes` : `${minutes / 60} hours`)

@@ -5,7 +5,7 @@ import { spokenDay } from '~~/core/calendar'
 import { dayOf, today } from '~/composables/shopClock'
 import { useSession } from '~/stores/session'
 
-/** When the school's records were last copied: whoever leads sees it before it is needed. */
+/** When the school's records were last copied: a lead sees it before it is needed. */
 const LONG_AGO_DAYS = 2
 const session = useSession()
 const state = shallowRef<SchoolState | null>(null)

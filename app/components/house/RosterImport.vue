@@ -15,7 +15,7 @@ import {
   type RosterTable,
 } from './rosterFile'
 
-/** A roster, pasted or from a file: matched, shown, put right in place; everybody goes in or nobody. */
+/** A roster, pasted or from a file: matched, shown, put right in place; all go in or none. */
 const props = defineProps<{ section: Section }>()
 const emit = defineEmits<{ done: [count: number]; close: [] }>()
 const people = usePeople()

@@ -41,7 +41,7 @@ const fieldCalled = (heading: string): RosterField | null =>
 
 /**
  * A list as it was pasted or read from a file: commas, semicolons or tabs. Its first line names the columns, unless no
- * word of it is known: then it is a student like the rest. Null when nobody stands on it.
+ * word of it is known: then it is a student like the rest. Null where no student stands on it.
  */
 export function readTable(text: string): RosterTable | null {
   const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, '').trim(), { skipEmptyLines: 'greedy' })
@@ -68,7 +68,7 @@ export function matchColumns({ columns }: RosterTable): RosterMatch {
   return match.map((field, n) => (n === free ? 'name' : field))
 }
 
-/** Days as people write them. Day before month only with dots, where nobody means it otherwise. */
+/** Days as people write them. Day before month only with dots, where it is not meant otherwise. */
 const DAY_FORMATS = ['yyyy-MM-dd', 'yyyy/MM/dd', 'd.M.yyyy', 'd MMM yyyy', 'd MMMM yyyy', 'MMM d, yyyy', 'MMMM d, yyyy']
 const NOON = new Date(2026, 0, 1, 12)
 

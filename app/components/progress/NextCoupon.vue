@@ -14,7 +14,7 @@ const props = defineProps<{
 const emit = defineEmits<{ pin: [rungId: string | null, over: string] }>()
 
 const first = computed(() => props.proposals[0] ?? null)
-/** Whoever may pin is an instructor, and reads it in counts of tests. */
+/** An instructor may pin, and reads it in counts of tests. */
 const why = computed(() => (props.canPin ? first.value?.why : first.value?.toStudent))
 const pinned = computed(() =>
   props.progress.pin

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { sayBefore, sayOdds, saySure, type SaidBefore } from '~~/core/readiness'
 
-/** Odds as ten test plates, of which so many go well: people read counts rightly. The range is bracketed under them. */
+/** Odds as ten test plates, some of which go well: people read counts rightly. The range is bracketed under them. */
 const props = defineProps<{
   odds: number
   low: number

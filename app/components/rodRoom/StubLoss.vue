@@ -11,7 +11,7 @@ const rods = useRods()
 const SHOWN = 5
 
 const by = (groupOf: (line: RodMovement) => string | null) => stubLossBy(props.used.movements, rods.room.lots, groupOf)
-/** Of a section that is not one's own nobody is named. */
+/** Of a section that is not one's own no student is named. */
 const told = (of: Readonly<Record<string, string>>) =>
   by(({ studentId }) => (studentId ? (of[studentId] ?? null) : null))
 

@@ -2,7 +2,7 @@
 import { useSections } from '~/stores/sections'
 import { useSession } from '~/stores/session'
 
-/** What a room shows while there is no section, or nobody in it; and where to begin. */
+/** What a room shows while there is no section, or no student in it; and where to begin. */
 const sections = useSections()
 const session = useSession()
 const empty = computed(() => (sections.current ? `Nobody is in ${sections.current.name} yet.` : sections.none))

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useSession } from '~/stores/session'
 
-/** The way out for whoever will not do now what the door asks for. */
+/** The way out for a person who will not do now what the door asks for. */
 const session = useSession()
 async function leave() {
   await session.signOut().catch(() => {})

@@ -15,7 +15,7 @@ const props = defineProps<{
   /** The odds of a piece by the book of its set; none while they are looked at. */
   oddsOf: (set: PlannedSet, piece: TestPiece) => number | undefined
   rules: HouseRules
-  /** Whose odds they are; null while nobody is chosen. */
+  /** Whose odds they are; null while no student is chosen. */
   studentId: string | null
 }>()
 defineEmits<{ choose: [set: PlannedSet] }>()

@@ -58,7 +58,7 @@ function add(kind: FixtureKind) {
 const resize = (side: 'columns' | 'rows', by: 1 | -1) => change({ ...room.value!, [side]: room.value![side] + by })
 const faults = computed(() => planFaults({ rooms: rooms.value }).map(fault => fault.message))
 
-/** Nobody is asked why a booth stands where it does. */
+/** No reason is asked why a booth stands where it does. */
 function keep() {
   why.value = 'laid out'
   return save(faults.value[0] ?? '', ({ sheet, baseVersion }) => store.save(baseVersion, sheet))

@@ -21,7 +21,7 @@ onMounted(load)
 const DAYS = 60
 const noting = shallowRef<Lapse | null>(null)
 const all = computed(() => (tests.bay ? continuityRows(tests.bay, books.bookOf, today()) : []))
-/** Nobody is reminded of those who have left: theirs stands on their Record. */
+/** There is no reminder of those who have left: theirs stands on their Record. */
 const rows = computed(() => (tests.bay ? rowsOfThoseHere(all.value, tests.bay) : []))
 const left = computed(() => all.value.length - rows.value.length)
 const soon = computed(() => lapsing(rows.value, today(), DAYS) as Lapse[])

@@ -8,7 +8,7 @@ const HEARTBEAT_MS = 15_000
 
 /**
  * Says when a section's floor changes; what it is now, is asked for. A screen that comes back names the last event
- * it had, and is told at once when something has changed since. Whoever may no longer look is told nothing more.
+ * it had, and is told at once when something has changed since. A person who may no longer look is told nothing more.
  */
 export default defineRoute({ who: onFloor, id: 'section' }, async ({ event, id }) => {
   const seen = Number(getHeader(event, 'last-event-id') ?? NaN)

@@ -9,7 +9,7 @@ import { providerSession } from '../../../http/providerSession'
 import { notFound } from '../../../http/refuse'
 import { findByProvider } from '../../../store/accounts'
 
-/** Lets in whoever comes back from the school's identity provider, where an account of theirs is here. */
+/** Lets in a person who comes back from the school's identity provider, where an account of theirs is here. */
 export default defineRoute({ who: anyone }, async ({ event }) => {
   const settings = providerSettings()
   if (!settings) throw notFound('identity provider')
@@ -23,7 +23,7 @@ export default defineRoute({ who: anyone }, async ({ event }) => {
     if (!user) return void (await sendRedirect(event, '/sign-in?provider=unknown'))
     const before = await doerOf(event)
     await beginSession(event, { user })
-    // Here, and not by the route: whoever was not let in has done nothing.
+    // Here, and not by the route: a person who was not let in has done nothing.
     await keepTrail(event, 'signed in by the school’s provider', { before, body: undefined, answer: undefined })
     await sendRedirect(event, '/')
   } catch (error) {

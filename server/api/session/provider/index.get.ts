@@ -6,7 +6,7 @@ import { beginAtProvider, providerSettings } from '../../../http/provider'
 import { providerSession } from '../../../http/providerSession'
 import { notFound } from '../../../http/refuse'
 
-/** Sends whoever asks to the school's own identity provider. */
+/** Sends the person who asks to the school's own identity provider. */
 export default defineRoute({ who: anyone }, async ({ event }) => {
   const settings = providerSettings()
   if (!settings) throw notFound('identity provider')

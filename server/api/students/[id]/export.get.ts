@@ -3,7 +3,7 @@ import { recordOf } from '../../../http/access'
 import { defineRoute } from '../../../http/defineRoute'
 import { dearAnswer } from '../../../http/dearAnswer'
 
-/** All that is kept about a student, as a file: for whoever may see the record, the student first of all. */
+/** All that is kept about a student, as a file: for those who may see the record, the student first of all. */
 export default defineRoute(
   { who: recordOf, did: 'exported a person’s data', id: 'student' },
   async ({ event, me, id }) => {
