@@ -160,7 +160,7 @@ export default defineNuxtConfig({
       }
     },
   },
-  // Drawings and states side by side, for whoever changes one; the school's build has no such page.
+  // Drawings and states side by side, for the one who changes them; the school's build has no such page.
   $development: {
     hooks: {
       'pages:extend': pages => {

@@ -9,7 +9,7 @@ import { withTrialRestore } from './trialRestore.mjs'
 export const BACKUP_DAYS = /^[1-9]\d*$/
 const DAY_FORMAT = 'yyyy-MM-dd'
 export const TIME_OF_DAY = /^([01]?\d|2[0-3]):([0-5]\d)$/
-/** Files of our own making; anything else in the folder is somebody else's. */
+/** Files of our own making; anything else in the folder is not ours. */
 const OURS = /^(fusilis|before-update|before-restore)-(\d{4}-\d{2}-\d{2})-\d{4}\.sql\.gz(\.age)?$/
 
 /**

@@ -17,7 +17,7 @@ export const schoolFolder = () => folderOf(process.argv.includes('--demo') ? 'de
  */
 export const erasedList = () => `${schoolFolder()}/erased.jsonl`
 
-/** The database that the settings name: it is somebody else's to start and to stop. */
+/** The database that the settings name: it is not ours to start and to stop. */
 const namedDatabase = () => ({
   url: process.env.FUSILIS_DB_URL,
   ownerUrl: process.env.FUSILIS_DB_OWNER_URL ?? process.env.FUSILIS_DB_URL,

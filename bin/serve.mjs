@@ -27,7 +27,7 @@ export function cookieSettings(password) {
     : { NUXT_SESSION_NAME: `fusilis-${school}` }
 }
 
-/** Says at once that a port is somebody else's: their answer would be taken for ours. */
+/** Says at once that a port is not ours: their answer would be taken for ours. */
 async function needPort(port, host) {
   const probe = createServer()
   const free = await new Promise(resolve => {
@@ -114,7 +114,7 @@ export async function serve({ dir, url, port, host = '127.0.0.1', env = {}, show
   }
 }
 
-/** Settles when somebody asks us to stop. */
+/** Settles when we are asked to stop. */
 export const stopAsked = () =>
   new Promise(resolve => {
     for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.once(signal, () => resolve('asked'))

@@ -22,7 +22,7 @@ export interface BlindReadingSave {
   readonly document: CouponDocument
 }
 
-/** A coupon as somebody read it blind. */
+/** A coupon as a reader read it blind. */
 export interface BlindReading extends BlindReadingSave {
   readonly id: string
   readonly reader: { readonly kind: 'student' | 'instructor'; readonly id: string; readonly name: string }

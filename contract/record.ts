@@ -75,7 +75,7 @@ export interface Health {
   readonly database: boolean
   /** Whether the database takes what is to be kept: it is not full, read-only or locked. */
   readonly saves: boolean
-  /** Whether somebody could sign in: passwords are looked at, and sessions can be sealed. */
+  /** Whether a sign-in could work: passwords are looked at, and sessions can be sealed. */
   readonly signIns: boolean
 }
 

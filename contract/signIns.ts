@@ -1,6 +1,6 @@
 import { number, object } from 'yup'
 
-/** Where somebody is signed in. */
+/** Where a person is signed in. */
 export interface SignIn {
   readonly id: string
   /** What it is signed in with, as far as a browser says: `Chrome on Android`. */

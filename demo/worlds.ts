@@ -16,7 +16,7 @@ export interface World {
   readonly test?: TestHands
 }
 
-/** Somebody whose error is so much at every coupon, whatever was practised: for laws of learning of one's own. */
+/** A student whose error is the same at every coupon, whatever was practised: for laws of learning of one's own. */
 const frozen = (learner: Learner, error: (knack: Knack) => number): Learner => {
   const levels = Object.fromEntries(KNACKS.map(knack => [knack, error(knack)])) as Record<Knack, number>
   return { ...learner, start: levels, floor: levels }
@@ -99,7 +99,7 @@ const steps: Weld = (expected, learner, coupons, random, rules) =>
 const badDays: Weld = (expected, learner, coupons, random, rules) =>
   weldCoupon(expected, onDay(learner, coupons, expected.classDay, 0.35), 0, random, rules)
 
-/** Tests are welded with somebody watching: every error is a quarter more than at practice. */
+/** Tests are welded with an examiner watching: every error is a quarter more than at practice. */
 const watched: Weld = (expected, learner, coupons, random, rules) =>
   weldCoupon(
     expected,

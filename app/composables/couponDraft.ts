@@ -8,7 +8,7 @@ import type { sealedDrawer } from '~/sync/sealedDrawer'
  */
 export function useCouponDraft<Draft>(drawer: ReturnType<typeof sealedDrawer<Draft>>) {
   const keptAt = ref<'here' | 'nowhere'>('here')
-  /** Where the browser keeps it, and for whom; empty until somebody's bench is open. */
+  /** Where the browser keeps it, and for whom; empty until a bench is open. */
   let key = ''
   let owner = ''
 

@@ -17,7 +17,7 @@ useHead({ title: 'First day · Fusilis' })
 
 const LIKELY_BOOTHS = 12
 const form = ref<'class' | 'roster' | 'student' | null>(null)
-/** The step that somebody opened; else the first that is not done. */
+/** The step that was opened; else the first that is not done. */
 const asked = ref<FirstStepId | null>(null)
 
 const { loading, problem, load } = useLoader(async () => {

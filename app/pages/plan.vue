@@ -83,7 +83,7 @@ function plan() {
 }
 const save = () => touched.value && attempt('', planner.save)
 const setAbsent = (id: string, absent: boolean) => attempt('', () => planner.noteAbsent(id, absent))
-/** What was not saved goes, and what somebody else saved meanwhile is taken up. */
+/** What was not saved goes, and what another person saved meanwhile is taken up. */
 async function leave() {
   picked.value = null
   planner.leave()

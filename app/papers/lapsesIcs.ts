@@ -3,7 +3,7 @@ import { addDays, formatISO, parseISO } from 'date-fns'
 import { clauseIn } from '~~/core/qualification'
 import type { Continuity } from '~~/core/welderTest'
 
-/** Somebody's qualifications by one process and book. */
+/** A welder's qualifications by one process and book. */
 export interface Lapse extends Continuity {
   readonly studentId: string
   readonly student: string

@@ -32,7 +32,7 @@ registerRoute(
 /** Parts of an older version go when a newer one has taken over. */
 self.addEventListener('activate', event => event.waitUntil(caches.delete(LATER)))
 
-/** A new version waits until somebody at the page says that it may take over. */
+/** A new version waits until a person at the page says that it may take over. */
 self.addEventListener('message', ({ data }: ExtendableMessageEvent) => {
   if ((data as { type?: string } | null)?.type === 'SKIP_WAITING') void self.skipWaiting()
 })

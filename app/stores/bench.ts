@@ -95,7 +95,7 @@ export const useBench = defineStore('bench', () => {
     clear()
   }
 
-  /** Takes a parked coupon up again, where it was left; whatever was begun meanwhile is parked in its place. */
+  /** Takes a parked coupon up again, where it was left; what was begun meanwhile is parked in its place. */
   function takeUpParked(id: string): void {
     const found = parked.take(id)
     if (!found) return
@@ -226,7 +226,7 @@ export const useBench = defineStore('bench', () => {
 
   /**
    * Ends a conflict. Both versions stay in the coupon's history; the chosen one stands. Answers what came of it:
-   * somebody may have saved it once more meanwhile.
+   * another person may have saved it once more meanwhile.
    */
   async function settle(theirs: SavedCoupon, choice: 'mine' | 'theirs'): Promise<Sent<SavedCoupon>> {
     if (!open.value) throw new Error('There is no coupon on the bench')

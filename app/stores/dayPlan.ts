@@ -17,14 +17,14 @@ export const useDayPlan = defineStore('dayPlan', () => {
     sectionId.value = id
   }
 
-  /** @throws RequestFailure with the field that is wrong, or 409 where somebody else planned it meanwhile */
+  /** @throws RequestFailure with the field that is wrong, or 409 where another person planned it meanwhile */
   async function save(baseVersion: number, plan: DayPlan): Promise<void> {
     const body: DayPlanSave = { classDay: known.value!.classDay, baseVersion, plan }
     const saved = await request<DayPlanVersion>('PUT', `/api/sections/${sectionId.value}/plan`, body)
     known.value = { ...known.value!, kept: saved }
   }
 
-  /** Notes that somebody is missing that day, or is here after all. */
+  /** Notes that a student is missing that day, or is here after all. */
   async function noteAbsent(studentId: string, absent: boolean): Promise<void> {
     const { classDay, students } = known.value!
     const note = { came: null, left: null, absent, why: '' }

@@ -2,7 +2,7 @@ const KEPT = 'fusilis.touched'
 /** How often what was touched is written down, ms. */
 const WRITTEN_MS = 10_000
 
-/** When somebody last touched this screen, whatever it shows. */
+/** When this screen was last touched, on any page. */
 let last = Date.now()
 let written = 0
 

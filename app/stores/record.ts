@@ -23,7 +23,7 @@ export const useRecord = defineStore('record', () => {
   }
 
   /** Loads the first page for these filters, or with `more` the page after the ones shown. */
-  /** Of answers that overlap, the last that was asked for stands, in whatever order they come. */
+  /** Of answers that overlap, the last that was asked for stands, in any order they come. */
   let latest = 0
   async function loadCoupons(studentId: string, filters: CouponFilters, more = false): Promise<void> {
     const asked = new URLSearchParams()

@@ -46,10 +46,10 @@ export async function request<T>(method: Method, path: string, body?: unknown, w
 
 const SESSION = '/api/session'
 
-/** The school that this browser belongs to: the one that let somebody in here last. */
+/** The school that this browser belongs to: the one that last let a person in here. */
 const school = useLocalStorage<string | null>('fusilis.school', null)
 
-/** Ways in are open to whichever school answers: the one that lets somebody in is this browser's from then on. */
+/** Ways in are open to whichever school answers: the one that lets a person in is this browser's from then on. */
 const isDoor = (path: string) => [SESSION, '/api/welcome', '/api/first-lead'].includes(path)
 
 const ID_LAST = /\/([0-9a-f]{8}-[0-9a-f-]{27})$/
@@ -79,7 +79,7 @@ async function ask<T>(method: Method, path: string, body: unknown, waitedMs: num
   return answer
 }
 
-/** A failure's message, whatever was thrown. */
+/** A failure's message, of anything that was thrown. */
 export function messageOf(error: unknown): string {
   return error instanceof Error ? error.message : 'Something went wrong.'
 }

@@ -96,7 +96,7 @@ export const useSession = defineStore('session', () => {
     toEnd.value = false
   }
 
-  /** Ends every session of this account, on whatever device. */
+  /** Ends every session of this account, on any device. */
   async function signOutEverywhere(): Promise<void> {
     await request('DELETE', '/api/sessions')
     await wipeBrowser()

@@ -10,7 +10,7 @@ export const useShop = defineStore('shop', () => {
   async function load(): Promise<void> {
     shop.value = await request<ShopVersion>('GET', '/api/shop')
   }
-  /** @throws RequestFailure with the field that is wrong, or 409 where somebody else laid it out meanwhile */
+  /** @throws RequestFailure with the field that is wrong, or 409 where another person laid it out meanwhile */
   async function save(baseVersion: number, plan: ShopPlan): Promise<void> {
     shop.value = await request<ShopVersion>('PUT', '/api/shop', { baseVersion, plan })
   }

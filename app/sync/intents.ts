@@ -37,7 +37,7 @@ export const INTENT_KINDS: Readonly<Record<IntentKind, KindOfIntent>> = {
   'oven reading': { path: '/api/oven-readings', pageHolds: true },
 }
 
-/** One thing that somebody meant to save. Sent twice under its id it is saved once. */
+/** One thing that a person meant to save. Sent twice under its id it is saved once. */
 export interface Intent<Body = unknown> {
   readonly kind: IntentKind
   /** The id of what is saved, given when it was begun. */

@@ -18,7 +18,7 @@ const KEPT: readonly RegExp[] = [
 /** A tablet that goes round keeps whose names stand on it, and the rules by which a coupon is read. */
 const KEPT_AT_TABLET: readonly RegExp[] = [/^\/api\/kiosk$/, /^\/api\/house-rules$/]
 
-/** Who keeps answers: somebody who is signed in, or a tablet that was handed over. */
+/** Who keeps answers: a person who is signed in, or a tablet that was handed over. */
 export type Keeper = 'account' | 'tablet'
 
 /**

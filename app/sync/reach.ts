@@ -16,7 +16,7 @@ export function noteAnswered(): void {
   reach.away = null
   reach.knownAt = null
 }
-/** The server answered somebody who is signed in, or refused one who is not. */
+/** The server answered a person who is signed in, or refused one who is not. */
 export function noteSignedIn(is: boolean): void {
   reach.signedOut = !is
 }

@@ -6,7 +6,7 @@ interface KeptKey {
   readonly key: CryptoKey
 }
 
-/** Where the key lies while somebody is signed in; it outlives the page. */
+/** Where the key lies while a person is signed in; it outlives the page. */
 export interface KeyShelf {
   readonly get: () => Promise<KeptKey | undefined>
   readonly set: (kept: KeptKey) => Promise<void>

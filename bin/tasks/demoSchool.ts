@@ -144,7 +144,7 @@ async function fillRods(enrolled: readonly Enrolled[], now: Date, random: Random
     await noteOven(idAt(now, random), reading, { name: by.name, now: new Date(now.getTime() - minutes * 60_000) })
 }
 
-/** So many of the first section are in their booths when the demo opens, since so many minutes. */
+/** How many of the first section are in their booths when the demo opens, and for how many minutes. */
 const HERE = { students: 10, minutes: 40 } as const
 function cameAt(now: Date): string {
   const came = new Date(now.getTime() - HERE.minutes * 60_000)
@@ -169,7 +169,7 @@ const WAIT_MINUTES = [14, 9, 6, 2]
 
 /**
  * The instructor's name on every rung that a student has left behind; on the rung of today only the rule decides,
- * and nobody has signed yet.
+ * and no one has signed yet.
  */
 async function signOff(studentId: string, by: string, random: Random): Promise<void> {
   const { climb } = (await progressOf(studentId))!

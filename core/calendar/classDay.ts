@@ -55,7 +55,7 @@ export function dayBegan(moment: Date, { zone, turnsAt }: SchoolClock): Date {
   return setHours(startOfDay(onTheWall.getHours() < turnsAt ? addDays(onTheWall, -1) : onTheWall), turnsAt)
 }
 
-/** So many days later, or before. @example daysAfter('2026-12-31', 1) // '2027-01-01' */
+/** A number of days later, or before. @example daysAfter('2026-12-31', 1) // '2027-01-01' */
 export const daysAfter = (day: ClassDay, days: number): ClassDay => isoDay(addDays(parseISO(day), days))
 
 /** Days from one class day to another. @example daysBetween('2026-10-05', '2026-10-12') // 7 */

@@ -17,7 +17,7 @@ export const minuteInDay = (wall: string, turnsAt: number): number =>
 /** @example minutesBetween('18:00', '21:00') // 180; past midnight: minutesBetween('22:00', '01:00') // 180 */
 export const minutesBetween = (from: string, to: string): number => (minuteOf(to) - minuteOf(from) + A_DAY) % A_DAY
 
-/** The time on the wall so many minutes after another. @example wallAfter('18:00', 75) // '19:15' */
+/** The time on the wall a number of minutes after another. @example wallAfter('18:00', 75) // '19:15' */
 export function wallAfter(from: string, minutes: number): string {
   const at = (minuteOf(from) + minutes) % A_DAY
   return [Math.floor(at / 60), at % 60].map(part => String(part).padStart(2, '0')).join(':')

@@ -75,7 +75,7 @@ export interface FlawMark extends OnBead {
   /** 1 light, 2 plain, 3 bad. */
   readonly severity: 1 | 2 | 3
   readonly sizeMm: number | null
-  /** Its kind, where it has kinds and somebody said: a crack along, across or in the crater. */
+  /** Its kind, where it has kinds and it was said: a crack along, across or in the crater. */
   readonly form?: string
   /** Laid open by a bend: it lay inside, and no visual saw it. */
   readonly found?: 'bend'

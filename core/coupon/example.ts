@@ -109,7 +109,7 @@ export function aFlaw(change: Partial<FlawMark> = {}): FlawMark {
 }
 
 /**
- * A pad that somebody has read, laid out by a set of rules: what a change of the rules does can be seen on it.
+ * A pad that was read, laid out by a set of rules: what a change of the rules does can be seen on it.
  * One restart high, one end low, an inch and a half of shallow undercut, a stray strike, and three width readings.
  */
 export function exampleRead(rules: HouseRules): CouponDocument {

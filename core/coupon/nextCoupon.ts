@@ -12,7 +12,7 @@ export interface NextWelder {
   readonly id: string
   readonly hand: Hand
   readonly booth: number | null
-  /** What the arc has more than the panel of that booth's machine says, A; absent where nobody knows. */
+  /** What the arc has more than the panel of that booth's machine says, A; absent where it is not known. */
   readonly panelOffsetA?: number
   readonly last: Omit<RunAgain, 'nextPresetDegrees'> | null
 }

@@ -27,7 +27,7 @@ export interface Strip {
 /** Plate drawn to each side of a seam, mm. */
 const BESIDE_MM = inches(1 / 2)
 /**
- * A weld with no size given is about so many times as wide as its plate is thick, and at least a stringer. Common
+ * A weld with no size given is about this many times as wide as its plate is thick, and at least a stringer. Common
  * practice.
  */
 const BUTT_WIDTHS = 1.4

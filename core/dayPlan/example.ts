@@ -32,7 +32,7 @@ export const aStudent = (id: string, booth: number | null, coupons: readonly Wan
   coupons,
 })
 
-/** A class of so many minutes in so many booths, of which the last few have a pipe stand. */
+/** A class of some minutes in some booths, of which the last few have a pipe stand. */
 export const aDay = (
   students: readonly PlanStudent[],
   {
@@ -60,7 +60,7 @@ export const aDay = (
   }
 }
 
-/** Booths for so many of a class. */
+/** Booths for some of a class. */
 const BOOTHS_EACH = 0.75
 
 /**

@@ -12,7 +12,7 @@ const NEAR_MM = 0.08
 
 /** Aims are moved by this share of what they fell short, at first; by less and less with each attempt. */
 const DAMPED = { first: 0.8, less: 0.5 } as const
-/** A layer is level when its beads stand within so much of each other, mm: what nobody sees. */
+/** A layer is level when its beads stand within this much of each other, mm: too little to be seen. */
 const LEVEL_MM = 0.4
 /** A bead that stands this much over its neighbour is as bad as an edge that is missed by its share of it. */
 const UNEVEN = 0.5
@@ -94,7 +94,7 @@ function levelled(metal: readonly number[], tops: readonly number[]): number[] {
   return moved.map(area => area * scale)
 }
 
-/** One layer up to a level, in so many beads of equal metal. */
+/** One layer up to a level, in a number of beads of equal metal. */
 export function layLayer(state: StackState, role: StackRole, level: number, count: number): StackState {
   const half = halfWidthAt(state.section, level)
   const metal = areaUnder(state.surface, level, -half, half)

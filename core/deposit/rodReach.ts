@@ -4,7 +4,7 @@ import { crownOf } from './stackShape'
 
 /** A rod reaches a bottom when the slot, half a core above it, is at least this many cores wide. Common practice. */
 const REACH_CORES = 1
-/** Other aims are looked at in steps of this, and so many to either side, mm. */
+/** Other aims are looked at in steps of this, and this number to either side, mm. */
 const AIM_STEP_MM = 0.2
 const AIM_STEPS = 30
 

@@ -22,7 +22,7 @@ export interface SignCourse {
   readonly gone: boolean
 }
 
-/** A sign has gone when so much of it, or less, is left. Common practice: half as many beads, or tries, show it. */
+/** A sign has gone when this share of it, or less, is left. Common practice: half as many beads, or tries, show it. */
 const LEFT = 0.5
 
 /**

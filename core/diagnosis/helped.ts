@@ -28,7 +28,7 @@ export interface HelpedCause extends CauseCount {
 const PUT_RIGHT = 0.8
 /** How often a sign goes by itself, as hands learn, where the school cannot say yet. Common practice. */
 const GOES_BY_ITSELF = 0.5
-/** Hardly any sign stays for good, whatever few have been counted. */
+/** The least share of signs that goes by itself, however few were counted. */
 const SELDOM = 0.2
 
 /** The odds of the cause once it is known what came of putting it right: Bayes' rule, a sign at a time. */

@@ -27,7 +27,7 @@ export function networkOf(priors: readonly number[], pads = 1): Network {
 }
 
 /**
- * A sign on one bead of many may be a slip: so much of its weight is lost; on a third of them or more, none. Fitted
+ * A sign on one bead of many may be a slip: this share of its weight is lost; on a third of them or more, none. Fitted
  * to the forward model.
  */
 const slipOf = (share: number) => Math.max(0, 0.3 * (1 - share / 0.35))

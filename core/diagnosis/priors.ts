@@ -170,7 +170,7 @@ const FURTHER_OUT = 0.9
 const FURTHEST_OUT = 6
 /** What was set beyond one end is not the trouble of the other. */
 const OTHER_END = 0.15
-/** A run that shows nothing says so much less, as a power. */
+/** How much less a run says that shows nothing, as a power. */
 const ELSEWHERE = 0.5
 
 /**
@@ -319,7 +319,7 @@ function toldSays({ toldBefore }: CouponDocument, by: By): void {
   if (cause && toldBefore?.done) by(toldBefore.done === 'yes' ? PUT_RIGHT : LEFT_AS_IT_WAS, cause.id)
 }
 
-/** One bead alone that shows anything says so much for what is wrong with just that bead. Common practice. */
+/** How much one bead alone that shows anything says for what is wrong with just that bead. Common practice. */
 const ALONE = 3
 
 /**

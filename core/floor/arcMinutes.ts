@@ -5,8 +5,8 @@ import { inches } from '../units'
 export const TRAVEL_MM_PER_MINUTE = inches(8)
 
 /**
- * Minutes at the arc that a coupon took: by the stopwatch where a bead was timed, else as long as so much bead takes
- * by hand. A root's own side is seen, not welded.
+ * Minutes at the arc that a coupon took: by the stopwatch where a bead was timed, else as long as that length of bead
+ * takes by hand. A root's own side is seen, not welded.
  * @example arcMinutes({ beads: [{ fromMm: 0, toMm: 203.2 }] }) // 1
  */
 export const arcMinutes = ({ beads }: Pick<CouponDocument, 'beads'>): number =>

@@ -6,7 +6,7 @@ export interface DayMeeting {
   readonly to: string
 }
 
-/** What somebody noted of a student's day. The newest note stands; those before it keep who noted what. */
+/** What an instructor noted of a student's day. The newest note stands; those before it keep who noted what. */
 export interface AttendanceNote {
   /** On the shop's wall; null where it was not said when. */
   readonly came: string | null

@@ -20,7 +20,7 @@ const QUALITY_OF: Readonly<Record<string, RestartQuality>> = {
 
 export interface RestartQualities {
   readonly tried: number
-  /** Restarts and tie-ins that failed in each quality; one that nobody gave a fault is in none. */
+  /** Restarts and tie-ins that failed in each quality; one that was given no fault is in none. */
   readonly failed: Readonly<Record<RestartQuality, readonly string[]>>
 }
 

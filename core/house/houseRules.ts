@@ -70,9 +70,9 @@ export interface HouseRules {
   readonly overheadUnderFlatA: Between
   /** How long a low-hydrogen rod may be out of the oven, hours. */
   readonly exposureHours: number
-  /** So many days the rods in store are to last: what is likely to be burnt in them is where more are bought. */
+  /** The days that the rods in store are to last: what is likely to be burnt in them is where more are bought. */
   readonly rodsLastDays: number
-  /** After so many days a clamp meter is held to each machine again. */
+  /** The days after which a clamp meter is held to each machine again. */
   readonly clampDays: number
   /** Current windows that the school runs in place of the published ones. */
   readonly windows: readonly WindowOverride[]
@@ -87,7 +87,7 @@ export interface HouseRules {
   }
   /** Sound coupons in a row before a rung is signed off. */
   readonly goodInARow: number
-  /** After so many days a coupon counts half of what it did, for how skilled a student is. */
+  /** The days after which a coupon counts half of what it did, for how skilled a student is. */
   readonly halfLifeDays: number
   /** How many class days in a row the same drill may be proposed. */
   readonly sameDrillDays: number

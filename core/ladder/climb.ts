@@ -13,7 +13,7 @@ export interface ClimbCoupon extends RungCoupon {
   readonly classDay: string
 }
 
-/** A rung with somebody's name on it. */
+/** A rung with a student's name on it. */
 export interface SignedOff {
   readonly rungId: string
 }
@@ -29,7 +29,9 @@ export interface RungState extends SignOffState {
   readonly good: number
   /** Day of the last coupon on it; null before the first. */
   readonly lastDay: string | null
-  /** Coupons run on it since it was first run, while it is neither signed off nor ready: how long somebody is stuck. */
+  /**
+   * Coupons run on it since it was first run, while it is neither signed off nor ready: how long a student is stuck.
+   */
   readonly stuck: number
   /** Coupons run since its rule was first met; 0 while it is not. */
   readonly since: number

@@ -5,7 +5,7 @@ import type { Ladder, LadderRung } from './ladder'
 import type { SignOffRule } from './signOffRule'
 
 /*
- * What each rule lets through is in the table of shippedLadders.test.ts: somebody whose work is good half of the time
+ * What each rule lets through is in the table of shippedLadders.test.ts: a student whose work is good half of the time
  * is signed off by luck. Three in a row (common practice) does so to one in four over five coupons, and to one in two
  * over ten: long rungs that a test follows want four.
  */

@@ -14,7 +14,7 @@ const USUAL_SPREAD: Spread = { coupons: 4, alike: USUALLY_ALIKE }
 /**
  * The chance that a rule is met at some time within a number of coupons or tries: what it lets through.
  * Exact, over every state that can be reached. A hand that learns is let through as its rates are on the way; no rule
- * proves that somebody can weld.
+ * proves that a student can weld.
  * @param rate of good coupons (or sound tries, where the rule goes by tries), 0 to 1: a steady one, or that of the nth
  *   coupon, from 0
  * @param within coupons, or tries

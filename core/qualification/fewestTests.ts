@@ -7,7 +7,7 @@ import { positionsQualified, positionsTogether } from './qualifiedPositions'
 import { thicknessQualified } from './qualifiedThickness'
 import { testFaults, unitFor, type TestTaken } from './testTaken'
 
-/** What somebody should end up qualified for. Lengths mm. */
+/** What a student should end up qualified for. Lengths mm. */
 export interface Wanted {
   readonly on: 'plate' | 'pipe'
   readonly grooves: readonly Welded[]

@@ -28,7 +28,7 @@ export interface Failure {
 export type Spared = Readonly<Partial<Record<ElementId, number>>>
 
 /**
- * Rates are means over what strays by so much on the logit scale; where it does not stray the logit is this much
+ * Rates are means over what strays by this much on the logit scale; where it does not stray the logit is this much
  * steeper (the probit approximation, MacKay 1992).
  */
 export const steeper = (deviation: number): number => Math.sqrt(1 + (Math.PI * deviation ** 2) / 8)
@@ -43,7 +43,7 @@ export const sideOf = ({ depth }: Pick<TestTask, 'depth'>): VisualSide => (depth
 /** A single try is rejected once or not at all; a length as often as it happens. */
 const isSingle = ({ fromMm, toMm, cell }: TestTask) => fromMm === toMm || cell.element === 'size'
 
-/** Marks that a test is expected to reject of a task, so much of it being unsound. */
+/** Marks that a test is expected to reject of a task, for the share of it that is unsound. */
 const expected = (task: TestTask, unsound: number, rejects: number) => {
   const marks = unsound * rejects * task.tries
   return isSingle(task) ? Math.min(MOST, marks) : marks

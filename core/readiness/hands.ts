@@ -76,7 +76,7 @@ export function handsOf({ plan, candidate, habits, recalibration }: HandsWanted)
       runs.reduce((sum, { cell, tries }) => sum + tries * (1 - logistic(ahead(skill, cell, share))), 0)
     return Math.min(1, unsound(comes) / unsound(0))
   }
-  /** A skill ahead of its time, where so much comes of what the learning curve promises until then. */
+  /** A skill ahead of its time, where this share comes of what the learning curve promises until then. */
   const ahead = (skill: DrawnSkill, cell: SkillCell, comes: number): number => {
     const today = skill(cell, now)
     return candidate.more === 0 ? today : today + comes * (skill(cell, when) - today)

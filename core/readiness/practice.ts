@@ -14,9 +14,9 @@ export interface PractisedWork {
   readonly rootSeen: boolean
 }
 
-/** What somebody has in the hand is learned on any work, mostly; how a joint fills is learned on that joint. */
+/** What a student has in the hand is learned on any work, mostly; how a joint fills is learned on that joint. */
 const IN_THE_HAND: ReadonlySet<ElementId> = new Set(['start', 'restart', 'ends'])
-/** Of a start or restart on a pad, so much serves in a groove. Rough. */
+/** The share of a start or restart on a pad that serves in a groove. Rough. */
 const IN_ANOTHER_JOINT = 0.7
 
 /**

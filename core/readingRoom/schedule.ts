@@ -23,7 +23,7 @@ const GRADES: Readonly<Record<Knew, Grade>> = { both: Rating.Good, cause: Rating
 const gradeOf = (answer: BeadAnswer, knownBefore: number): Grade =>
   knew(answer) === 'both' && knownBefore === 0 ? Rating.Hard : GRADES[knew(answer)]
 
-/** A lapse loses so much of what was known. */
+/** How much of what was known a lapse loses. */
 const LOST_BY_A_LAPSE = 2
 const knownAfter = (known: number, answer: BeadAnswer): number =>
   knew(answer) === 'neither' ? Math.max(0, known - LOST_BY_A_LAPSE) : known + 1

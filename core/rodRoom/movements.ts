@@ -24,7 +24,7 @@ export interface RodMovement {
   readonly by: string
 }
 
-/** Rods of each lot in the store. Under nought where the book and the shelf disagree: then somebody counts. */
+/** Rods of each lot in the store. Under nought where the book and the shelf disagree: then they are counted. */
 export function stockOf(movements: readonly RodMovement[]): ReadonlyMap<string, number> {
   const stock = new Map<string, number>()
   for (const { lotId, rods } of movements) stock.set(lotId, (stock.get(lotId) ?? 0) + rods)

@@ -16,7 +16,7 @@ export interface Settings {
   /** What the arc has more than the panel says, A; absent where no clamp meter was held to it. */
   readonly panelOffsetA?: number
   readonly rods: 'new' | 'stubs'
-  /** Hours a low-hydrogen rod has been out of its oven; absent when nobody said. */
+  /** Hours a low-hydrogen rod has been out of its oven; absent where it was not said. */
   readonly hoursOut?: number
   /** How long rods of that lot may be out, h; the house's hours where no lot is known. */
   readonly lot?: { readonly hoursAllowed: number }

@@ -44,7 +44,7 @@ export interface FitUpWanted {
   readonly includedDegrees: number | null
 }
 
-/** What is off, for whoever reasons from it; the text is for people. */
+/** What is off, for code that reasons from it; the text is for people. */
 export type FitUpFault =
   | 'gap tight'
   | 'gap wide'
@@ -227,7 +227,7 @@ function gapFindings(
   })
 }
 
-/** How far the edges were off as they were gauged last, in steps that a gauge tells; null for what nobody gauged. */
+/** How far the edges were off as they were gauged last, in steps that a gauge tells; null for what was not gauged. */
 export interface EdgesOff {
   /** At the end where it is tightest, and where it is widest; 1 is a step too tight, or too wide. */
   readonly gap: { readonly tight: number; readonly wide: number }

@@ -1,6 +1,6 @@
 import { daysAfter, type ClassDay } from '../calendar'
 
-/** What a clamp meter around the lead read while the machine's panel said so much, A. */
+/** What a clamp meter around the lead read while the machine's panel said its own figure, A. */
 export interface ClampReading {
   readonly panelA: number
   readonly clampA: number
@@ -16,7 +16,7 @@ export const MOST_OFFSET_A = 60
  */
 export const offsetOf = ({ panelA, clampA }: ClampReading): number => clampA - panelA
 
-/** What burns at the arc while the panel shows so much, A. @example atTheArc(119, 6) // 125 */
+/** What burns at the arc while the panel shows a current, A. @example atTheArc(119, 6) // 125 */
 export const atTheArc = (currentA: number, offsetA = 0): number => currentA + offsetA
 
 /**

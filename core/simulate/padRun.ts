@@ -34,7 +34,7 @@ const SCALE_OFF = 0.0375
 
 /**
  * Amperes that a hand which runs so hot means to set, and how far machines' scales are off, one standard deviation:
- * shares of what is right, as heat is. How wide a window somebody allows is nothing to the metal.
+ * shares of what is right, as heat is. How wide a window a house allows is nothing to the metal.
  */
 export function currentMeant(
   { lowA, highA }: CurrentRange,
@@ -110,7 +110,7 @@ export function meanWidthMm({ widthMm }: Pick<Bead, 'widthMm'>, { off, heat }: R
   const spread = (1 + 0.28 * heat + 0.25 * off('arc long') - 0.1 * off('arc short')) / Math.sqrt(Math.max(0.3, speed))
   return widthMm * 0.85 * spread
 }
-/** Beads of one hand differ in width by so much, as a share, one standard deviation. */
+/** Beads of one hand differ in width by this much, as a share, one standard deviation. */
 export const WIDTH_SPREAD = 0.05
 
 const widthOf = (bead: Bead, run: Run, random: Random): number =>

@@ -20,7 +20,7 @@ import { ON_A_PAD } from './technique'
 /** What the shown bead has a law for: no laps, no plate edges. */
 export const ON_A_SHOWN_PAD: Often = ON_A_PAD.filter(([id]) => id !== 'aim' && id !== 'ends')
 
-/** What an eye sees: a size is marked where it is more than so much. Rough, of this law alone. */
+/** What an eye sees: a size is marked where it is more than this. Rough, of this law alone. */
 const SEEN = {
   undercutMm: 0.3,
   overlapMm: 0.4,

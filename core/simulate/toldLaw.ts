@@ -3,7 +3,7 @@ import type { SignId } from '../diagnosis'
 import { heatOf } from './padRun'
 import type { Technique } from './technique'
 
-/** Of what they felt and heard, students say so much unasked. */
+/** Of what they felt and heard, students say this share unasked. */
 const SAID = 0.6
 /** And so often they answer truly when they are asked. */
 const TRUE_ANSWER = 0.85

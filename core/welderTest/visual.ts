@@ -51,7 +51,7 @@ export function sidePassed(visual: Visual | null, side: VisualSide): boolean | n
 }
 
 /**
- * A visual as it is kept: what the criteria say is computed from the coupon, what was signed is somebody's. Failed
+ * A visual as it is kept: what the criteria say is computed from the coupon, what was signed is a person's. Failed
  * lines stand only where the piece was failed, and their sides with them.
  */
 export function visualSigned(signed: SignedVisual, said: Pick<Visual, 'computed' | 'failed' | 'failedOn'>): Visual {

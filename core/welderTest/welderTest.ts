@@ -24,7 +24,7 @@ export const saysInDate = (
 export const HOLD_POINTS = ['fit-up', 'root', 'cap'] as const
 export type HoldPoint = (typeof HOLD_POINTS)[number]
 
-/** Somebody looked: initials, and the moment, UTC. */
+/** A person looked: initials, and the moment, UTC. */
 export interface Signature {
   readonly by: string
   readonly at: string

@@ -78,7 +78,7 @@ export async function recordOf(event: H3Event, studentId: string): Promise<Me> {
   return me
 }
 
-/** As `recordOf`, and the trail says that somebody else than the student looked. */
+/** As `recordOf`, and the trail says that a person other than the student looked. */
 export async function lookerInto(event: H3Event, studentId: string): Promise<Me> {
   const me = await recordOf(event, studentId)
   if (me.role !== 'student' && isUuid(studentId)) await keepLook(event, studentId)

@@ -13,7 +13,7 @@ interface Asker {
  * Work that is done once for all who ask for the same, a few pieces at a time for each asker. One who asks while the
  * same is under way waits for the next time it is done: what was saved meanwhile is in it.
  * @param work what is done, by its name and what it is asked
- * @returns asks for it in somebody's name; 429 where that one has too much waiting
+ * @returns asks for it in a person's name; 429 where that one has too much waiting
  */
 export function fairly<Result>(work: (name: string, asked: unknown) => Promise<Result>) {
   const askers = new Map<string, Asker>()

@@ -49,7 +49,7 @@ export async function keepTrail(
 /** What a look at any part of a student's record is called in the trail. */
 const LOOKED = 'looked into the record'
 
-/** Notes that somebody of the staff looks into a student's record: once in a while, not for each of its parts. */
+/** Notes that one of the staff looks into a student's record: once in a while, not for each of its parts. */
 export async function keepLook(event: H3Event, studentId: string): Promise<void> {
   const { accountId } = await doerOf(event)
   if (!accountId) return

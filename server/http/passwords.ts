@@ -50,7 +50,7 @@ const LEAST_SCORE = 3
  */
 export async function mustBeHardToGuess(password: string, about: readonly string[], path = 'password'): Promise<void> {
   const known = about.flatMap(text => text.toLowerCase().split(/[\s._-]+/)).filter(word => word.length > 2)
-  // Names count for nothing, in whatever order: what is left without them has to do.
+  // Names count for nothing, in any order: what is left without them has to do.
   const left = known.reduce((text, word) => text.replaceAll(word, ''), password.toLowerCase())
   if ((await POOLS.known.run<number>('score', left.slice(0, LOOKED_AT))) < LEAST_SCORE)
     throw wrongField(path, 'This password is soon guessed: take three or four words that do not belong together')

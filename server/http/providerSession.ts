@@ -3,7 +3,7 @@ import type { BegunSignIn } from './provider'
 
 const MINUTES_TO_SIGN_IN = 10
 
-/** A sealed cookie of its own, from when somebody is sent to the provider until they come back. */
+/** A sealed cookie of its own, from when a person is sent to the provider until they come back. */
 export const providerSession = (event: H3Event) =>
   useSession<Partial<BegunSignIn>>(event, {
     name: `${useRuntimeConfig(event).session.name}-provider`,

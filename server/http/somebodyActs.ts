@@ -5,7 +5,7 @@ import { UNTOUCHED } from '../../contract/signIns'
 const LATELY_SECONDS = 60
 
 /**
- * Whether somebody is there, and the screen does not merely follow what others do: an open Floor asks by itself, and
+ * Whether a person is there, and the screen does not merely follow what others do: an open Floor asks by itself, and
  * its stream of events comes back by itself.
  */
 export function somebodyActs(event: H3Event): boolean {

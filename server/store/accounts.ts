@@ -69,7 +69,7 @@ export async function listAccounts(): Promise<Account[]> {
 }
 
 /**
- * Who a session stands for today, and how long ago somebody last acted at it; null when the account is gone or
+ * Who a session stands for today, and how long ago a person last acted at it; null when the account is gone or
  * switched off, the session was ended, or its screen was not touched for as long as the school allows.
  */
 export async function findMe({
@@ -108,7 +108,7 @@ export async function findForSignIn(
 }
 
 /**
- * Who somebody is that the school's identity provider vouches for; null where no account here is theirs. The first time
+ * The person whom the school's identity provider vouches for; null where no account here is theirs. The first time
  * it is the account of that user name, which from then on is the provider's subject whatever it is called there, and
  * has no password of its own.
  */

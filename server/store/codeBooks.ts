@@ -31,7 +31,7 @@ export async function findBook(
   return kept.content
 }
 
-/** Keeps a book as the version after the one it was edited from; null when somebody has saved a newer one. */
+/** Keeps a book as the version after the one it was edited from; null when a newer one is saved already. */
 export async function keepBook(
   id: string,
   { baseVersion, retired, book }: BookSave,

@@ -30,7 +30,7 @@ export async function testCriteria(on: Queries = database()): Promise<CriteriaSe
   })
 }
 
-/** Keeps a set as the version after the one it was edited from; null when somebody has saved a newer one. */
+/** Keeps a set as the version after the one it was edited from; null when a newer one is saved already. */
 export async function keepCriteria(
   id: string,
   baseVersion: number,

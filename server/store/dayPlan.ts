@@ -83,7 +83,7 @@ async function boothsInUse(students: readonly Student[]): Promise<PlanBooth[]> {
   return all.filter(({ booth }) => !faults.some(fault => fault.booth === booth)).sort((a, b) => a.booth - b.booth)
 }
 
-/** Keeps a day's plan; null when somebody has kept a newer one. */
+/** Keeps a day's plan; null when a newer one is kept already. */
 export async function keepDayPlan(
   sectionId: string,
   { classDay, baseVersion, plan }: DayPlanSave,

@@ -110,7 +110,7 @@ export async function writeDerived(
 export type ExpectedCauses = readonly { readonly cause: CauseId; readonly expected: number }[]
 
 const LEAST_SHARE = 0.001
-/** To twelve places, so that a sum is the same in whatever order it is made. */
+/** To twelve places, so that a sum is the same in any order it is made. */
 const exact = (share: number) => Number(share.toFixed(12))
 
 /** What was to be expected of a coupon on which a cause was said; nothing where none was. */

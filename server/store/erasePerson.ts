@@ -54,7 +54,7 @@ export async function erasePerson(
   })
 }
 
-/** That somebody was erased: who by the id alone, when, by whom and why. */
+/** That a person was erased: who by the id alone, when, by whom and why. */
 export interface Erased {
   readonly id: string
   /** DATETIME(3), UTC. */
@@ -74,7 +74,7 @@ async function erase(on: Queries, { id, at, by, why }: Erased): Promise<void> {
   )
 }
 
-/** Erases somebody whom an older backup brought back. False where that one is not there, or is erased there too. */
+/** Erases a person whom an older backup brought back. False where that one is not there, or is erased there too. */
 export async function eraseAgain(on: Queries, erased: Erased): Promise<boolean> {
   const found = await rows(on, 'SELECT 1 FROM student WHERE id = ? AND erased_at IS NULL FOR UPDATE', [erased.id])
   if (found.length > 0) await erase(on, erased)

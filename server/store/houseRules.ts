@@ -39,7 +39,7 @@ export async function allRules(): Promise<RulesVersion[]> {
   return [FIRST, ...(await allVersions<Partial<HouseRules>>(HOUSE_RULES)).map(toRules)]
 }
 
-/** Keeps rules as the version after the one they were edited from; null when somebody has saved newer ones. */
+/** Keeps rules as the version after the one they were edited from; null when newer ones are saved already. */
 export async function keepRules(
   baseVersion: number,
   rules: HouseRules,

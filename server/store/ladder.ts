@@ -20,7 +20,7 @@ export async function formerLadders(): Promise<Ladder[]> {
   return [FIRST_LADDER.ladder, ...kept].reverse().slice(1)
 }
 
-/** Keeps a ladder as the version after the one it was edited from; null when somebody has saved a newer one. */
+/** Keeps a ladder as the version after the one it was edited from; null when a newer one is saved already. */
 export async function keepLadder(
   baseVersion: number,
   ladder: Ladder,

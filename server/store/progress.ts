@@ -69,7 +69,7 @@ const underWay = new Map<string, Promise<Kept>>()
 const workOf = ({ student_id, serial }: ProgressRow, { curves, rules }: Basis) =>
   `${student_id} ${serial} ${curves.version} ${rules.version}`
 
-/** Computes students anew, and keeps it; those that somebody else has begun are waited for. */
+/** Computes students anew, and keeps it; those that another server has begun are waited for. */
 async function computeAll(stale: readonly ProgressRow[], basis: Basis): Promise<Map<string, Kept>> {
   const fresh = stale.filter(row => !underWay.has(workOf(row, basis)))
   const histories = fresh.length === 0 ? null : historiesOf(fresh.map(row => row.student_id))

@@ -152,7 +152,7 @@ export async function holdStudent(studentId: string, accountId: string, now: Dat
   })
 }
 
-/** It is put aside; a hold that somebody else has taken over stays. */
+/** It is put aside; a hold that another instructor has taken over stays. */
 export async function letGo(studentId: string, accountId: string): Promise<void> {
   await inTransaction(database(), async on => {
     const gone = await run(on, 'DELETE FROM reading_hold WHERE student_id = ? AND account_id = ?', [

@@ -2,7 +2,7 @@ import { database, fromJson, inTransaction, insertRow, isDuplicate, rows, toDate
 
 /**
  * Things that are saved whole, as one JSON document in one row, under an id that the client makes: coupons and welder
- * tests. The same save again is one save; each save keeps the one before it; a save over somebody's newer version
+ * tests. The same save again is one save; each save keeps the one before it; a save over another person's newer version
  * changes nothing and answers that version.
  */
 export interface DocumentKind<Document, Saved> {

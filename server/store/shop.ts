@@ -22,7 +22,7 @@ export async function currentShop(): Promise<ShopVersion> {
   return kept ? toShop(kept) : { version: 0, plan: null, saved: null }
 }
 
-/** Keeps the shop as it was laid out anew; null when somebody has kept a newer one. */
+/** Keeps the shop as it was laid out anew; null when a newer one is kept already. */
 export async function keepShop(baseVersion: number, plan: ShopPlan, by: Doer): Promise<ShopVersion | null> {
   const saver = { by: by.name, why: 'laid out', now: by.now }
   const kept = await keepVersion<ShopPlan>(SHOP_PLAN, { baseVersion, content: plan }, saver)

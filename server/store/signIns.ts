@@ -55,7 +55,7 @@ export async function signInsOf(accountId: string, here: string): Promise<SignIn
 export const endSignIn = async (accountId: string, id: string): Promise<boolean> =>
   (await run(database(), 'DELETE FROM sign_in WHERE id = ? AND account_id = ?', [id, accountId])) > 0
 
-/** Somebody acts at it now. */
+/** A person acts at it now. */
 export async function seeSignIn(id: string): Promise<void> {
   await run(database(), 'UPDATE sign_in SET silent_from = seen_at, seen_at = UTC_TIMESTAMP(3) WHERE id = ?', [id])
 }

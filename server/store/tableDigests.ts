@@ -7,7 +7,7 @@ export interface TableDigest {
 }
 
 /**
- * Every table of a database with its digest: the sum of its rows' checksums, which is the same in whatever order they
+ * Every table of a database with its digest: the sum of its rows' checksums, which is the same in any order they
  * lie. MariaDB's own CHECKSUM TABLE is not: it differs for a computed column that is null. Computed columns follow from
  * the others, and are left out.
  */

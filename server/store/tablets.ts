@@ -22,7 +22,7 @@ export async function handOver(
 /** A tablet is seen anew at most so often, s; one that was silent for longer may have done things meanwhile. */
 const SEEN_EVERY_SECONDS = 30
 
-/** Under which number somebody reads at a tablet; null for one that was taken back, put out, or is of another day. */
+/** Under which number a student reads at a tablet; null for one that was taken back, put out, or is of another day. */
 export async function tabletTurn(id: string): Promise<number | null> {
   const [row] = await rows<{ turn: number; quiet: number }>(
     database(),
@@ -35,7 +35,7 @@ export async function tabletTurn(id: string): Promise<number | null> {
   return row.turn
 }
 
-/** Somebody else reads at a tablet from now on: who read there before does no more. Its new number. */
+/** Another student reads at a tablet from now on: who read there before does no more. Its new number. */
 export async function nextTurn(id: string): Promise<number> {
   await run(database(), 'UPDATE tablet SET turn = turn + 1 WHERE id = ?', [id])
   return (await tabletTurn(id)) ?? 0

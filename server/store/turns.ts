@@ -26,7 +26,7 @@ export const knownDeviceSubjects = (accountId: string, deviceId: string): readon
   { name: `device ${deviceId} ${accountId}`, free: 5, longestSeconds: 5 * MINUTE },
 ]
 
-/** Somebody who is signed in, and is asked for the password once more: others' guesses at it are not counted. */
+/** A person who is signed in, and is asked for the password once more: others' guesses at it are not counted. */
 export const signedInSubjects = (signInId: string): readonly Subject[] => [
   { name: `signed in ${signInId}`, free: 5, longestSeconds: 5 * MINUTE },
 ]
@@ -112,7 +112,7 @@ export async function giveSharedBack([, ...shared]: readonly Subject[]): Promise
     )
 }
 
-/** Somebody may try again at once: a lead gave a new password, or a new code. */
+/** An owner may try again at once: a lead gave a new password, or a new code. */
 export async function forgetTurns(name: string): Promise<void> {
   await run(doorDatabase(), 'DELETE FROM sign_in_turn WHERE subject = ?', [name.slice(0, LONGEST_NAME)])
 }

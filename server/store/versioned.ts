@@ -137,7 +137,7 @@ export interface NextVersion {
 
 /**
  * Keeps a version, when it was edited from the newest one; the check and the row are one transaction.
- * @returns the version kept, or null when somebody has kept a newer one
+ * @returns the version kept, or null when a newer one is kept already
  */
 export async function keepVersion<T>(
   of: VersionedTable,

@@ -12,7 +12,7 @@ import { useFloor } from '~/stores/floor'
 /** What the Bench asks about; one at a time. */
 defineProps<{ unit: LengthUnit; saving: boolean }>()
 const dialog = defineModel<BenchDialog | null>('dialog', { required: true })
-/** The version that somebody else saved meanwhile. */
+/** The version that another person saved meanwhile. */
 const theirs = defineModel<SavedCoupon | null>('theirs', { required: true })
 defineEmits<{
   setUp: [change: SetUpChange]

@@ -40,7 +40,7 @@ onMounted(async () => {
 })
 
 /**
- * What a rule lets through: the chance of somebody at a steady rate, within the coupons the rung usually takes, or
+ * What a rule lets through: the chance of a student at a steady rate, within the coupons the rung usually takes, or
  * so many tries.
  */
 const TRIES_A_COUPON = 6

@@ -3,7 +3,7 @@ import { attendanceSchema, MOST_WHY, type DayStudent } from '~~/contract/day'
 import { useFieldErrors } from '~/composables/fieldErrors'
 import { useDay } from '~/stores/day'
 
-/** Corrects a student's day: when somebody came and left, or that somebody was not there, and why. */
+/** Corrects a student's day: when a student came and left, or was not there, and why. */
 const props = defineProps<{ student: DayStudent; classDay: string }>()
 const emit = defineEmits<{ close: [] }>()
 const days = useDay()

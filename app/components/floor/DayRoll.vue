@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import type { DayStudent } from '~~/contract/day'
 
-/** Who is there: one tap says that somebody came, or left; the rest is corrected in a form. */
+/** Who is there: one tap says that a student came, or left; the rest is corrected in a form. */
 const props = defineProps<{
   students: readonly DayStudent[]
-  /** The day is today's: somebody may come or go now. */
+  /** The day is today's: students may come or go now. */
   live: boolean
   busy: boolean
 }>()

@@ -46,7 +46,7 @@ const kindOf = (written: string) =>
 const OF_HANDFUL: readonly MovementKind[] = ['returned', 're-dried']
 
 /**
- * A list of what happened to rods, as our own book goes out or as somebody kept it: when, what, which lot, how many,
+ * A list of what happened to rods, as our own book goes out or as a rod room kept it: when, what, which lot, how many,
  * who. What comes back belongs to what that student drew of the lot last. Null where its first line names no column of
  * a book.
  */

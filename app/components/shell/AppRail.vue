@@ -69,7 +69,7 @@ usePageKeys(HELP_KEYS, { help: () => (helping.value = true) })
 useClassKept()
 const asking = ref(false)
 const own = ref(false)
-/** Somebody wants to go while things are not sent yet. */
+/** A person wants to go while things are not sent yet. */
 const leaving = ref(false)
 async function leave() {
   if (outbox.mine.length > 0 && !leaving.value) {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useOutbox } from '~/stores/outbox'
 
-/** Says what is not sent yet before somebody signs out, or hands the tablet over. */
+/** Says what is not sent yet before a person signs out, or hands the tablet over. */
 const emit = defineEmits<{ leave: []; close: [] }>()
 const outbox = useOutbox()
 const sending = ref(false)
