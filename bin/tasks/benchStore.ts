@@ -8,6 +8,9 @@ import { seededRandom, quantile } from '../../core/statistics'
 import { closeDatabase, database, rows, run } from '../../server/store/database'
 import { openDatabase } from '../../server/store/nodes'
 import { migrate } from '../../server/store/migrate'
+import { causesSaid } from '../../server/store/causes'
+import { findRodsUsed } from '../../server/store/rodBook'
+import { findRodRoom } from '../../server/store/rodRoom'
 import { saveCoupon } from '../../server/store/coupons'
 import { boardOf } from '../../server/store/progress'
 import { fitHere, keepCurves } from '../../server/store/schoolCurves'
@@ -89,18 +92,81 @@ async function growDatabase(name: string, coupons: number): Promise<string> {
     const student = idOf('003', `1 + (seq - 1) DIV ${PER_STUDENT}`)
     const day = `DATE_ADD('2026-01-05', INTERVAL seq MOD ${PER_STUDENT} DAY)`
     const position = `ELT(1 + seq MOD 4, '1G', '2G', '3G', '4G')`
-    await connection.query(`INSERT INTO coupon (id, student_id, class_day, position, rod_family, verdict, score, next_run, version, document, saved_at, saved_by)
-      SELECT ${idOf('004', 'seq')}, ${student}, ${day}, ${position}, 'low hydrogen', 'move on', 90, '', 1, '${TICKET}', '2026-01-05', ${idOf('002', '1')} FROM ${range}`)
+    await connection.query(`INSERT INTO coupon (id, student_id, class_day, position, rod_family, verdict, score, next_run, told_odds, version, document, saved_at, saved_by)
+      SELECT ${idOf('004', 'seq')}, ${student}, ${day}, ${position}, 'low hydrogen', 'move on', 90, '', 0.5, 1, '${TICKET}', '2026-01-05', ${idOf('002', '1')} FROM ${range}`)
     await connection.query(`INSERT INTO evidence (student_id, coupon_id, element, class_day, work, position, rod_family, tried, sound, workable) SELECT ${student}, ${idOf('004', 'seq')}, element, ${day}, 'plate', ${position}, 'low hydrogen', 8, 6, 1
       FROM ${range} JOIN (${ELEMENTS.map(element => `SELECT '${element}' AS element`).join(' UNION ')}) AS elements`)
     await connection.query(
       `INSERT INTO flaw (student_id, coupon_id, flaw, count, length_mm) SELECT ${student}, ${idOf('004', 'seq')}, flaw, 2, 10 FROM ${range} JOIN (SELECT 'undercut' AS flaw UNION SELECT 'porosity') AS flaws`,
     )
   }
+  await growHistory(connection, coupons, idOf)
   connection.release()
-  await pool.query('ANALYZE TABLE coupon, evidence, flaw, student')
+  await pool.query('ANALYZE TABLE coupon, evidence, flaw, student, cause_said, sign_course, rod_movement, oven_reading')
   await pool.end()
   return url
+}
+
+/** Minutes between two lines of the rod book: the newest weeks hold as many in a school of long standing. */
+const LINE_EVERY_MINUTES = 50
+const CAUSES_SAID = ['arc long', 'current high', 'travel fast', 'too short in crater']
+
+/** What else has gathered: causes that were said, what came of changes, the rod room's book, readings of the oven. */
+async function growHistory(
+  on: { readonly query: (sql: string) => Promise<unknown> },
+  coupons: number,
+  idOf: (kind: string, number: string) => string,
+): Promise<void> {
+  const student = idOf('003', `1 + (seq - 1) DIV ${PER_STUDENT}`)
+  const cause = `ELT(1 + seq MOD ${CAUSES_SAID.length}, ${CAUSES_SAID.map(one => `'${one}'`).join(', ')})`
+  const ago = `UTC_TIMESTAMP() - INTERVAL (${LINE_EVERY_MINUTES} * seq) MINUTE`
+  const expected = JSON.stringify(CAUSES_SAID.map(one => ({ cause: one, expected: 1 / CAUSES_SAID.length })))
+  await on.query(`INSERT INTO cause_said (coupon_id, student_id, cause, said_at, expected)
+    SELECT ${idOf('004', 'seq')}, ${student}, ${cause}, ${ago}, '${expected}' FROM seq_1_to_${coupons}_step_10`)
+  await on.query(`INSERT INTO sign_course (coupon_id, sign, before_id, student_id, told_by, cause, done, gone)
+    SELECT ${idOf('004', 'seq')}, 'spatter', ${idOf('004', 'seq - 1')}, ${student}, ${idOf('002', '1')}, ${cause}, 1, 1
+    FROM seq_2_to_${coupons}_step_3`)
+  await on.query(`INSERT INTO rod_lot (id, classification, diameter_mm, makers_lot, resistant, received_on, rods_in_box,
+      box_price_cents, place, saved_by, saved_at, rods)
+    VALUES (${idOf('005', '1')}, 'E7018', 3.175, 'B 1', 0, '2026-01-01', 100, 4000, 'oven', 'Bench', '2026-01-01', 500)`)
+  await on.query(`INSERT INTO rod_movement (id, lot_id, kind, rods, student_id, why, noted_by, noted_at)
+    SELECT ${idOf('006', 'seq')}, ${idOf('005', '1')}, 'issued', -2, ${student}, '', 'Bench', ${ago} FROM seq_1_to_${coupons}`)
+  // All but today's came back without a rod.
+  await on.query(`INSERT INTO rod_movement (id, lot_id, kind, rods, handful_id, student_id, why, noted_by, noted_at)
+    SELECT ${idOf('008', 'seq')}, ${idOf('005', '1')}, 'returned', 0, ${idOf('006', 'seq')}, ${student}, '', 'Bench', ${ago}
+    FROM seq_20_to_${coupons}`)
+  await on.query(`INSERT INTO oven_reading (id, oven, celsius, door_open, read_by, read_at)
+    SELECT ${idOf('007', 'seq')}, 'oven', 120, 0, 'Bench', ${ago} FROM seq_1_to_${coupons}`)
+  await on.query(
+    `INSERT INTO cause_tally (student_id, cause, said, expected) SELECT '', cause, COUNT(*), COUNT(*) FROM cause_said GROUP BY cause`,
+  )
+}
+
+/** What the Bench asks first, and what the rod room does: neither is to take longer in a school of long standing. */
+const FIRST_ASKED: Readonly<Record<string, () => Promise<unknown>>> = {
+  'causes': causesSaid,
+  'rod room': () => findRodRoom(null, new Date()),
+  'rods used': () => findRodsUsed(null),
+}
+
+async function benchFirstAsked(urls: readonly string[], sizes: readonly number[]): Promise<void> {
+  for (const [name, ask] of Object.entries(FIRST_ASKED)) {
+    const taken: number[][] = [[], []]
+    for (let round = 0; round < 6; round++)
+      for (const which of [0, 1] as const) {
+        process.env.FUSILIS_DB_URL = urls[which]
+        for (let n = 0; n < 12; n++) {
+          const took = await timed(ask)
+          if (round > 0 && n >= 4) taken[which]!.push(took)
+        }
+        await closeDatabase()
+      }
+    const [small, big] = taken.map(list => quantile(list, 0.5)) as [number, number]
+    console.log(
+      `${name} at ${sizes[1]!.toLocaleString('en')} coupons: ${times(big / small)} that at ` +
+        `${sizes[0]!.toLocaleString('en')} (${ms(big)} to ${ms(small)}; aim 1.3)`,
+    )
+  }
 }
 
 /** Records of students all over the school, in the small database and the large one, turn about. */
@@ -121,6 +187,7 @@ async function benchRecord(large: number): Promise<void> {
       await closeDatabase()
     }
   }
+  await benchFirstAsked(urls, sizes)
   await benchBoard(urls[1]!, Math.floor(sizes[1] / PER_STUDENT / A_SECTION))
   process.env.FUSILIS_DB_URL = home
   for (const [name, share] of [

@@ -56,6 +56,7 @@ export const CAUTIONS: readonly Caution[] = [
   },
   { topic: 'overhead', text: 'A coupon on two small tacks can fall: check the hold before you go under it.' },
   { topic: 'vertical', text: 'Stand aside of the fall of sparks and slag.' },
+  { topic: 'low hydrogen', text: 'Rods come hot from the oven: gloves on, and nothing that burns beside the quiver.' },
   { topic: 'stubs', text: 'Hot stubs are a fire: into a metal bin, never the waste.' },
   {
     topic: 'quench',
