@@ -25,8 +25,9 @@ export function createDelivery({ shelf, ask, changed, saved, now }: DeliveryPart
   const unkept = new Set<string>()
   /** What is on its way to the shelf: not there yet, and not gone. */
   const beingKept = new Set<string>()
-  /** When what was cleared last had been made: an older look at the shelf does not bring it back. */
-  const cleared = new Map<string, string>()
+  /** How often the shelf was looked at, and during or after which look this page last kept or cleared each thing. */
+  let looks = 0
+  const touchedIn = new Map<string, number>()
   const underway = new Map<string, Promise<unknown>>()
   let owner = ''
   let turns = 0
@@ -38,6 +39,7 @@ export function createDelivery({ shelf, ask, changed, saved, now }: DeliveryPart
   async function keep(intent: Intent): Promise<void> {
     const key = keyOf(intent)
     waiting.set(key, intent)
+    touchedIn.set(key, looks)
     beingKept.add(key)
     try {
       await shelf.keep(intent)
@@ -51,29 +53,30 @@ export function createDelivery({ shelf, ask, changed, saved, now }: DeliveryPart
   }
 
   async function forget(key: string): Promise<void> {
-    const intent = waiting.get(key)
-    if (intent) cleared.set(key, intent.madeAt)
     waiting.delete(key)
+    touchedIn.set(key, looks)
     unkept.delete(key)
     tell()
     await shelf.drop(key).catch(() => {})
   }
 
-  /** Takes up what this account left waiting, and what its other pages have kept meanwhile. */
+  /**
+   * Takes up what this account left waiting, and what its other pages have kept meanwhile. Each change is on the shelf
+   * before it is sent: what lies there is the last one, and what does not was sent by another page. No clock says
+   * which came first, as a tablet's is set back now and then; what this page has touched since it began to look is as
+   * this page has it.
+   */
   async function takeUp(account: string): Promise<void> {
     owner = account
-    const looked = now().toISOString()
+    const look = ++looks
     const kept = await shelf.all().catch(() => null)
     if (kept === null) return tell()
+    const isOurs = (key: string) => (touchedIn.get(key) ?? 0) >= look || unkept.has(key) || beingKept.has(key)
     const there = new Set(kept.map(keyOf))
-    // What another page has sent meanwhile is gone from the shelf. What was made since it was looked at is not.
-    const isGone = (key: string, { madeAt }: Intent) =>
-      madeAt < looked && !there.has(key) && !unkept.has(key) && !underway.has(key) && !beingKept.has(key)
-    for (const [key, one] of [...waiting]) if (isGone(key, one)) waiting.delete(key)
+    for (const key of [...waiting.keys()])
+      if (!there.has(key) && !underway.has(key) && !isOurs(key)) waiting.delete(key)
     for (const one of kept) {
-      const key = keyOf(one)
-      const held = waiting.get(key)?.madeAt ?? cleared.get(key) ?? ''
-      if (held < one.madeAt) waiting.set(key, one)
+      if (!isOurs(keyOf(one))) waiting.set(keyOf(one), one)
       turns = Math.max(turns, one.turn)
     }
     tell()
@@ -105,7 +108,7 @@ export function createDelivery({ shelf, ask, changed, saved, now }: DeliveryPart
       answer = await ask(takesAway ? 'DELETE' : 'PUT', `${path}/${intent.id}`, intent)
       saved(intent, answer)
       const after = waiting.get(key)
-      if (after && after.turn !== intent.turn) await keep(rebased(after, answer))
+      if (after && !isSameChange(after, intent)) await keep(rebased(after, answer))
       else await forget(key)
     }
     return answer
@@ -173,6 +176,9 @@ export function createDelivery({ shelf, ask, changed, saved, now }: DeliveryPart
 
   return { takeUp, send, sendAgain, retry, find, forget: (one: Pick<Intent, 'kind' | 'id'>) => forget(keyOf(one)) }
 }
+
+/** Two pages may count to the same turn. */
+const isSameChange = (one: Intent, other: Intent) => one.turn === other.turn && one.madeAt === other.madeAt
 
 /** A later change of what was just saved stands on the version that it became. */
 function rebased(intent: Intent, answer: unknown): Intent {
