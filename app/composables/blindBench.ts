@@ -30,7 +30,7 @@ export function useBlindBench({ couponId, reader, stage, coupon }: Blind) {
     },
   })
   made.putDown(coupon)
-  void draft.found().then(kept => {
+  void draft.found().then(([kept]) => {
     if (kept && !made.touched.value) made.putDown(kept)
   })
   return { bench: reactive(made), keptAt: draft.keptAt, drop: draft.drop }

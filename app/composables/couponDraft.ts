@@ -18,8 +18,8 @@ export function useCouponDraft<Draft>(drawer: ReturnType<typeof sealedDrawer<Dra
 
   const drop = (): void => drawer.drop(key)
 
-  /** What the browser keeps there; null when there is nothing that can be read. */
-  const found = (): Promise<Draft | null> => drawer.found(key, owner)
+  /** What the browser keeps there and can be opened: one as a rule, none, or one more that was kept beside it. */
+  const found = (): Promise<Draft[]> => drawer.found(key, owner)
 
   /** Keeps under another key from now on, sealed for its owner. True when it was another. */
   function keepAt(where: string, whose: string): boolean {

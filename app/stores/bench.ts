@@ -84,8 +84,8 @@ export const useBench = defineStore('bench', () => {
     // What lies here already is the draft itself: the page was only left for another room.
     if (open.value && !moved) return
     open.value = null
-    const kept = await draft.found()
-    if (kept) layDraft(kept)
+    // Where two were kept, the older one is parked.
+    for (const kept of await draft.found()) layDraft(kept)
   }
 
   /** Puts the coupon aside where it is, when anything was marked on it. */

@@ -54,16 +54,19 @@ export const useOutbox = defineStore('outbox', () => {
 
   let account = ''
   let started: Promise<void> = Promise.resolve()
+  /** Whether the key was out of reach when this account began: then it is asked for again. */
+  let keyMissing = false
   const again = async () => {
     if (!account) return
-    await takeUp(account)
+    if (keyMissing) await openFor(account)
+    else await takeUp(account)
     await retry()
   }
 
   /** Takes up what an account left, with the key that opens it; a tablet's class has nothing to hide from itself. */
   async function openFor(owner: string): Promise<void> {
-    if (isAccount(owner))
-      await outboxSeal.begin(owner, async () => (await request<{ key: string }>('GET', '/api/session/seal-key')).key)
+    const ask = async () => (await request<{ key: string }>('GET', '/api/session/seal-key')).key
+    keyMissing = isAccount(owner) && !(await outboxSeal.begin(owner, ask))
     await takeUp(owner)
   }
 

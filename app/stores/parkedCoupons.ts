@@ -51,7 +51,7 @@ export const useParkedCoupons = defineStore('parkedCoupons', () => {
   async function open(accountId: string): Promise<void> {
     if (owner === accountId) return
     owner = accountId
-    all.value = (await drawer.found(keyOf(owner), owner)) ?? []
+    all.value = (await drawer.found(keyOf(owner), owner)).flat()
   }
 
   async function keep(parked: readonly ParkedCoupon[]): Promise<void> {

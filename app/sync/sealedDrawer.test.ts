@@ -44,12 +44,12 @@ describe('a drawer of a shared browser', () => {
   it('holds nothing that the next person can read, and opens to its owner', async () => {
     await sealedDrawer<Draft>(await signedIn('maren')).keep('draft', 'maren', draft)
     expect([...shelf.values()].join()).not.toContain('Wenna')
-    expect(await sealedDrawer<Draft>(await signedIn('tobias')).found('draft', 'maren')).toBeNull()
-    expect(await sealedDrawer<Draft>(await signedIn('maren')).found('draft', 'maren')).toEqual(draft)
+    expect(await sealedDrawer<Draft>(await signedIn('tobias')).found('draft', 'maren')).toEqual([])
+    expect(await sealedDrawer<Draft>(await signedIn('maren')).found('draft', 'maren')).toEqual([draft])
   })
   it('keeps in the clear where nothing can be sealed, and reads what was kept so before', async () => {
     await sealedDrawer<Draft>(createSeal(undefined, keyShelf())).keep('draft', '', draft)
-    expect(await sealedDrawer<Draft>(await signedIn('maren')).found('draft', 'maren')).toEqual(draft)
+    expect(await sealedDrawer<Draft>(await signedIn('maren')).found('draft', 'maren')).toEqual([draft])
   })
   it('keeps the later of two values, and nothing that was dropped while it was being sealed', async () => {
     const held: (() => void)[] = []
@@ -64,19 +64,40 @@ describe('a drawer of a shared browser', () => {
     held[1]!()
     held[0]!()
     await Promise.all([first, later])
-    expect(await drawer.found('draft', '')).toEqual({ student: 'later' })
+    expect(await drawer.found('draft', '')).toEqual([{ student: 'later' }])
     const dropped = drawer.keep('draft', '', draft)
     drawer.drop('draft')
     held[2]!()
     await dropped
     expect(shelf.size).toBe(0)
   })
+  it('writes nothing over what it cannot open: the newer one lies beside it, and both are found', async () => {
+    await sealedDrawer<Draft>(await signedIn('maren')).keep('draft', 'maren', draft)
+    // The server did not give the key this time.
+    const keyless = sealedDrawer<Draft>(createSeal(crypto.subtle, keyShelf()))
+    expect(await keyless.found('draft', 'maren')).toEqual([])
+    expect(await keyless.keep('draft', 'maren', { student: 'begun' })).toBe(true)
+    expect(await keyless.keep('draft', 'maren', { student: 'later' })).toBe(true)
+    const again = sealedDrawer<Draft>(await signedIn('maren'))
+    expect(await again.found('draft', 'maren')).toEqual([draft, { student: 'later' }])
+    // Once both are in hand they are one again.
+    await again.keep('draft', 'maren', { student: 'both' })
+    expect(await sealedDrawer<Draft>(await signedIn('maren')).found('draft', 'maren')).toEqual([{ student: 'both' }])
+    expect(shelf.size).toBe(1)
+  })
+  it('leaves what it cannot open where it is, also when the bench is cleared', async () => {
+    await sealedDrawer<Draft>(await signedIn('maren')).keep('draft', 'maren', draft)
+    const keyless = sealedDrawer<Draft>(createSeal(crypto.subtle, keyShelf()))
+    await keyless.found('draft', 'maren')
+    keyless.drop('draft')
+    expect(await sealedDrawer<Draft>(await signedIn('maren')).found('draft', 'maren')).toEqual([draft])
+  })
   it('says when the browser has no room, and throws away what cannot be read', async () => {
     const drawer = sealedDrawer<Draft>(await signedIn('maren'))
     full = true
     expect(await drawer.keep('draft', 'maren', draft)).toBe(false)
     shelf.set('draft', '{"n": ')
-    expect(await drawer.found('draft', 'maren')).toBeNull()
+    expect(await drawer.found('draft', 'maren')).toEqual([])
     expect(shelf.has('draft')).toBe(false)
   })
 })
