@@ -1,4 +1,4 @@
-import { isFlaw, isGauge, isPlate, type CouponDocument, type Verdict } from '../coupon'
+import { isFlaw, isGauge, isPlate, type CouponDocument, type GaugeMark, type Verdict } from '../coupon'
 import type { HouseRules } from '../house'
 import { formatLength, over, under, SAME_SHARE } from '../units'
 import { elementOf, type ElementId } from './elements'
@@ -99,9 +99,9 @@ function unsafe(measures: Measures): Reason[] {
 
 /** What is not fused is run again, however little of it: no code book accepts it. */
 function notFused({ marks }: CouponDocument, { unit }: HouseRules): Reason[] {
-  const open = marks.filter(mark => isFlaw(mark) && mark.flaw === 'incomplete fusion' && mark.severity > 1)
+  const open = marks.filter(isFlaw).filter(mark => mark.flaw === 'incomplete fusion' && mark.severity > 1)
   if (open.length === 0) return []
-  const lengthMm = open.filter(isFlaw).reduce((sum, { atMm, toMm }) => sum + toMm - atMm, 0)
+  const lengthMm = open.reduce((sum, { atMm, toMm }) => sum + toMm - atMm, 0)
   return [
     again(
       3,
@@ -124,23 +124,20 @@ function strikes({ strayStrikes }: Measures, document: CouponDocument, rules: Ho
   ]
 }
 
+function padHeights(off: readonly GaugeMark[], document: CouponDocument, rules: HouseRules): Reason[] {
+  const [beads, laid] = [new Set(off.map(mark => mark.beadId)).size, laidBeads(document).length]
+  if (beads <= laid / 4) return []
+  const wanted = sayLimit(sizeLimit(document, off[0]!, rules)!, rules.unit)
+  const ids = off.map(mark => mark.id)
+  return [
+    again(elementOf('size').weight * (beads / laid), `${beads} of ${laid} beads off in height, wants ${wanted}`, ids),
+  ]
+}
+
 /** Readings outside what they may be: each on a joint; on a pad, where too many beads are of another height. */
 function sizes(document: CouponDocument, rules: HouseRules): Reason[] {
   const off = document.marks.filter(isGauge).filter(mark => offSize(document, mark, rules))
-  if (isPlate(document.piece)) {
-    const [beads, laid] = [new Set(off.map(mark => mark.beadId)).size, laidBeads(document).length]
-    const wanted = () => sayLimit(sizeLimit(document, off[0]!, rules)!, rules.unit)
-    const text = () => `${beads} of ${laid} beads off in height, wants ${wanted()}`
-    return beads > laid / 4
-      ? [
-          again(
-            elementOf('size').weight * (beads / laid),
-            text(),
-            off.map(mark => mark.id),
-          ),
-        ]
-      : []
-  }
+  if (isPlate(document.piece)) return padHeights(off, document, rules)
   return off.map(mark => {
     const name = `${mark.of[0]!.toUpperCase()}${mark.of.slice(1)}`
     return again(

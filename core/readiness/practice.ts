@@ -88,6 +88,17 @@ export type PracticeByElement = Readonly<Partial<Record<ElementId, number>>>
  * @example practiceIn(restartStrip).restart // 3
  */
 export function practiceIn(rung: RungToRun): PracticeByElement {
+  const known = LAID_OUT.get(rung)
+  if (known) return known
+  const practice = layOut(rung)
+  LAID_OUT.set(rung, practice)
+  return practice
+}
+
+/** A rung is laid out once: a class asks for all of them, for each of its students. */
+const LAID_OUT = new WeakMap<RungToRun, PracticeByElement>()
+
+function layOut(rung: RungToRun): PracticeByElement {
   const { marks, beads } = nextCoupon(
     { id: '', hand: 'right', booth: null, last: null },
     { classDay: '2026-01-01', version: 1, rules: DEFAULT_HOUSE_RULES },

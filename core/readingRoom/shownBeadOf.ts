@@ -1,4 +1,4 @@
-import { shownBead, type RightBead, type ShownBead } from '../simulate'
+import { shownBead, type RightBead, type ShownBead, type Technique } from '../simulate'
 import { seededRandom } from '../statistics'
 import { positionOfCard, seedOf, techniquesOfCard, type Showing } from './beadCards'
 import { tellsOf } from './tells'
@@ -12,9 +12,13 @@ import { tellsOf } from './tells'
 export function shownBeadOf(showing: Showing, right: Omit<RightBead, 'level'>): ShownBead {
   const { card, known } = showing
   const level = positionOfCard(card) === '1G'
-  const beads = techniquesOfCard(card, known).map(technique =>
-    shownBead(technique, { ...right, level }, seededRandom(seedOf(showing))),
-  )
+  const beadOf = (technique: Technique) => shownBead(technique, { ...right, level }, seededRandom(seedOf(showing)))
   const tells = (bead: ShownBead) => (['in', 'mm'] as const).every(unit => tellsOf(card, bead, right, unit).length > 0)
-  return card === 'right' ? beads[0]! : (beads.find(tells) ?? beads.at(-1)!)
+  const techniques = techniquesOfCard(card, known)
+  const plainest = techniques.at(-1)!
+  for (const technique of techniques) {
+    const bead = beadOf(technique)
+    if (card === 'right' || technique === plainest || tells(bead)) return bead
+  }
+  return beadOf(plainest)
 }

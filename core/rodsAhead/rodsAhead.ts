@@ -167,14 +167,15 @@ function drawnBeside(
   lately: Lately,
 ): (kind: string) => number {
   const kinds = new Map(lots.map(lot => [lot.id, kindOf(lot)]))
-  const drawn = (wanted: string) =>
-    late
-      .filter(({ lotId, kind }) => kinds.get(lotId) === wanted && (kind === 'issued' || kind === 'returned'))
-      .reduce((sum, { rods }) => sum - rods, 0)
+  const drawn = new Map<string, number>()
+  for (const { lotId, kind, rods } of late) {
+    const name = kinds.get(lotId)
+    if (name && (kind === 'issued' || kind === 'returned')) drawn.set(name, (drawn.get(name) ?? 0) - rods)
+  }
   const read = new Map<string, number>()
   for (const { run, shares } of taken)
     if (lately.has(run)) for (const { kind, rods } of shares) read.set(kind, (read.get(kind) ?? 0) + rods)
-  return kind => Math.max(1, (drawn(kind) + OWN_WORD) / ((read.get(kind) ?? 0) + OWN_WORD))
+  return kind => Math.max(1, ((drawn.get(kind) ?? 0) + OWN_WORD) / ((read.get(kind) ?? 0) + OWN_WORD))
 }
 
 /** Of how many coupons it is noted what was drawn, 0 to 1: only that leaves the store by its book; stubs do not. */

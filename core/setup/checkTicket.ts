@@ -1,5 +1,13 @@
 import type { HouseRules } from '../house'
-import { electrodeOf, isTooLarge, positionOf, type PositionId, type Polarity, type Travel } from '../trade'
+import {
+  electrodeOf,
+  isTooLarge,
+  LARGEST_OUT_OF_POSITION_MM,
+  positionOf,
+  type PositionId,
+  type Polarity,
+  type Travel,
+} from '../trade'
 import { formatLength, under } from '../units'
 import { currentWindow } from './currentWindow'
 import { onPanel, sayWindow } from './panelOffset'
@@ -77,7 +85,7 @@ function polarityRemarks({ classification, polarity }: Settings, { ways }: House
 
 function positionRemarks(
   { classification, diameterMm, position, travel }: Settings,
-  { ways }: HouseRules,
+  { ways, unit }: HouseRules,
 ): TicketRemark[] {
   const remarks: TicketRemark[] = []
   const { name, travel: directions } = positionOf(position)
@@ -88,7 +96,7 @@ function positionRemarks(
       remark(
         'position',
         'rod unfit for position',
-        `${classification} of this size is not made for ${name}: 5/32 at most`,
+        `${classification} over ${formatLength(LARGEST_OUT_OF_POSITION_MM, unit)} is not made for ${name}`,
       ),
     )
   if (!directions.includes(travel))

@@ -27,7 +27,8 @@ export interface PracticeCurrent {
 }
 
 interface Row extends PracticeCurrent {
-  readonly rod: string
+  /** Class and size; several where they run alike. */
+  readonly rod: string | readonly string[]
   readonly position?: PadPosition
   readonly positions?: readonly PadPosition[]
   readonly joints?: readonly Joint[]
@@ -60,20 +61,17 @@ const ROWS: readonly Row[] = [
   { rod: 'E7018 1/8', position: '3G', startA: 110, lowA: 100, highA: 115, where: 'vertical up' },
   { rod: 'E7018 1/8', position: '4G', startA: 125, lowA: 110, highA: 140, where: 'overhead' },
   { rod: 'E7018 5/32', position: '3G', startA: 130, lowA: 125, highA: 140, where: 'vertical up' },
-  { rod: 'E6010 1/8', joints: ['V, open root'], passes: ['root'], startA: 80, lowA: 75, highA: 85, where: 'open root' },
   {
-    rod: 'E6010 1/8',
+    rod: ['E6010 1/8', 'E6011 1/8'],
     joints: ['V, open root'],
-    passes: ['hot'],
-    startA: 90,
-    lowA: 80,
-    highA: 95,
-    where: 'hot pass, 5 to 10 A over the root',
+    passes: ['root'],
+    startA: 80,
+    lowA: 75,
+    highA: 85,
+    where: 'open root',
   },
-  // A cellulosic rod of the same core that runs on AC too burns as hot in a root.
-  { rod: 'E6011 1/8', joints: ['V, open root'], passes: ['root'], startA: 80, lowA: 75, highA: 85, where: 'open root' },
   {
-    rod: 'E6011 1/8',
+    rod: ['E6010 1/8', 'E6011 1/8'],
     joints: ['V, open root'],
     passes: ['hot'],
     startA: 90,
@@ -213,7 +211,7 @@ const closeness = (row: Row) =>
 
 function fits(row: Row, wanted: CurrentCase): boolean {
   return (
-    row.rod === `${burnsAs(wanted.classification)} ${rodSizeOf(wanted.diameterMm).soldFor}` &&
+    [row.rod].flat().includes(`${burnsAs(wanted.classification)} ${rodSizeOf(wanted.diameterMm).soldFor}`) &&
     (row.position === undefined || row.position === wanted.position) &&
     (row.positions === undefined || row.positions.includes(wanted.position)) &&
     (row.joints === undefined || row.joints.includes(wanted.joint)) &&

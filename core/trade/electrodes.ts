@@ -202,7 +202,7 @@ export function electrodeOf(classification: string): Electrode {
 }
 
 /** Rods with iron powder or a low-hydrogen covering hold a puddle out of position up to this core. AWS A5.1, memory. */
-const LARGEST_OUT_OF_POSITION_MM = inches(5 / 32)
+export const LARGEST_OUT_OF_POSITION_MM = inches(5 / 32)
 const POOLS_RUN: ReadonlySet<string> = new Set(['E7014', 'E7016', 'E7018'])
 
 /**
