@@ -51,6 +51,7 @@ export const ticketSchema = object({
       `\${path} is no rod size that is kept; choose from ${ROD_SIZES.map(size => size.label).join(', ')}`,
       value => ROD_SIZES.some(size => Math.abs(size.diameterMm - (value ?? 0)) < 0.01),
     ),
+  make: label(40).optional(),
   rods: oneOf(['new', 'stubs'] as const, 'a kind of rod'),
   currentA: amperes(),
   panelOffsetA: number()
@@ -60,6 +61,7 @@ export const ticketSchema = object({
     .min(-MOST_OFFSET_A, `\${path} is at least -${MOST_OFFSET_A} A`)
     .max(MOST_OFFSET_A, `\${path} is at most ${MOST_OFFSET_A} A`),
   polarity: oneOf(['DCEP', 'DCEN', 'AC'] as const, 'a polarity'),
+  arcForcePercent: number().strict().optional().min(0, '${path} is 0 % or more').max(100, '${path} is at most 100 %'),
   hand: oneOf(['right', 'left'] as const, 'a hand'),
   travel: oneOf(['left to right', 'right to left', 'up', 'down'] as const, 'a direction'),
   booth: boothNumber().nullable().defined(),

@@ -49,6 +49,7 @@ const windowSchema = across(
         ELECTRODES.map(row => row.classification),
         'Choose a rod that is kept',
       ),
+    make: label(40).optional(),
     diameterMm: number()
       .strict()
       .required()
@@ -74,9 +75,11 @@ const windowSchema = across(
 )
 
 const windowsSchema = across(array(windowSchema.required()).strict().required('windows are missing'), rows => {
-  const keys = rows.map(row => `${row.classification} ${row.diameterMm} ${row.position}`)
+  const keys = rows.map(
+    row => `${row.classification} ${row.make?.toLowerCase() ?? ''} ${row.diameterMm} ${row.position}`,
+  )
   return new Set(keys).size < keys.length
-    ? { path: '', message: 'Two windows are for the same rod, size and position' }
+    ? { path: '', message: 'Two windows are for the same rod, make, size and position' }
     : null
 })
 

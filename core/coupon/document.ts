@@ -17,12 +17,16 @@ export interface Ticket {
   readonly position: PositionId
   readonly classification: string
   readonly diameterMm: number
+  /** As printed on the box: makes of one class differ by 5 to 15 A. Absent where it was not said. */
+  readonly make?: string
   readonly rods: 'new' | 'stubs'
   /** As the panel showed it. */
   readonly currentA: number
   /** What the arc has more than that machine's panel says, A; absent where no clamp meter was held to it. */
   readonly panelOffsetA?: number
   readonly polarity: Polarity
+  /** Percent of the machine's scale; absent where it was not looked at. */
+  readonly arcForcePercent?: number
   readonly hand: Hand
   readonly travel: Travel
   readonly booth: number | null

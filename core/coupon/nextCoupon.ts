@@ -92,7 +92,16 @@ const withOffset = (ticket: Ticket, panelOffsetA: number): Ticket =>
 const atMachine = (ticket: Ticket, panelOffsetA: number): Ticket =>
   withOffset({ ...ticket, currentA: ticket.currentA - panelOffsetA }, panelOffsetA)
 
-/** The last slip once more. How long its rods had been out was that day's, and the machine may be another. */
-function ticketAgain({ hoursOut: _, lot: __, panelOffsetA: ___, ...ticket }: Ticket, booth: number | null): Ticket {
-  return { ...ticket, booth: booth ?? ticket.booth }
+/**
+ * The last slip once more. How long its rods had been out was that day's, and the machine may be another: then its arc
+ * force is not known.
+ */
+function ticketAgain({ hoursOut: _, lot: __, panelOffsetA: ___, ...last }: Ticket, booth: number | null): Ticket {
+  const { arcForcePercent, ...ticket } = last
+  const sameMachine = booth === null || booth === ticket.booth
+  return {
+    ...ticket,
+    booth: booth ?? ticket.booth,
+    ...(sameMachine && arcForcePercent !== undefined && { arcForcePercent }),
+  }
 }

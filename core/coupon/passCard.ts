@@ -1,7 +1,7 @@
 import { electrodeOf, GTAW_ROOT, runAs, type Polarity } from '../trade'
 import type { HouseRules } from '../house'
 import { onPanel, sayWindow, startCurrent, type Joint, type CardPass, type SetUpCase } from '../setup'
-import type { Bead, CouponDocument } from './document'
+import type { Bead, CouponDocument, Ticket } from './document'
 import type { Pass } from './pass'
 import { hasGroove, showsRoot, thicknessOf, type Piece } from './piece'
 
@@ -28,10 +28,15 @@ function cardPass(piece: Piece, { role, layer }: Pick<Pass, 'role' | 'layer'>): 
   return role === 'single' ? 'fill' : role
 }
 
+/** The make that was said is of the ticket's own rod. */
+const makeOf = ({ make, classification, diameterMm }: Ticket, run: Pick<Ticket, 'classification' | 'diameterMm'>) =>
+  make && run.classification === classification && run.diameterMm === diameterMm ? { make } : {}
+
 /** What the settings card is asked for a pass of a coupon. */
 export function cardCase({ piece, ticket }: Pick<CouponDocument, 'piece' | 'ticket'>, pass: Pass): SetUpCase {
   const { classification, diameterMm, travel, polarity } = pass
   return {
+    ...makeOf(ticket, pass),
     classification,
     diameterMm,
     travel,
@@ -53,7 +58,7 @@ export function cardCases(document: Pick<CouponDocument, 'piece' | 'ticket' | 'p
   const { piece, ticket, passes } = document
   if (!passes) {
     const { classification, diameterMm, travel, polarity, rods } = ticket
-    const rod = { classification, diameterMm, travel, polarity, rods }
+    const rod = { ...makeOf(ticket, ticket), classification, diameterMm, travel, polarity, rods }
     return [{ ...rod, position: runAs(ticket.position), joint: 'pad', pass: 'bead', thicknessMm: thicknessOf(piece) }]
   }
   const cases = passes.filter(pass => pass.process === 'SMAW').map(pass => cardCase({ piece, ticket }, pass))

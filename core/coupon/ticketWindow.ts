@@ -9,7 +9,7 @@ import type { Ticket } from './document'
  * @example ticketWindow({ ...e7018Flat, panelOffsetA: 6 }, 9.5, rules) // { lowA: 104, highA: 144, source }
  */
 export const ticketWindow = (
-  ticket: Pick<Ticket, 'classification' | 'diameterMm' | 'position' | 'travel' | 'polarity' | 'panelOffsetA'>,
+  ticket: Pick<Ticket, 'classification' | 'diameterMm' | 'make' | 'position' | 'travel' | 'polarity' | 'panelOffsetA'>,
   thicknessMm: number,
   rules: HouseRules,
 ): CurrentWindow =>

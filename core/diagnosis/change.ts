@@ -11,7 +11,7 @@ import {
   type Pass,
 } from '../coupon'
 import type { Between, HouseRules } from '../house'
-import { edgesOff, rodAngles, type RodAngles } from '../setup'
+import { arcForceWindow, edgesOff, rodAngles, type RodAngles } from '../setup'
 import { isFixedPipe, runAs } from '../trade'
 import { formatLength } from '../units'
 import type { Cause } from './causes'
@@ -40,11 +40,17 @@ export function changeFor(wanted: ChangeWanted, rules: HouseRules): string {
   const place = placeOf(document, marks)
   if (cause.id === 'current high' || cause.id === 'current low') return currentChange(wanted, rules)
   const said = words(cause, document, place, rules)
-  return place.says === null || NAMES_ITS_PLACE.has(cause.id) ? said : `${capital(place.says)}: ${lower(said)}`
+  return place.says === null || SAID_WITHOUT_PLACE.has(cause.id) ? said : `${capital(place.says)}: ${lower(said)}`
 }
 
-/** Their words say where already. */
-const NAMES_ITS_PLACE: ReadonlySet<Cause['id']> = new Set(['first bead slow', 'hurried last'])
+/** Their words say where already, or they are of the machine, wherever it shows. */
+const SAID_WITHOUT_PLACE: ReadonlySet<Cause['id']> = new Set([
+  'first bead slow',
+  'hurried last',
+  'arc force',
+  'polarity',
+  'clamp',
+])
 
 const capital = (text: string) => text[0]!.toUpperCase() + text.slice(1)
 const lower = (text: string) => text[0]!.toLowerCase() + text.slice(1)
@@ -69,6 +75,8 @@ function words(cause: Cause, document: CouponDocument, { pass, clock }: MarkedPl
       return tipUp(document, rules)
     case 'work angle high':
       return tipDown(document, rules)
+    case 'arc force':
+      return arcForceChange(document, rules) ?? cause.change
     case 'rod unfit':
       return runsDownUnfit(document) ? 'Run it uphill: this rod is not made to be run down' : cause.change
     case 'edge melts':
@@ -101,6 +109,14 @@ function words(cause: Cause, document: CouponDocument, { pass, clock }: MarkedPl
     default:
       return cause.change
   }
+}
+
+/** Back to where arc force is run, from outside it; null where it lies there, or was not looked at. */
+function arcForceChange({ ticket }: CouponDocument, rules: HouseRules): string | null {
+  const { classification, position, arcForcePercent: now } = ticket
+  const { low, high } = arcForceWindow({ classification, position: runAs(position) }, rules)
+  if (now === undefined || (now >= low && now <= high)) return null
+  return now < low ? `Arc force up to ${low} %: it stood at ${now}` : `Arc force down to ${high} %: it stood at ${now}`
 }
 
 /** The gap was gauged right, and the land heavy: it is the land that kept the root from coming through. */

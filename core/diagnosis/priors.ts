@@ -133,6 +133,10 @@ function rodsThatShow(document: CouponDocument, marks: readonly Mark[]): string[
   return run.length > 0 ? run.map(pass => pass.classification) : [ticket.classification]
 }
 
+/** Arc force that was looked at, outside where it is run and inside it. Common practice. */
+const ARC_FORCE_OFF = 20
+const ARC_FORCE_SET = 0.2
+
 function rodSays(document: CouponDocument, marks: readonly Mark[], rules: HouseRules, by: By): void {
   const { ticket, piece, passes = [] } = document
   const found = new Set(checkTicket(ticket, thicknessOf(piece), rules).map(remark => remark.finding))
@@ -143,6 +147,8 @@ function rodSays(document: CouponDocument, marks: readonly Mark[], rules: HouseR
   by((passes.length > 0 ? wrong : found.has('wrong polarity')) ? CERTAIN : 0.2, 'polarity')
   by(found.has('rod unfit for position') || runsDownUnfit(document) ? CERTAIN : 0.2, 'rod unfit')
   if (found.has('rod exposed')) by(8, 'damp rod')
+  if (ticket.arcForcePercent !== undefined)
+    by(found.has('arc force high') || found.has('arc force low') ? ARC_FORCE_OFF : ARC_FORCE_SET, 'arc force')
   if (found.has('plate thin')) by(2.5, 'plate hot', 'current high')
   const families = rodsThatShow(document, marks).map(familyOf)
   by(families.includes('cellulosic') ? 4 : RULED_OUT, 'whip')

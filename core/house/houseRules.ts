@@ -8,9 +8,14 @@ export interface Between {
   readonly high: number
 }
 
-/** A current window that a school runs in place of the published one, A. */
+/**
+ * A current window that a school runs in place of the published one, A: of one make of rod, or of all that have none of
+ * their own.
+ */
 export interface WindowOverride {
   readonly classification: string
+  /** As printed on the box; absent for any make. */
+  readonly make?: string
   readonly diameterMm: number
   readonly position: '1G' | '2G' | '3G' | '4G'
   readonly lowA: number
@@ -58,6 +63,10 @@ export interface HouseRules {
   readonly arcCores: number
   /** Arc force, as a percentage of the machine's scale. */
   readonly arcForcePercent: Between
+  /** The same where the arc is held very tight, above all overhead. */
+  readonly arcForceTightPercent: Between
+  /** What the house's machines can be set to, as they mark it. */
+  readonly arcForceScale: Between
   /** Travel angles from square: drag flat, horizontal and on fillets, push vertical up, drag overhead. */
   readonly dragFlatDegrees: Between
   readonly dragFilletDegrees: Between
@@ -117,6 +126,8 @@ export const DEFAULT_HOUSE_RULES: HouseRules = {
   stubMm: inches(2),
   arcCores: 1,
   arcForcePercent: { low: 40, high: 60 },
+  arcForceTightPercent: { low: 70, high: 100 },
+  arcForceScale: { low: 0, high: 100 },
   dragFlatDegrees: { low: 10, high: 15 },
   dragFilletDegrees: { low: 10, high: 15 },
   pushVerticalDegrees: { low: 5, high: 10 },

@@ -4,11 +4,13 @@ import {
   isTooLarge,
   LARGEST_OUT_OF_POSITION_MM,
   positionOf,
+  runAs,
   type PositionId,
   type Polarity,
   type Travel,
 } from '../trade'
 import { formatLength, under } from '../units'
+import { arcForceWindow } from './arcForce'
 import { currentWindow } from './currentWindow'
 import { onPanel, sayWindow } from './panelOffset'
 import { leastPlate } from './plateFit'
@@ -23,6 +25,10 @@ export interface Settings {
   readonly currentA: number
   /** What the arc has more than the panel says, A; absent where no clamp meter was held to it. */
   readonly panelOffsetA?: number
+  /** As the box says; absent where it was not said. */
+  readonly make?: string
+  /** Percent of the machine's scale; absent where it was not looked at. */
+  readonly arcForcePercent?: number
   readonly rods: 'new' | 'stubs'
   /** Hours a low-hydrogen rod has been out of its oven; absent where it was not said. */
   readonly hoursOut?: number
@@ -38,11 +44,13 @@ export type TicketFault =
   | 'odd travel'
   | 'plate thin'
   | 'rod exposed'
+  | 'arc force high'
+  | 'arc force low'
   | 'not the house’s way'
 
 /** Something on the ticket that does not fit. It marks the ticket and counts as evidence; it never blocks. */
 export interface TicketRemark {
-  readonly field: 'currentA' | 'polarity' | 'position' | 'travel' | 'rod' | 'plate'
+  readonly field: 'currentA' | 'polarity' | 'arcForce' | 'position' | 'travel' | 'rod' | 'plate'
   readonly finding: TicketFault
   readonly text: string
   /** How far outside the window, A; 0 for what has no amount. */
@@ -63,6 +71,7 @@ export function checkTicket(ticket: Settings, thicknessMm: number, rules: HouseR
     ...polarityRemarks(ticket, rules),
     ...positionRemarks(ticket, rules),
     ...currentRemarks(ticket, thicknessMm, rules),
+    ...arcForceRemarks(ticket, rules),
     ...rodRemarks(ticket, thicknessMm, rules),
   ]
 }
@@ -116,6 +125,17 @@ function currentRemarks(ticket: Settings, thicknessMm: number, rules: HouseRules
   const said = sayWindow(window, panelOffsetA)
   if (overA > 0) return [remark('currentA', 'current high', `${overA} A over ${said}`, overA)]
   if (underA > 0) return [remark('currentA', 'current low', `${underA} A under ${said}`, underA)]
+  return []
+}
+
+function arcForceRemarks({ classification, position, arcForcePercent }: Settings, rules: HouseRules): TicketRemark[] {
+  if (arcForcePercent === undefined) return []
+  const { low, high } = arcForceWindow({ classification, position: runAs(position) }, rules)
+  const said = `${low} to ${high} %`
+  if (arcForcePercent > high)
+    return [remark('arcForce', 'arc force high', `Arc force ${arcForcePercent - high} % over ${said}`)]
+  if (arcForcePercent < low)
+    return [remark('arcForce', 'arc force low', `Arc force ${low - arcForcePercent} % under ${said}`)]
   return []
 }
 

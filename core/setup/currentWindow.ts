@@ -51,26 +51,28 @@ export type WindowCase = Pick<CurrentCase, 'classification' | 'diameterMm' | 'po
  *   // { lowA: 110, highA: 135, source: common practice }
  */
 export function currentWindow(wanted: WindowCase, rules: HouseRules): CurrentWindow {
-  const { classification, diameterMm, position } = wanted
-  const published = publishedWindow(classification, diameterMm)
-  const house = houseWindow(classification, diameterMm, position, rules)
+  const published = publishedWindow(wanted.classification, wanted.diameterMm)
+  const house = houseWindow(wanted, rules)
   if (house) return house
   const practice = practiceOf({ joint: 'pad', pass: 'bead', ...wanted })
   return practice ? { lowA: practice.lowA, highA: practice.highA, source: COMMON_PRACTICE } : published
 }
 
-/** The school's own window for a rod and position; null when it has none. */
-export function houseWindow(
-  classification: string,
-  diameterMm: number,
-  position: PadPosition,
+/** One make, however it is written. */
+const sameMake = (one: string | undefined, other: string | undefined) =>
+  one?.trim().toLowerCase() === other?.trim().toLowerCase()
+
+/** The school's own window for a rod and position, of its make where there is one; null when it has none. */
+function houseWindow(
+  { classification, diameterMm, position, make }: WindowCase,
   rules: HouseRules,
 ): CurrentWindow | null {
-  const own = rules.windows.find(
+  const ofRod = rules.windows.filter(
     row =>
       row.classification === classification &&
       row.position === position &&
       rodSizeOf(row.diameterMm).soldFor === rodSizeOf(diameterMm).soldFor,
   )
+  const own = ofRod.find(row => row.make && sameMake(row.make, make)) ?? ofRod.find(row => !row.make)
   return own ? { lowA: own.lowA, highA: own.highA, source: HOUSE_WINDOW } : null
 }

@@ -6,6 +6,8 @@ import type { Joint, CardPass } from './joint'
 export interface CurrentCase {
   readonly classification: string
   readonly diameterMm: number
+  /** As printed on the box. */
+  readonly make?: string
   readonly position: PadPosition
   readonly joint: Joint
   readonly pass: CardPass

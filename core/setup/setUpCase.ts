@@ -5,6 +5,8 @@ import type { Joint, CardPass } from './joint'
 export interface SetUpCase {
   readonly classification: string
   readonly diameterMm: number
+  /** As printed on the box; absent where it was not said. */
+  readonly make?: string
   readonly position: PadPosition
   readonly travel: Travel
   readonly joint: Joint

@@ -1,6 +1,7 @@
 import type { Between, HouseRules } from '../house'
 import { depositionRate, heatInput, rodSeconds, runOut, travelThatLays, type DepositionRate } from '../deposit'
 import { cautionsFor, electrodeOf, positionOf, rodSizeOf, type Caution, type Polarity } from '../trade'
+import { arcForceWindow } from './arcForce'
 import { arcVolts, type ArcVolts } from './arcVolts'
 import { cautionTopics } from './cautionTopics'
 import { checkTicket, type TicketRemark } from './checkTicket'
@@ -79,7 +80,7 @@ export function settingsCard(wanted: SetUpCase, rules: HouseRules): SettingsCard
     current,
     polarity: wanted.polarity,
     polarityWhy: polarityWhy(wanted),
-    arcForcePercent: rules.arcForcePercent,
+    arcForcePercent: arcForceWindow(wanted, rules),
     longestArcMm: rules.arcCores * diameterMm,
     volts,
     angles: rodAngles(wanted, rules),

@@ -34,6 +34,9 @@ const slips = computed(() => {
       value: `${ticket.currentA} A ${ticket.polarity}`,
       warn: remark('currentA', 'polarity'),
     },
+    ...(ticket.arcForcePercent === undefined
+      ? []
+      : [{ label: 'arc force', value: `${ticket.arcForcePercent} %`, warn: remark('arcForce') }]),
     { label: isPlate(piece) ? 'plate' : 'piece', value: describePiece(piece, props.unit), warn: remark('plate') },
     { label: positionOf(ticket.position).name, value: ticket.travel, warn: remark('travel') },
   ]

@@ -11,7 +11,7 @@ import {
   type Ticket,
 } from '~~/core/coupon'
 import { rungNamed, type Ladder } from '~~/core/ladder'
-import { knownRungs, rungSettings, sayOffset, sayWindow, startCurrent } from '~~/core/setup'
+import { arcForceWindow, knownRungs, rungSettings, sayOffset, sayWindow, startCurrent } from '~~/core/setup'
 import { ELECTRODES, electrodeOf, positionOf, positionsFor, rodSizesFor, runAs } from '~~/core/trade'
 import type { LengthUnit } from '~~/core/units'
 import { numeric } from '~~/core/working'
@@ -37,6 +37,8 @@ const form = reactive({
   ...ticket,
   booth: ticket.booth === null ? '' : String(ticket.booth),
   hoursOut: ticket.hoursOut === undefined ? '' : String(ticket.hoursOut),
+  make: ticket.make ?? '',
+  arcForce: ticket.arcForcePercent === undefined ? '' : String(ticket.arcForcePercent),
   beads: String(props.document.passes ? 6 : beads.length),
 })
 const errors = ref<Record<string, string>>({})
@@ -49,6 +51,7 @@ const panelOffsetA = computed(() =>
 const window = computed(() =>
   ticketWindow({ ...form, panelOffsetA: panelOffsetA.value }, thicknessOf(props.document.piece), bench.rules),
 )
+const forceWindow = computed(() => arcForceWindow({ ...form, position: runAs(form.position) }, bench.rules))
 const rungs = computed(() => knownRungs(bench.rules))
 
 /** The ladder as it stands; without the server a ticket names its rung by words alone. */
@@ -90,6 +93,7 @@ watch(positions, now => {
 watch(
   () => [form.classification, form.diameterMm, form.position] as const,
   ([classification, diameterMm, position]) => {
+    if (classification !== ticket.classification) form.make = ''
     const ways = positionOf(position).travel
     if (!ways.includes(form.travel)) form.travel = ways[0]!
     if (!electrode.value.currents.includes(form.polarity)) form.polarity = electrode.value.currents[0]!
@@ -97,6 +101,7 @@ watch(
       {
         classification,
         diameterMm,
+        ...(form.make ? { make: form.make } : {}),
         position: runAs(position),
         travel: form.travel,
         joint: 'pad',
@@ -124,6 +129,14 @@ function hours(): Pick<Ticket, 'hoursOut' | 'lot'> {
   const sameRod = classification === form.classification && diameterMm === form.diameterMm
   return { hoursOut, ...(lot && sameRod && { lot }) }
 }
+/** The makes that the house has windows of. */
+const makes = computed(() => [...new Set(bench.rules.windows.flatMap(row => row.make ?? []))])
+function arcForce(): Pick<Ticket, 'arcForcePercent'> {
+  if (form.arcForce.trim() === '') return {}
+  const arcForcePercent = Number(form.arcForce)
+  if (!(arcForcePercent >= 0 && arcForcePercent <= 100)) errors.value.arcForce = 'Percent, 0 to 100'
+  return { arcForcePercent }
+}
 const unread = reactive<Record<string, string>>({})
 /** Where a refusal is said: at the field that can put it right. */
 const AT: Readonly<Record<Refusal['field'], string>> = {
@@ -144,6 +157,7 @@ function apply() {
     position: form.position,
     classification: form.classification,
     diameterMm: form.diameterMm,
+    ...(form.make.trim() ? { make: form.make.trim().slice(0, 40) } : {}),
     rods: form.rods,
     currentA: Math.round(form.currentA),
     polarity: form.polarity,
@@ -152,6 +166,7 @@ function apply() {
     booth: form.booth.trim() === '' ? null : whole('booth', 1, 999, 'a booth'),
     ...(panelOffsetA.value ? { panelOffsetA: panelOffsetA.value } : {}),
     ...hours(),
+    ...arcForce(),
   }
   const beadCount = isPlate.value ? whole('beads', 1, 60, 'beads') : 1
   for (const { field, why } of refusals({ piece: piece.value, ticket: next })) errors.value[AT[field]] ??= why
@@ -214,6 +229,14 @@ defineExpose({
         label="Size"
         :items="rodSizesFor(unit).map(size => ({ value: size.diameterMm, title: size.label }))"
       />
+      <v-combobox
+        v-model="form.make"
+        label="Make"
+        :items="makes"
+        hint="As the box says"
+        persistent-hint
+        maxlength="40"
+      />
       <v-select v-model="form.rods" label="New rods or stubs" :items="['new', 'stubs']" />
       <v-text-field
         v-model="form.hoursOut"
@@ -236,6 +259,15 @@ defineExpose({
           }}{{ panelOffsetA ? `: ${sayOffset(panelOffsetA)}` : '' }}
         </p>
       </div>
+      <v-text-field
+        v-model="form.arcForce"
+        label="Arc force"
+        suffix="%"
+        inputmode="decimal"
+        :hint="`${forceWindow.low}–${forceWindow.high} % here`"
+        persistent-hint
+        :error-messages="errors.arcForce"
+      />
       <v-select v-model="form.polarity" label="Polarity" :items="['DCEP', 'DCEN', 'AC']" />
       <v-text-field v-model="form.booth" label="Booth" inputmode="numeric" :error-messages="errors.booth" />
       <PieceFields

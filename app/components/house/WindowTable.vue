@@ -9,6 +9,7 @@ const emit = defineEmits<{ write: [windows: readonly WindowOverride[]] }>()
 
 const form = reactive({
   classification: 'E7018',
+  make: '',
   diameterMm: rodSizesFor(props.rules.unit)[1]!.diameterMm,
   position: '3G' as WindowOverride['position'],
   low: '',
@@ -21,8 +22,11 @@ const beside = computed(() => {
   return `published ${lowA}–${highA} A; now ${now.lowA}–${now.highA} A by ${now.source.name}`
 })
 const published = (row: WindowOverride) => publishedWindow(row.classification, row.diameterMm)
-const same = (a: WindowOverride, b: Pick<WindowOverride, 'classification' | 'diameterMm' | 'position'>) =>
-  a.classification === b.classification && a.position === b.position && Math.abs(a.diameterMm - b.diameterMm) < 0.01
+const same = (a: WindowOverride, b: Omit<WindowOverride, 'lowA' | 'highA'>) =>
+  a.classification === b.classification &&
+  a.make?.toLowerCase() === b.make?.toLowerCase() &&
+  a.position === b.position &&
+  Math.abs(a.diameterMm - b.diameterMm) < 0.01
 
 function add() {
   const [lowA, highA] = [Number(form.low), Number(form.high)]
@@ -32,11 +36,15 @@ function add() {
     return
   }
   error.value = ''
-  const row = { classification: form.classification, diameterMm: form.diameterMm, position: form.position, lowA, highA }
+  const { classification, diameterMm, position } = form
+  const make = form.make.trim().slice(0, 40)
+  const row = { classification, ...(make && { make }), diameterMm, position, lowA, highA }
   emit('write', [...props.rules.windows.filter(one => !same(one, row)), row])
   form.low = ''
   form.high = ''
 }
+const nameOf = ({ classification, make, diameterMm, position }: WindowOverride) =>
+  [classification, ...(make ? [make] : []), rodSizeOf(diameterMm).name, 'in', position].join(' ')
 const drop = (row: WindowOverride) =>
   emit(
     'write',
@@ -60,8 +68,11 @@ const drop = (row: WindowOverride) =>
         </tr>
       </thead>
       <tbody>
-        <tr v-for="row in rules.windows" :key="`${row.classification} ${row.diameterMm} ${row.position}`" class="num">
-          <td>{{ row.classification }} · {{ rodSizeOf(row.diameterMm).name }}</td>
+        <tr v-for="row in rules.windows" :key="nameOf(row)" class="num">
+          <td>
+            {{ row.classification }} · {{ rodSizeOf(row.diameterMm).name
+            }}<template v-if="row.make">, {{ row.make }}</template>
+          </td>
           <td>{{ row.position }} {{ positionOf(row.position).name }}</td>
           <td>
             <b>{{ row.lowA }}–{{ row.highA }} A</b>
@@ -71,7 +82,7 @@ const drop = (row: WindowOverride) =>
             <v-btn
               v-if="!locked"
               variant="text"
-              :aria-label="`Take out the window of ${row.classification} in ${row.position}`"
+              :aria-label="`Take out the window of ${nameOf(row)}`"
               @click="drop(row)"
               >Out</v-btn
             >
@@ -92,6 +103,7 @@ const drop = (row: WindowOverride) =>
         :items="rodSizesFor(rules.unit).map(size => ({ value: size.diameterMm, title: size.label }))"
         hide-details
       />
+      <v-text-field v-model="form.make" label="Make, or any" maxlength="40" hide-details />
       <v-select
         v-model="form.position"
         label="Position"
@@ -114,7 +126,7 @@ const drop = (row: WindowOverride) =>
 }
 form {
   display: grid;
-  grid-template-columns: 1.2fr 1fr 1.4fr 0.8fr 0.8fr auto;
+  grid-template-columns: 1.2fr 1fr 1.2fr 1.4fr 0.8fr 0.8fr auto;
   gap: 8px;
 }
 form p {
