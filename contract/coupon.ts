@@ -92,6 +92,10 @@ const beadSchema = object({
     .optional()
     .moreThan(0, '${path} is more than 0 s')
     .max(3600, '${path} is at most 3600 s'),
+  turned: object({ atMm: millimetres().required('${path} is missing'), currentA: amperes() })
+    .exact('${properties} does not belong to a turn of the current')
+    .optional()
+    .default(undefined),
 }).exact()
 
 const place = { id: key(), beadId: key(), atMm: millimetres().required('${path} is missing') }
@@ -288,6 +292,12 @@ function misplaced(document: CouponDocument): Wrong | null {
         message: `Bead ${index + 1} lies beside the ${what}, which is ${sizeOf(strip.widthMm)} mm wide`,
       }
   }
+  const astray = beads.findIndex(({ fromMm, toMm, turned }) => turned && (turned.atMm <= fromMm || turned.atMm >= toMm))
+  if (astray >= 0)
+    return {
+      path: `beads[${astray}].turned.atMm`,
+      message: `The current was turned on the way: between ${beads[astray]!.fromMm} and ${beads[astray]!.toMm} mm`,
+    }
   const ids = new Set<string>()
   for (const [index, mark] of marks.entries()) {
     const path = `marks[${index}]`

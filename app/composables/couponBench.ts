@@ -1,6 +1,6 @@
 import { useManualRefHistory } from '@vueuse/core'
 import { computed, inject, ref, shallowRef, type InjectionKey, type UnwrapNestedRefs } from 'vue'
-import type { CouponDocument, Mark, Pass, Place, SetUpChange } from '~~/core/coupon'
+import type { Bead, CouponDocument, Mark, Pass, Place, SetUpChange } from '~~/core/coupon'
 import { addPass, layOutAgain, passOf, placeOnRow, removePass } from '~~/core/coupon'
 import type { CauseId } from '~~/core/diagnosis'
 import type { HouseRules } from '~~/core/house'
@@ -174,13 +174,20 @@ export function makeCouponBench({ rulesOf, changed }: Used) {
 
   /** Keeps a bead's arc time by the stopwatch, s; null takes it off again. */
   function timeBead(beadId: string, seconds: number | null): void {
+    const arcSeconds = seconds === null ? undefined : Math.round(seconds * 10) / 10
+    editBead(beadId, ({ arcSeconds: _, ...untimed }) =>
+      arcSeconds === undefined ? untimed : { ...untimed, arcSeconds },
+    )
+  }
+
+  /** Keeps where on a bead the panel was turned, and to what, A; null takes it off again. */
+  function turnCurrent(beadId: string, turned: Bead['turned'] | null): void {
+    editBead(beadId, ({ turned: _, ...steady }) => (turned ? { ...steady, turned } : steady))
+  }
+
+  function editBead(beadId: string, change: (bead: Bead) => Bead): void {
     if (!coupon.value) return
-    const beads = coupon.value.beads.map(bead => {
-      if (bead.id !== beadId) return bead
-      const { arcSeconds: _, ...untimed } = bead
-      return seconds === null ? untimed : { ...untimed, arcSeconds: Math.round(seconds * 10) / 10 }
-    })
-    edit({ ...coupon.value, beads })
+    edit({ ...coupon.value, beads: coupon.value.beads.map(bead => (bead.id === beadId ? change(bead) : bead)) })
   }
 
   const { canUndo, canRedo } = history
@@ -200,7 +207,7 @@ export function makeCouponBench({ rulesOf, changed }: Used) {
       goToRow,
       turnView,
     },
-    ...{ changeSetUp, addBead, setPass, answer, sayDone, turnDone, sayCause, keepFitUp, timeBead },
+    ...{ changeSetUp, addBead, setPass, answer, sayDone, turnDone, sayCause, keepFitUp, timeBead, turnCurrent },
   }
 }
 

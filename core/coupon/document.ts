@@ -52,6 +52,8 @@ export interface Bead {
   readonly face?: Face
   /** Arc time of the bead by the stopwatch, s; absent when it was not timed. */
   readonly arcSeconds?: number
+  /** Where the panel was turned while the bead was run, mm along the strip, and to what, A. Absent where it was not. */
+  readonly turned?: { readonly atMm: number; readonly currentA: number }
 }
 
 interface OnBead {

@@ -20,8 +20,8 @@ export interface SetUpChange {
 /**
  * Lays the coupon out again for a changed ticket, piece, number of beads or set of passes. What was marked on lanes
  * that remain is kept;
- * foreseen tries are foreseen anew, those that were graded stay as graded; a bead keeps its arc time, a joint its
- * fit-up.
+ * foreseen tries are foreseen anew, those that were graded stay as graded; a bead keeps its arc time and
+ * where its current was turned, a joint its fit-up.
  * @throws RangeError when the beads do not fit on the plate, or the joint's sizes do not go together
  */
 export function layOutAgain(document: CouponDocument, change: SetUpChange, rules: HouseRules): CouponDocument {
@@ -31,10 +31,14 @@ export function layOutAgain(document: CouponDocument, change: SetUpChange, rules
   const { fitUp, passes: _, ...rest } = document
   const passes = passesAgain(document, { ...change, ticket, piece }, rules)
   const fresh = newCoupon({ ...rest, ticket, piece, beadCount, ...(passes ? { passes } : {}) }, rules)
-  const timed = new Map(document.beads.map(lane => [lane.id, lane.arcSeconds]))
+  const before = new Map(document.beads.map(lane => [lane.id, lane]))
   const beads = fresh.beads.map(lane => {
-    const arcSeconds = timed.get(lane.id)
-    return arcSeconds === undefined ? lane : { ...lane, arcSeconds }
+    const { arcSeconds, turned } = before.get(lane.id) ?? {}
+    return {
+      ...lane,
+      ...(arcSeconds !== undefined && { arcSeconds }),
+      ...(turned && turned.atMm > lane.fromMm && turned.atMm < lane.toMm && { turned }),
+    }
   })
   const laid = {
     ...rest,

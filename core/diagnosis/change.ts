@@ -1,12 +1,11 @@
 import {
   cardCase,
-  cardCurrent,
+  currentRuns,
   fitUpWanted,
+  isOnRun,
   isPipe,
   isPlate,
   passName,
-  thicknessOf,
-  ticketWindow,
   type CouponDocument,
   type Pass,
 } from '../coupon'
@@ -17,7 +16,7 @@ import { formatLength } from '../units'
 import type { Cause } from './causes'
 import { isLevel } from './level'
 import { runsDownUnfit } from './priors'
-import { passesOf, placeOf, type MarkedPlace } from './place'
+import { placeOf, type MarkedPlace } from './place'
 
 /** What the one change is said of: its cause, and the marks that speak for it. */
 export interface ChangeWanted {
@@ -197,18 +196,13 @@ function currentChange({ cause, document, markIds, strong }: ChangeWanted, rules
 }
 
 function runSet(document: CouponDocument, markIds: readonly string[], way: 1 | -1, rules: HouseRules): RunSet {
-  const { piece, ticket, passes = [] } = document
-  if (passes.length === 0) {
-    return { currentA: ticket.currentA, ...ticketWindow(ticket, thicknessOf(piece), rules), says: null }
-  }
-  const showing = passesOf(
-    document,
-    document.marks.filter(mark => markIds.includes(mark.id)),
-  )
-  const sets = (showing.length > 0 ? showing : passes).map((pass): RunSet => ({
-    ...cardCurrent(document, pass, rules),
-    currentA: pass.currentA,
-    says: passes.length > 1 ? passName(document, pass.id) : null,
+  const { passes = [] } = document
+  const marks = document.marks.filter(mark => markIds.includes(mark.id))
+  const runs = currentRuns(document, rules)
+  const showing = runs.filter(run => marks.some(mark => isOnRun(document, run, mark)))
+  const sets = (showing.length > 0 ? showing : runs).map(({ pass, currentA, lowA, highA }): RunSet => ({
+    ...{ currentA, lowA, highA },
+    says: pass && passes.length > 1 ? passName(document, pass.id) : null,
   }))
   /** How far off that way, in widths of its window. */
   const off = ({ currentA, lowA, highA }: RunSet) =>

@@ -1,7 +1,8 @@
 import {
-  cardCurrent,
+  currentRuns,
   fitUpWanted,
   isFlaw,
+  isOnRun,
   isGauge,
   isPipe,
   isPlate,
@@ -11,7 +12,6 @@ import {
   thicknessOf,
   type CouponDocument,
   type Mark,
-  ticketWindow,
 } from '../coupon'
 import type { HouseRules } from '../house'
 import { checkFitUp, checkTicket, edgesOff } from '../setup'
@@ -191,19 +191,16 @@ function wrongTimes(toward: number): number {
 }
 
 /**
- * The current of each run against its own window; on a pad all are run by the ticket. A run that shows nothing says
+ * The current of each run against its own window. A run that shows nothing says
  * less, but what was set outside its window stays evidence.
  */
 function currentSays(document: CouponDocument, marks: readonly Mark[], rules: HouseRules, by: By): void {
-  const { piece, ticket, passes = [] } = document
-  const showing = new Set(passesOf(document, marks).map(pass => pass.id))
-  const runs =
-    passes.length === 0
-      ? [{ off: offOf(ticket.currentA, ticketWindow(ticket, thicknessOf(piece), rules)), shows: true }]
-      : passes.map(pass => ({
-          off: offOf(pass.currentA, cardCurrent(document, pass, rules)),
-          shows: showing.size === 0 || showing.has(pass.id),
-        }))
+  const all = currentRuns(document, rules)
+  const showing = new Set(all.filter(run => marks.some(mark => isOnRun(document, run, mark))))
+  const runs = all.map(run => ({
+    off: offOf(run.currentA, run),
+    shows: showing.size === 0 || showing.has(run),
+  }))
   for (const [cause, way] of [
     ['current high', 1],
     ['current low', -1],
@@ -215,11 +212,7 @@ function currentSays(document: CouponDocument, marks: readonly Mark[], rules: Ho
 
 /** The way in which a run was set outside its window, by more than makes of one class differ; null where none was. */
 export function currentOff(document: CouponDocument, rules: HouseRules): 'current high' | 'current low' | null {
-  const { piece, ticket, passes = [] } = document
-  const offs =
-    passes.length === 0
-      ? [offOf(ticket.currentA, ticketWindow(ticket, thicknessOf(piece), rules))]
-      : passes.map(pass => offOf(pass.currentA, cardCurrent(document, pass, rules)))
+  const offs = currentRuns(document, rules).map(run => offOf(run.currentA, run))
   const worst = offs.reduce((most, one) => (Math.abs(one) > Math.abs(most) ? one : most), 0)
   return Math.abs(worst) <= 1 ? null : worst > 0 ? 'current high' : 'current low'
 }

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { arcRun, arcVolts, atTheArc, settingsCard } from '~~/core/setup'
-import { formatHeat, formatSpeed, formatTime, type LengthUnit } from '~~/core/units'
-import { cardCase, laneName, passOf, thicknessOf } from '~~/core/coupon'
+import { formatHeat, formatLength, formatSpeed, formatTime, type LengthUnit } from '~~/core/units'
+import { cardCase, laneName, meanCurrent, passOf, thicknessOf } from '~~/core/coupon'
 import { runAs } from '~~/core/trade'
 import { useArcClock } from '~/composables/arcClock'
 import { useCouponBench } from '~/composables/couponBench'
 
 /**
- * The stopwatch of the bead at the cursor: strike and break by one key, or typed; travel and heat beside the
- * card's.
+ * How the bead at the cursor was run: its stopwatch, struck and broken by one key, or typed, with travel and heat beside
+ * the card's; and where the panel was turned on the way.
  */
 const props = defineProps<{ unit: LengthUnit }>()
 const bench = useCouponBench()
@@ -17,7 +17,8 @@ const clock = useArcClock()
 const timing = ref('')
 const typing = ref(false)
 const typed = ref('')
-const error = ref('')
+const turnedTo = ref('')
+const errors = reactive({ time: '', turned: '' })
 
 const bead = computed(
   () => bench.coupon?.beads.find(one => one.id === (clock.burning.value ? timing.value : bench.cursor.beadId)) ?? null,
@@ -30,8 +31,8 @@ const run = computed(() => {
   if (!coupon || !bead.value?.arcSeconds || !timed.value) return null
   const { ticket, piece } = coupon
   const pass = passOf(coupon, bead.value)
-  const { classification, currentA: panelA } = pass ?? ticket
-  const currentA = atTheArc(panelA, ticket.panelOffsetA)
+  const { classification } = pass ?? ticket
+  const currentA = atTheArc(meanCurrent(coupon, bead.value), ticket.panelOffsetA)
   const card = settingsCard(
     pass
       ? cardCase(coupon, pass)
@@ -45,6 +46,10 @@ const run = computed(() => {
     volts: arcVolts(classification, currentA).middle,
     targetMmPerMin: card.travelMmPerMin,
   })
+})
+const turnWords = computed(() => {
+  const turned = bead.value?.turned
+  return turned ? `${turned.currentA} A from ${formatLength(turned.atMm, props.unit)}` : ''
 })
 const words = computed(() => {
   if (!run.value || !bead.value) return ''
@@ -72,19 +77,27 @@ function press() {
   const seconds = clock.breakArc()!
   if (seconds >= 0.5 && seconds <= 3600) bench.timeBead(timing.value, seconds)
 }
+/** Where the current was turned: as it was kept, else at the cursor. */
+const turnedAtMm = computed(() => bead.value?.turned?.atMm ?? bench.cursor.atMm)
 function keep() {
-  const text = typed.value.trim().replace(/s$/, '').trim()
-  const seconds = Number(text)
-  if (text !== '' && !(seconds >= 0.5 && seconds <= 3600)) {
-    error.value = 'Seconds, from 0.5 to 3600, like 36'
-    return
-  }
-  if (bead.value) bench.timeBead(bead.value.id, text === '' ? null : seconds)
+  const seconds = Number(typed.value.trim().replace(/s$/, ''))
+  const amperes = Number(turnedTo.value)
+  const timed = typed.value.trim() !== ''
+  const turned = turnedTo.value.trim() !== ''
+  errors.time = timed && !(seconds >= 0.5 && seconds <= 3600) ? 'Seconds, from 0.5 to 3600, like 36' : ''
+  const fits = Number.isInteger(amperes) && amperes >= 10 && amperes <= 500
+  errors.turned = turned && !fits ? 'Whole amperes, from 10 to 500' : ''
+  if (errors.time || errors.turned || !bead.value) return
+  const { id, arcSeconds, turned: before } = bead.value
+  const at = { atMm: turnedAtMm.value, currentA: amperes }
+  if (timed ? seconds !== arcSeconds : arcSeconds) bench.timeBead(id, timed ? seconds : null)
+  if (turned ? amperes !== before?.currentA : before) bench.turnCurrent(id, turned ? at : null)
   typing.value = false
 }
 function open() {
   typed.value = bead.value?.arcSeconds ? String(bead.value.arcSeconds) : ''
-  error.value = ''
+  turnedTo.value = bead.value?.turned ? String(bead.value.turned.currentA) : ''
+  Object.assign(errors, { time: '', turned: '' })
   typing.value = true
 }
 defineExpose({ press })
@@ -92,7 +105,9 @@ defineExpose({ press })
 
 <template>
   <span v-if="timed" class="clock">
-    <span v-if="words && !clock.burning.value" class="num words">{{ name }}: {{ words }}</span>
+    <span v-if="(words || turnWords) && !clock.burning.value" class="num words"
+      >{{ name }}: {{ [words, turnWords].filter(Boolean).join(', ') }}</span
+    >
     <button type="button" class="num" :class="{ burning: clock.burning.value }" @click="press">
       <template v-if="clock.burning.value">break · {{ clock.seconds.value.toFixed(1) }} s</template
       ><template v-else>time {{ name }}</template> <kbd>Space</kbd>
@@ -100,8 +115,8 @@ defineExpose({ press })
     <button type="button" @click="open">type it</button>
     <FormDialog
       v-if="typing"
-      :heading="`Arc time of ${name}`"
-      save="Keep the time"
+      :heading="`How ${name} was run`"
+      save="Keep it"
       :width="360"
       @submit="keep"
       @close="typing = false"
@@ -111,10 +126,19 @@ defineExpose({ press })
         label="Arc time"
         suffix="s"
         inputmode="decimal"
-        :error-messages="error"
+        :error-messages="errors.time"
         hint="Empty takes it off"
         persistent-hint
         autofocus
+      />
+      <v-text-field
+        v-model="turnedTo"
+        :label="`Current from ${formatLength(turnedAtMm, unit)} on`"
+        suffix="A"
+        inputmode="numeric"
+        :error-messages="errors.turned"
+        hint="Where the panel was turned on the way: put the cursor there first"
+        persistent-hint
       />
     </FormDialog>
   </span>
