@@ -141,8 +141,9 @@ export function newFlaw(document: CouponDocument, id: string, flaw: Discontinuit
   const row = discontinuityOf(flaw)
   const bead = beadOf(document, place.beadId)
   const half = row.givenAs === 'span' ? HALF_SPAN : 0
-  const from = row.givenAs === 'bead' ? bead.fromMm : clampToBead(bead, place.atMm - half)
-  const to = row.givenAs === 'bead' ? bead.toMm : clampToBead(bead, place.atMm + half)
+  const whole = row.givenAs === 'bead' || (row.beginsWhole === true && !isPipe(document.piece))
+  const from = whole ? bead.fromMm : clampToBead(bead, place.atMm - half)
+  const to = whole ? bead.toMm : clampToBead(bead, place.atMm + half)
   return {
     id,
     kind: 'flaw',

@@ -137,6 +137,15 @@ function rodsThatShow(document: CouponDocument, marks: readonly Mark[]): string[
 const ARC_FORCE_OFF = 20
 const ARC_FORCE_SET = 0.2
 
+/** How much less often a used rod is lit again on a day of new rods. Common practice. */
+const LIT_AGAIN = 0.1
+
+/** Whether what shows was struck on a used rod: on a day of stubs, where the marks say so, or the student did. */
+const relit = ({ ticket, answers }: CouponDocument, marks: readonly Mark[]) =>
+  ticket.rods === 'stubs' ||
+  answers?.['rod lit again'] === 'yes' ||
+  marks.some(mark => isTry(mark) && mark.rod === 'stub')
+
 function rodSays(document: CouponDocument, marks: readonly Mark[], rules: HouseRules, by: By): void {
   const { ticket, piece, passes = [] } = document
   const found = new Set(checkTicket(ticket, thicknessOf(piece), rules).map(remark => remark.finding))
@@ -154,7 +163,7 @@ function rodSays(document: CouponDocument, marks: readonly Mark[], rules: HouseR
   by(families.includes('cellulosic') ? 4 : RULED_OUT, 'whip')
   if (families.includes('low hydrogen')) by(1.2, 'damp rod')
   if (ticket.polarity === 'AC') by(0.05, 'arc blow')
-  if (ticket.rods !== 'stubs') by(RULED_OUT, 'bare tip')
+  if (!relit(document, marks)) by(document.answers?.['rod lit again'] === 'no' ? RULED_OUT : LIT_AGAIN, 'bare tip')
 }
 
 /**

@@ -54,6 +54,17 @@ export type SignId =
   | 'ripples off step'
   | 'edge melted'
   | 'runs off level'
+  | 'sparks in front'
+  | 'slag locked'
+  | 'chipped red'
+  | 'tip swollen'
+  | 'rod lit again'
+  | 'plate dirty'
+  | 'rod went far'
+  | 'rod went short'
+  | 'back cold'
+  | 'back burnt'
+  | 'whip sideways'
 
 /** Where a sign is looked for: on every coupon, only on some, or only when the student is asked. */
 export type LookedFor =
@@ -109,7 +120,7 @@ export const SIGNS: readonly SignRow[] = [
   row('no fusion', 'not fused', 'always', 0.01, 2),
   row('start stuck', 'starts that stuck', 'starts', 0.04, 0.8),
   row('start pinholes', 'pinholes in starts', 'starts', 0.03, 0.8),
-  row('start poor', 'lumps at starts', 'starts', 0.05, 0.8),
+  row('start poor', 'starts that lump or go out', 'starts', 0.05, 0.8),
   row('restart high', 'lumps at restarts', 'restarts', 0.05, 1.5),
   row('restart low', 'dips or gaps at restarts', 'restarts', 0.05, 1.5),
   row('restart off line', 'restarts off line', 'restarts', 0.04),
@@ -168,6 +179,38 @@ export const SIGNS: readonly SignRow[] = [
     TOLD,
     'Do the beads run off level, all the same way?',
   ),
+  row(
+    'sparks in front',
+    'sparks came out in front of the root',
+    'asked',
+    0.04,
+    TOLD,
+    'Did the sparks come out in front, and not through the root?',
+  ),
+  row('slag locked', 'slag hard to lift', 'asked', 0.12, 0.3, 'Was the slag hard to lift?'),
+  row('chipped red', 'chipped while it glowed', 'asked', 0.06, 0.3, 'Was it chipped while it still glowed?'),
+  row(
+    'tip swollen',
+    'the tip of the rod swollen, cracked or discoloured',
+    'asked',
+    0.03,
+    0.3,
+    'Was the tip of the rod swollen, cracked or discoloured?',
+  ),
+  row('rod lit again', 'a used rod was lit again', 'asked', 0.15, 0.3, 'Was a used rod lit again?'),
+  row(
+    'plate dirty',
+    'rust, paint, oil or scale under the bead',
+    'asked',
+    0.05,
+    TOLD,
+    'Was there rust, paint, oil or scale where it ran?',
+  ),
+  row('rod went far', 'a rod ran further than foreseen', 'asked', 0.05, 0.3, 'Did a rod run further than foreseen?'),
+  row('rod went short', 'a rod ended sooner than foreseen', 'asked', 0.05, 0.3, 'Did a rod end sooner than foreseen?'),
+  row('back cold', 'no heat colour on the back', 'asked', 0.08, 0.3, 'Is the back without heat colour?'),
+  row('back burnt', 'the back blued wide or scaled', 'asked', 0.05, 0.3, 'Is the back blued wide, or scaled?'),
+  row('whip sideways', 'the whip went out to the side', 'asked', 0.04, 0.3, 'Did the whip go out to the side?'),
 ]
 
 /** The row of a sign. @throws RangeError when there is none */

@@ -1,6 +1,7 @@
 import { isFlaw, type Bead, type FlawMark, type Mark } from '../coupon'
 import { unionLength } from '../grading'
 import { discontinuityOf } from '../trade'
+import { over, under } from '../units'
 
 /** How much light, plain and bad weigh beside a plain flaw. Common practice. */
 const SEVERITY: Readonly<Record<FlawMark['severity'], number>> = { 1: 0.5, 2: 1, 3: 1.4 }
@@ -10,7 +11,13 @@ const A_PLACE = 0.5
 const A_LENGTH = 3
 /** What is always given of a whole bead says no more by reaching from end to end. */
 const A_BEAD = 1
-const isOfWholeBead = ({ flaw }: FlawMark) => discontinuityOf(flaw).givenAs === 'bead'
+function isOfWholeBead(
+  { flaw, atMm, toMm }: FlawMark,
+  { fromMm, toMm: endMm }: Pick<Bead, 'fromMm' | 'toMm'>,
+): boolean {
+  const { givenAs, beginsWhole } = discontinuityOf(flaw)
+  return givenAs === 'bead' || (beginsWhole === true && !over(atMm, fromMm) && !under(toMm, endMm))
+}
 
 /** A piece of fewer beads than this says no more by one of them than a piece of this number. Common practice. */
 export const PLACES = 6
@@ -27,7 +34,7 @@ export function strengthOn(bead: Pick<Bead, 'fromMm' | 'toMm'>, marks: readonly 
   const gauged = marks.length > flaws.length ? most : 0
   const bySeverity = ([1, 2, 3] as const).map(severity => {
     const own = flaws.filter(flaw => flaw.severity === severity)
-    const spans = own.filter(flaw => !isOfWholeBead(flaw))
+    const spans = own.filter(flaw => !isOfWholeBead(flaw, bead))
     const coveredMm = unionLength(spans.map(flaw => ({ fromMm: flaw.atMm, toMm: flaw.toMm })))
     const bySpans = A_PLACE * spans.length + (A_LENGTH * coveredMm) / lengthMm
     return SEVERITY[severity] * (bySpans + (own.length > spans.length ? A_BEAD : 0))

@@ -1,8 +1,14 @@
-import { isPlate, showsRoot, type CouponDocument } from '../coupon'
+import { isPipe, isPlate, showsRoot, thicknessOf, type CouponDocument } from '../coupon'
 import { familyOf } from '../trade'
+import { inches, over } from '../units'
 import { isLevel } from './level'
 import { HAS_AN_EDGE } from './priors'
 import { SIGNS, type SignId, type SignRow } from './signTable'
+
+/** Plate up to this shows the heat on its back. Common practice: 1/4 in. */
+const SHOWS_HEAT_MM = inches(1 / 4)
+const hasABack = ({ piece }: CouponDocument) =>
+  !isPipe(piece) && !showsRoot(piece) && !over(thicknessOf(piece), SHOWS_HEAT_MM)
 
 /** What only some pieces and rods can tell: where it makes sense to say it. The rest may be said of any coupon. */
 const ONLY_WHERE: Readonly<Partial<Record<SignId, (document: CouponDocument) => boolean>>> = {
@@ -14,6 +20,12 @@ const ONLY_WHERE: Readonly<Partial<Record<SignId, (document: CouponDocument) => 
   'slag runny': ({ ticket }) => familyOf(ticket.classification) !== 'cellulosic',
   'edge melted': ({ piece }) => HAS_AN_EDGE.has(piece.kind),
   'runs off level': isLevel,
+  'sparks in front': ({ piece }) => showsRoot(piece),
+  'rod lit again': ({ ticket }) => ticket.rods === 'new',
+  'plate dirty': ({ fitUp }) => fitUp?.surface === undefined,
+  'back cold': hasABack,
+  'back burnt': hasABack,
+  'whip sideways': ({ ticket }) => familyOf(ticket.classification) === 'cellulosic',
 }
 
 /**

@@ -10,7 +10,7 @@ const FAULT_SIGNS: readonly (readonly [SignId, readonly TryKind[], readonly stri
   ['restart dirty', ['restart', 'tie-in'], ['slag', 'pinholes']],
   ['start stuck', ['start'], ['stuck', 'cold']],
   ['start pinholes', ['start'], ['pinholes']],
-  ['start poor', ['start'], ['lump', 'not burnt over']],
+  ['start poor', ['start'], ['lump', 'not burnt over', 'lost']],
   ['crater', ['end'], ['crater']],
   ['ends low', ['end'], ['low', 'short of the edge', 'run off']],
 ]

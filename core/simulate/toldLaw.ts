@@ -23,6 +23,18 @@ const LAWS: Readonly<Partial<Record<SignId, Law>>> = {
   'keyhole grew': (off, heat) => -3.6 + 3.6 * off('gap wide') + 0.9 * Math.max(0, heat),
   'keyhole closed': (off, heat) => -3.6 + 3.2 * off('gap tight') + Math.max(0, -heat) + 0.9 * off('root far out'),
   'puddle one side': off => -3.8 + 3.4 * off('off the joint'),
+  'sparks in front': (off, heat) =>
+    -3.4 + 2.6 * off('gap tight') + 2.2 * off('root far out') + 0.9 * Math.max(0, -heat),
+  'slag locked': (_, heat) => -2.2 + 0.8 * Math.max(0, -heat),
+  'chipped red': off => -2.8 + 0.8 * off('plate hot'),
+  'tip swollen': off => -3.4 + 2.4 * off('damp rod'),
+  'rod lit again': () => -1.8,
+  'plate dirty': () => -3,
+  'rod went far': off => -3.2 + 2 * off('travel fast'),
+  'rod went short': off => -3.2 + 2 * off('travel slow'),
+  'back cold': (off, heat) => -2.6 + 1.6 * Math.max(0, -heat) + 0.9 * off('travel fast'),
+  'back burnt': (off, heat) => -3.2 + 1.6 * Math.max(0, heat) + 1.2 * off('plate hot') + 0.9 * off('travel slow'),
+  'whip sideways': () => -3.2,
   'wide': (off, heat) => -3 + 2.4 * Math.max(0, heat) + 2.2 * off('travel slow') + 2 * off('arc long'),
   'narrow': (off, heat) => -3 + 2.2 * Math.max(0, -heat) + 2.6 * off('travel fast'),
 }

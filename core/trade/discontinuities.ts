@@ -38,6 +38,8 @@ export interface Discontinuity {
   readonly name: string
   readonly iso6520: string | null
   readonly givenAs: 'point' | 'span' | 'bead'
+  /** A span that is mostly the whole bead: on a plate a new one is laid over all of it, and shortened. */
+  readonly beginsWhole?: true
   /** Toe on which it may sit; only for what has a side. */
   readonly sided: boolean
   /** What the size of each degree (light, plain, bad) means, mm; null where it has none. */
@@ -203,7 +205,8 @@ const ROWS: Readonly<Record<DiscontinuityId, Omit<Discontinuity, 'id'>>> = {
     opensInBend: false,
     name: 'Too high',
     iso6520: '502',
-    givenAs: 'bead',
+    givenAs: 'span',
+    beginsWhole: true,
     sided: false,
     measured: 'height',
     degreeSizesMm: [in32(5), in32(6), in32(8)],
