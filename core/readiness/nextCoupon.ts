@@ -68,7 +68,7 @@ export interface NextWanted {
 /**
  * What to run next, best first: the rungs that are open and not signed off, and the test's own joint, by expected gain
  * toward the test for an hour in the booth. A drill or pad that was run on all of the last days allowed is left out
- * while there is another. Far from the test, where no single skill moves the odds, the ladder's own order decides.
+ * while there is another, and what the ladder gained below the student comes last. Far from the test, where no single skill moves the odds, the ladder's own order decides.
  * @example proposals(wanted)[0].why // 'Restarts: half as many unsound, and about 20 more of 100 attempts at the 6G
  *   would go well'
  */
@@ -94,14 +94,30 @@ export function proposals(wanted: NextWanted): Proposal[] {
   const tired = (rung: LadderRung) =>
     !ownJoint(rung) && days.length === sameDrillDays && days.every(day => day.rungs.includes(rung.id))
   const fresh = open.filter(rung => !tired(rung))
+  const behind = leftBehind(wanted)
   return (fresh.length > 0 ? fresh : open)
     .map((rung, place) => ({ rung, place, gainPerHour: gainPerHour(rung, wanted.helps, wanted.test) }))
     .sort((a, b) =>
-      Math.abs(a.gainPerHour - b.gainPerHour) < 1e-4
-        ? Number(isOpen(b.rung)) - Number(isOpen(a.rung)) || a.place - b.place
-        : b.gainPerHour - a.gainPerHour,
+      behind.has(a.rung.id) !== behind.has(b.rung.id)
+        ? Number(behind.has(a.rung.id)) - Number(behind.has(b.rung.id))
+        : Math.abs(a.gainPerHour - b.gainPerHour) < 1e-4
+          ? Number(isOpen(b.rung)) - Number(isOpen(a.rung)) || a.place - b.place
+          : b.gainPerHour - a.gainPerHour,
     )
     .map(({ rung, gainPerHour: gain }) => ({ rung, gainPerHour: gain, ...reason(rung, wanted) }))
+}
+
+/** Rungs that were never run and that the student is past: the ladder gained them later. They are offered last. */
+function leftBehind({ ladder, climb }: NextWanted): ReadonlySet<string> {
+  const rungs = rungsInUse(ladder)
+  const lastSigned = rungs.findLastIndex(rung =>
+    climb.some(row => row.rungId === rung.id && row.status === 'signed off'),
+  )
+  const neverRun = (rung: LadderRung) =>
+    climb.some(row => row.rungId === rung.id && row.status !== 'signed off' && row.coupons === 0)
+  return new Set(
+    rungs.filter((rung, place) => place < lastSigned && !isDrill(rung) && neverRun(rung)).map(rung => rung.id),
+  )
 }
 
 const ofHundred = (gain: number) => `about ${Math.round(gain * 100)} more of 100 attempts`

@@ -481,6 +481,22 @@ describe('the next coupon', () => {
     const little = helps.map(help => ({ ...help, gain: help.gain / 10 }))
     expect(proposals({ ...all, helps: little }).map(one => one.rung.name)).not.toContain('restart strip')
   })
+  it('offers a rung that the ladder gained below the student, and never first', () => {
+    const gained = {
+      ...wanted,
+      climb: climb(
+        FULL_LADDER,
+        [],
+        signed.filter(one => one.rungId !== 'flat-pad'),
+        3,
+      ),
+    }
+    for (const helps of [[], wanted.helps]) {
+      const names = proposals({ ...gained, helps }).map(one => one.rung.name)
+      expect(names).toContain('flat pad')
+      expect(names.at(-1)).toBe('flat pad')
+    }
+  })
   it('says what would help most where no rung trains it above all', () => {
     const ends: Help = { element: 'ends', name: 'Ends', odds: 0.6, gain: 0.08 }
     expect(proposals({ ...wanted, helps: [ends] })[0]!.why).toBe(
