@@ -23,6 +23,7 @@ describe('house rules on the wire', () => {
     expect(await faults(DEFAULT_HOUSE_RULES)).toEqual({})
     expect(await faults(changed('beadWidth.by', 'length'))).toEqual({})
     expect(await faults(changed('windows', [WINDOW]))).toEqual({})
+    expect(await faults(changed('windows', [WINDOW, { ...WINDOW, make: 'Skerry' }]))).toEqual({})
   })
 
   it.each([
@@ -37,6 +38,16 @@ describe('house rules on the wire', () => {
     ['beadWidth', { by: 'core diameter', low: 3, high: 2 }, 'beadWidth.high', 'not under the narrowest, 3 × core'],
     ['windows', [{ ...WINDOW, highA: 90 }], 'windows[0].highA', 'ends over where it begins'],
     ['windows', [WINDOW, WINDOW], 'windows', 'same rod'],
+    [
+      'windows',
+      [
+        { ...WINDOW, make: 'Skerry' },
+        { ...WINDOW, make: 'skerry' },
+      ],
+      'windows',
+      'same rod',
+    ],
+    ['windows', [{ ...WINDOW, diameterMm: 1.6 }], 'windows[0].diameterMm', 'is not made in 1.6 mm'],
     ['windows', [{ ...WINDOW, classification: 'E1' }], 'windows[0].classification', 'a rod that is kept'],
   ])('%s of %j is refused at its field, with what would be right', async (path, value, at, words) => {
     expect((await faults(changed(path, value)))[at]).toContain(words)

@@ -9,7 +9,7 @@ import {
   type HouseRules,
   type RuleLine,
 } from '../core/house'
-import { ELECTRODES, PAD_POSITIONS, ROD_SIZES } from '../core/trade'
+import { ELECTRODES, isMade, notMade, PAD_POSITIONS, ROD_SIZES } from '../core/trade'
 import type { LengthUnit } from '../core/units'
 import { across, capped, label } from './fields'
 import type { FieldError } from './problem'
@@ -71,7 +71,10 @@ const windowSchema = across(
       .max(500, 'A window begins at 500 A at most'),
     highA: number().strict().required().integer().max(500, 'A window ends at 500 A at most'),
   }).exact(),
-  ({ lowA, highA }) => (highA > lowA ? null : { path: 'highA', message: 'A window ends over where it begins' }),
+  ({ classification, diameterMm, lowA, highA }) => {
+    if (!isMade(classification, diameterMm)) return { path: 'diameterMm', message: notMade(classification, diameterMm) }
+    return highA > lowA ? null : { path: 'highA', message: 'A window ends over where it begins' }
+  },
 )
 
 const windowsSchema = across(array(windowSchema.required()).strict().required('windows are missing'), rows => {

@@ -10,7 +10,7 @@ import {
   type SaidOfRods,
   type StubClass,
 } from '../core/rodRoom'
-import { ELECTRODES, ROD_SIZES } from '../core/trade'
+import { ELECTRODES, isMade, notMade, ROD_SIZES } from '../core/trade'
 import { across, boothNumber, day, label, list, longList, moment, oneOf, typed, uuid, wholeNumber } from './fields'
 
 /** The body of `PUT /api/rod-lots/:id`. */
@@ -43,10 +43,12 @@ export const rodLotSchema = across(
       .defined('${path} is missing'),
     place: label(60),
   }).exact(),
-  ({ openedOn, receivedOn }) =>
-    openedOn !== null && openedOn < receivedOn
+  ({ classification, diameterMm, openedOn, receivedOn }) => {
+    if (!isMade(classification, diameterMm)) return { path: 'diameterMm', message: notMade(classification, diameterMm) }
+    return openedOn !== null && openedOn < receivedOn
       ? { path: 'openedOn', message: 'A lot is opened on the day it came, or later' }
-      : null,
+      : null
+  },
 )
 
 /** Most lots that come in at a time. */

@@ -1,5 +1,5 @@
 import { settingsCard, type SettingsCard } from '~~/core/setup'
-import { ELECTRODES, electrodeOf, PAD_POSITIONS, ROD_SIZES, type PadPosition } from '~~/core/trade'
+import { ELECTRODES, electrodeOf, PAD_POSITIONS, USUAL_SIZES, type PadPosition } from '~~/core/trade'
 import { inches } from '~~/core/units'
 import { choice, type SheetInput, type SheetValues } from '~~/core/working'
 import type { HouseRules } from '~~/core/house'
@@ -15,7 +15,7 @@ export const PAD_INPUTS: readonly SheetInput[] = [
   choice(
     'size',
     'Size, in or mm',
-    ROD_SIZES.map(row => row.name),
+    USUAL_SIZES.map(row => row.name),
     '1/8',
   ),
   choice(
@@ -31,7 +31,7 @@ export function padCard({ rod, size, position }: SheetValues, rules: HouseRules)
   return settingsCard(
     {
       classification: String(rod),
-      diameterMm: ROD_SIZES.find(row => row.name === size)!.diameterMm,
+      diameterMm: USUAL_SIZES.find(row => row.name === size)!.diameterMm,
       position: id,
       travel: id === '3G' ? 'up' : 'left to right',
       joint: 'pad',

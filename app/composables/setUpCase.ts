@@ -1,11 +1,14 @@
 import {
   electrodeOf,
+  isMade,
   positionOf,
   ROD_SIZES,
   rodSizeOf,
+  rodSizesFor,
   type PadPosition,
   type Polarity,
   type Travel,
+  usualSize,
 } from '~~/core/trade'
 import { JOINTS, PASSES, settingsCard, type Joint, type CardPass, type SetUpCase } from '~~/core/setup'
 import { inches } from '~~/core/units'
@@ -18,7 +21,16 @@ const TRAVELS: readonly Travel[] = ['left to right', 'right to left', 'up', 'dow
 const ALL_PASSES = [...new Set(Object.values(PASSES).flat())]
 
 const INPUTS: readonly SheetInput[] = [
-  ...PAD_INPUTS,
+  ...PAD_INPUTS.map(input =>
+    input.id === 'size'
+      ? choice(
+          'size',
+          input.name,
+          ROD_SIZES.map(row => row.name),
+          '1/8',
+        )
+      : input,
+  ),
   choice('travel', 'Travel', TRAVELS),
   choice('joint', 'Joint', JOINTS),
   choice('pass', 'Bead', ALL_PASSES),
@@ -52,9 +64,15 @@ export function useSetUpCase() {
       : PASSES[joint.value][0]!,
   )
 
+  /** The size that was asked for, where the rod is made in it. */
+  const size = computed(() => {
+    const asked = ROD_SIZES.find(row => row.name === form.values.value.size)!
+    return isMade(String(form.values.value.rod), asked.diameterMm) ? asked : usualSize(asked.unit)
+  })
+
   const wanted = computed<SetUpCase>(() => ({
     classification: String(form.values.value.rod),
-    diameterMm: ROD_SIZES.find(row => row.name === form.values.value.size)!.diameterMm,
+    diameterMm: size.value.diameterMm,
     position: position.value,
     travel: travel.value,
     joint: joint.value,
@@ -70,12 +88,18 @@ export function useSetUpCase() {
   const fields = computed(() =>
     INPUTS.filter(input => input.id !== 'pass' || PASSES[joint.value].length > 1).map((input): SheetInput => {
       if (input.id === 'travel') return { ...input, choices: positionOf(position.value).travel } as SheetInput
+      if (input.id === 'size')
+        return { ...input, choices: rodSizesFor('in', wanted.value.classification).map(row => row.name) } as SheetInput
       if (input.id === 'pass') return { ...input, choices: PASSES[joint.value] } as SheetInput
       return input
     }),
   )
   const shown = computed(
-    () => ({ ...form.values.value, travel: travel.value, pass: pass.value }) as Record<string, number | string>,
+    () =>
+      ({ ...form.values.value, travel: travel.value, pass: pass.value, size: size.value.name }) as Record<
+        string,
+        number | string
+      >,
   )
 
   function set(id: string, value: number | string): void {

@@ -1,7 +1,7 @@
 import { computed, ref } from 'vue'
 import type { JointShape, StackPlan, StackPlanner } from '~~/core/deposit'
 import { housePlanner } from '~~/core/setup'
-import { ROD_SIZES, type PadPosition } from '~~/core/trade'
+import { USUAL_SIZES, type PadPosition } from '~~/core/trade'
 import { inches } from '~~/core/units'
 import { choice, length, numeric, type SheetInput } from '~~/core/working'
 import { useHouseRules } from '~/stores/houseRules'
@@ -24,7 +24,7 @@ const INPUTS: readonly SheetInput[] = [
   choice(
     'rootSize',
     'Root rod, in or mm',
-    ROD_SIZES.map(row => row.name),
+    USUAL_SIZES.map(row => row.name),
     '1/8',
   ),
 ]
@@ -80,7 +80,7 @@ export function useStackCase() {
     if (kind.value === 'T fillet') return { kind: 'fillet', legMm: of('leg'), thicknessMm: of('plate') }
     return { kind: 'V', groove, backing: kind.value === 'V, backing' }
   })
-  const rod = computed(() => ROD_SIZES.find(row => row.name === form.values.value.size)!)
+  const rod = computed(() => USUAL_SIZES.find(row => row.name === form.values.value.size)!)
   const position = computed(() => String(form.values.value.position).slice(0, 2) as PadPosition)
   const planner = computed<StackPlanner>(() => ({
     ...housePlanner(
@@ -88,7 +88,7 @@ export function useStackCase() {
         shape: shape.value,
         position: position.value,
         coreMm: rod.value.diameterMm,
-        rootCoreMm: ROD_SIZES.find(row => row.name === form.values.value.rootSize)!.diameterMm,
+        rootCoreMm: USUAL_SIZES.find(row => row.name === form.values.value.rootSize)!.diameterMm,
       },
       rules.value,
     ),

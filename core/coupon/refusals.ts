@@ -1,4 +1,4 @@
-import { electrodeOf, pieceOf, positionOf, positionsFor, type PositionId } from '../trade'
+import { electrodeOf, isMade, notMade, pieceOf, positionOf, positionsFor, type PositionId } from '../trade'
 import { jointSection } from '../deposit'
 import type { CouponDocument, Ticket } from './document'
 import { isPlate, sectionShape, type Piece } from './piece'
@@ -25,7 +25,7 @@ export function refusals({
   passes = [],
 }: {
   piece: Piece
-  ticket: Pick<Ticket, 'position' | 'travel' | 'classification'>
+  ticket: Pick<Ticket, 'position' | 'travel' | 'classification' | 'diameterMm'>
   passes?: CouponDocument['passes']
 }): Refusal[] {
   const found: Refusal[] = []
@@ -36,7 +36,7 @@ export function refusals({
       field: 'position',
       why: `A ${pieceOf(piece.kind).name} is welded in ${list(allowed)}; ${id} is ${name}`,
     })
-  const unfit = unfitRod(ticket.classification, ticket.position)
+  const unfit = unfitRod(ticket, ticket.position)
   if (unfit) found.push({ field: 'classification', why: unfit })
   const ways = isPlate(piece) ? [] : [ticket.travel, ...passes.map(pass => pass.travel)]
   const wrongWay = ways.find(way => !travel.includes(way))
@@ -45,8 +45,12 @@ export function refusals({
   return [...found, ...passRefusals(ticket.position, passes), ...sizeRefusals(piece)]
 }
 
-/** A rod that will not hold in a position; null when it will. */
-function unfitRod(classification: string, position: PositionId): string | null {
+/** A rod that is not to be had, or will not hold in a position; null when it is, and will. */
+function unfitRod(
+  { classification, diameterMm }: Pick<Ticket, 'classification' | 'diameterMm'>,
+  position: PositionId,
+): string | null {
+  if (!isMade(classification, diameterMm)) return notMade(classification, diameterMm)
   return electrodeOf(classification).positions.includes(position)
     ? null
     : `${classification} is made for flat work and horizontal fillets; in ${position} it will not stay put`
@@ -59,7 +63,7 @@ function passRefusals(position: PositionId, passes: NonNullable<CouponDocument['
         ? pass.role === 'root' || pass.role === 'hot'
           ? null
           : `Pass ${index + 1} is ${pass.role}: GTAW is kept for roots and hot passes`
-        : unfitRod(pass.classification, position)
+        : unfitRod(pass, position)
     return why ? [{ field: 'passes', why }] : []
   })
 }

@@ -11,7 +11,7 @@ import {
   stubLoss,
   burnRods,
 } from '../deposit'
-import { COMMON_PRACTICE, ELECTRODES, electrodeOf, ROD_SIZES, type RodSize, type Source } from '../trade'
+import { COMMON_PRACTICE, ELECTRODES, electrodeOf, USUAL_SIZES, type RodSize, type Source } from '../trade'
 import {
   bothUnits,
   exactLength,
@@ -43,10 +43,10 @@ const rod: SheetInput = choice(
 const size: SheetInput = choice(
   'size',
   'Size, in or mm',
-  ROD_SIZES.map(row => row.name),
+  USUAL_SIZES.map(row => row.name),
   '1/8',
 )
-const sizeNamed = (name: unknown): RodSize => ROD_SIZES.find(row => row.name === name)!
+const sizeNamed = (name: unknown): RodSize => USUAL_SIZES.find(row => row.name === name)!
 
 export const HEAT_INPUT: Sheet = {
   id: 'heat-input',

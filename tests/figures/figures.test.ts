@@ -25,7 +25,7 @@ import {
   PIECES,
   PIPE_SIZES,
 } from '../../core/trade'
-import { POSITIONS, ROD_SIZES, type Polarity, type Travel } from '../../core/trade'
+import { isMade, POSITIONS, ROD_SIZES, type Polarity, type Travel } from '../../core/trade'
 import { inches, KG_PER_POUND } from '../../core/units'
 
 /**
@@ -48,7 +48,9 @@ function linesOf(value: unknown, where = ''): string[] {
 const two = (value: number) => String(Math.round(value * 100) / 100)
 const inchSizes = ROD_SIZES.filter(size => size.unit === 'in')
 const rods = ELECTRODES.filter(rod => rod.burnsAs === rod.classification).flatMap(rod =>
-  inchSizes.map(size => ({ ...rod, size, says: `${rod.classification} ${size.name}` })),
+  inchSizes
+    .filter(size => isMade(rod.classification, size.diameterMm))
+    .map(size => ({ ...rod, size, says: `${rod.classification} ${size.name}` })),
 )
 
 describe('figures of codes', () => {

@@ -58,7 +58,7 @@ const rods = computed(() => (isTig.value ? FILLER_RODS : ELECTRODES).map(row => 
 const sizes = computed(() =>
   isTig.value
     ? FILLER_SIZES.map(mm => ({ value: mm, title: `${formatFraction(mm, 32)} in` }))
-    : rodSizesFor(props.unit).map(size => ({ value: size.diameterMm, title: size.label })),
+    : rodSizesFor(props.unit, form.classification).map(size => ({ value: size.diameterMm, title: size.label })),
 )
 const shared = computed(() =>
   props.students

@@ -227,7 +227,7 @@ defineExpose({
       <v-select
         v-model="form.diameterMm"
         label="Size"
-        :items="rodSizesFor(unit).map(size => ({ value: size.diameterMm, title: size.label }))"
+        :items="rodSizesFor(unit, form.classification).map(size => ({ value: size.diameterMm, title: size.label }))"
       />
       <v-combobox
         v-model="form.make"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { HouseRules, WindowOverride } from '~~/core/house'
 import { currentWindow, publishedWindow } from '~~/core/setup'
-import { ELECTRODES, PAD_POSITIONS, positionOf, rodSizeOf, rodSizesFor } from '~~/core/trade'
+import { ELECTRODES, PAD_POSITIONS, positionOf, rodSizeOf, rodSizesFor, usualSize } from '~~/core/trade'
 
 /** The school's own current windows; the published one always stands beside. */
 const props = defineProps<{ rules: HouseRules; locked: boolean }>()
@@ -10,7 +10,7 @@ const emit = defineEmits<{ write: [windows: readonly WindowOverride[]] }>()
 const form = reactive({
   classification: 'E7018',
   make: '',
-  diameterMm: rodSizesFor(props.rules.unit)[1]!.diameterMm,
+  diameterMm: usualSize(props.rules.unit).diameterMm,
   position: '3G' as WindowOverride['position'],
   low: '',
   high: '',
@@ -100,7 +100,9 @@ const drop = (row: WindowOverride) =>
       <v-select
         v-model="form.diameterMm"
         label="Size"
-        :items="rodSizesFor(rules.unit).map(size => ({ value: size.diameterMm, title: size.label }))"
+        :items="
+          rodSizesFor(rules.unit, form.classification).map(size => ({ value: size.diameterMm, title: size.label }))
+        "
         hide-details
       />
       <v-text-field v-model="form.make" label="Make, or any" maxlength="40" hide-details />

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { rodLotSchema, type RodLotSave } from '~~/contract/rodRoom'
 import { hasClock, storedHow, type RodLot } from '~~/core/rodRoom'
-import { ELECTRODES, rodSizesFor } from '~~/core/trade'
+import { ELECTRODES, rodSizesFor, usualSize } from '~~/core/trade'
 import { today } from '~/composables/shopClock'
 import { useFieldErrors } from '~/composables/fieldErrors'
 import { useHouseRules } from '~/stores/houseRules'
@@ -17,7 +17,7 @@ const RODS = ELECTRODES.filter(row => row.family !== 'GTAW wire').map(row => row
 const USUAL_BOX = 150
 const form = reactive({
   classification: props.lot?.classification ?? 'E7018',
-  diameterMm: props.lot?.diameterMm ?? rodSizesFor(houseRules.unit)[1]!.diameterMm,
+  diameterMm: props.lot?.diameterMm ?? usualSize(houseRules.unit).diameterMm,
   makersLot: props.lot?.makersLot ?? '',
   resistant: props.lot?.resistant ?? false,
   receivedOn: props.lot?.receivedOn ?? today(),
@@ -53,7 +53,9 @@ async function save() {
       <v-select
         v-model="form.diameterMm"
         label="Size"
-        :items="rodSizesFor(houseRules.unit).map(size => ({ value: size.diameterMm, title: size.label }))"
+        :items="
+          rodSizesFor(houseRules.unit, form.classification).map(size => ({ value: size.diameterMm, title: size.label }))
+        "
         :error-messages="errors.diameterMm"
       />
       <v-text-field

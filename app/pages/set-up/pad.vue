@@ -3,7 +3,7 @@ import { useClipboard } from '@vueuse/core'
 import { beyondTable, planPad, type PadPlan } from '~~/core/deposit'
 import { wantedWidth } from '~~/core/house'
 import { arcVolts } from '~~/core/setup'
-import { ELECTRODES, ROD_SIZES } from '~~/core/trade'
+import { ELECTRODES, USUAL_SIZES } from '~~/core/trade'
 import { formatHeat, formatLength, formatSpeed, formatTime, formatWeight, inches } from '~~/core/units'
 import { choice, length, numeric, type SheetInput } from '~~/core/working'
 import { padCard } from '~/composables/padCard'
@@ -31,7 +31,7 @@ const PLATE: readonly SheetInput[] = [
   choice(
     'size',
     'Size, in or mm',
-    ROD_SIZES.map(row => row.name),
+    USUAL_SIZES.map(row => row.name),
     '1/8',
   ),
   length('rodLength', 'Rod length', 200, 500, inches(14)),
@@ -52,7 +52,7 @@ const form = useSheetForm(
 
 const of = (id: string) => Number(form.values.value[id])
 const outcome = computed<{ plan: PadPlan } | { problem: string }>(() => {
-  const rod = ROD_SIZES.find(row => row.name === form.values.value.size)!
+  const rod = USUAL_SIZES.find(row => row.name === form.values.value.size)!
   const classification = String(form.values.value.rod)
   try {
     return {
