@@ -13,6 +13,7 @@ import {
   type PlanTerms,
 } from '~~/core/dayPlan'
 import { testPieces } from '~~/core/qualification'
+import { ownTest } from '~~/core/readiness'
 import type { DayPlan } from '~~/contract/dayPlan'
 import { useCodeBooks } from '~/stores/codeBooks'
 import { useDayPlan } from '~/stores/dayPlan'
@@ -136,9 +137,11 @@ export function useDayPlanner() {
         rules,
         book: books.offered[0]!.book,
         tests: Object.fromEntries(
-          known.students.map(({ student: { id } }) => [
+          known.students.map(({ student: { id }, climb }) => [
             id,
-            pieces.find(piece => piece.id === testOf.value[id]) ?? pieces[1]!,
+            pieces.find(piece => piece.id === testOf.value[id]) ??
+              ownTest(pieces, known.common!.ladder.ladder, climb) ??
+              pieces[1]!,
           ]),
         ),
         today: dayNumber(known.classDay),

@@ -17,7 +17,9 @@ interface Stretch {
   readonly currentA: number
 }
 
-/** All that was run at one current by one card: a pad's beads, or a pass, or what of them came after the panel was turned. */
+/**
+ * All that was run at one current by one card: a pad's beads, or a pass, or what of them came after the panel was turned.
+ */
 export interface CurrentRun {
   /** Null on a pad. */
   readonly pass: Pass | null

@@ -44,6 +44,7 @@ export type CauseId =
   | 'out of level'
   | 'weave wide'
   | 'root far out'
+  | 'blunt tack'
 
 /**
  * A cause: how common it is before anything is seen, the chance that it shows each sign when it is at work, and
@@ -76,7 +77,7 @@ export const CAUSES: readonly Cause[] = [
       'wide': 0.6,
       'sag': 0.12,
       'start pinholes': 0.15,
-      'restart dirty': 0.08,
+      'restart pinholes': 0.08,
       'root concave': 0.25,
       'arc fluttered': 0.75,
     },
@@ -238,7 +239,7 @@ export const CAUSES: readonly Cause[] = [
       'rough ripples': 0.15,
     },
     change: 'Lean the rod 10 to 15 degrees, no more',
-    drill: 'one bead with a protractor set beside it',
+    drill: 'one dry run, one bead, same lean',
   },
   {
     id: 'upright rod',
@@ -246,7 +247,7 @@ export const CAUSES: readonly Cause[] = [
     prior: 0.03,
     shows: { 'slag ran ahead': 0.7, 'slag between': 0.25, 'no fusion': 0.1 },
     change: 'Drag the rod 10 to 15 degrees',
-    drill: 'one bead with a protractor set beside it',
+    drill: 'one dry run, one bead, same lean',
   },
   {
     id: 'polarity',
@@ -265,7 +266,7 @@ export const CAUSES: readonly Cause[] = [
       'porosity everywhere': 0.55,
       'porosity at starts': 0.4,
       'start pinholes': 0.5,
-      'restart dirty': 0.12,
+      'restart pinholes': 0.12,
       'crack in crater': 0.04,
       'crack along': 0.05,
       'one wall': 0.15,
@@ -285,7 +286,7 @@ export const CAUSES: readonly Cause[] = [
     id: 'not cleaned',
     name: 'Not cleaned between beads',
     prior: 0.06,
-    shows: { 'slag between': 0.8, 'restart dirty': 0.5, 'no fusion': 0.06 },
+    shows: { 'slag between': 0.8, 'restart slag': 0.5, 'no fusion': 0.06 },
     change: 'Chip and brush every bead and every crater',
     drill: 'one bead, brushed bright, before the next',
   },
@@ -471,7 +472,7 @@ export const CAUSES: readonly Cause[] = [
     shows: {
       'tip swollen': 0.3,
       'rod lit again': 0.85,
-      'restart dirty': 0.45,
+      'restart pinholes': 0.45,
       'start pinholes': 0.4,
       'porosity at starts': 0.35,
     },
@@ -571,6 +572,14 @@ export const CAUSES: readonly Cause[] = [
     shows: { 'sparks in front': 0.5, 'root concave': 0.5, 'root not through': 0.15, 'keyhole closed': 0.25 },
     change: 'Push the rod into the gap with a tight arc, and keep it there',
     drill: 'one root, listening for the arc on the far side',
+  },
+  {
+    id: 'blunt tack',
+    name: 'Tack not feathered',
+    prior: 0.01,
+    shows: { 'root not through': 0.5, 'root heavy': 0.15, 'no fusion': 0.15, 'keyhole closed': 0.4 },
+    change: 'Grind both ends of each tack thin before you weld into it',
+    drill: 'one root over feathered tacks',
   },
 ]
 

@@ -8,6 +8,7 @@ const ON_ANY_PIECE: ReadonlySet<Cause['id']> = new Set([
   'gap tight',
   'root far out',
   'out of line',
+  'blunt tack',
   'arc force',
   'off the joint',
   'bead thin',

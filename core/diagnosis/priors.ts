@@ -104,7 +104,7 @@ export function priorsFor(
   currentSays(document, marks, rules, by)
   positionSays(document, by)
   pieceSays(document, rules, by)
-  fitUpSays(document, by)
+  fitUpSays(document, marks, by)
   legsSay(document, by)
   placeSays(document, marks, by)
   toldSays(document, by)
@@ -162,6 +162,8 @@ function rodSays(document: CouponDocument, marks: readonly Mark[], rules: HouseR
   const families = rodsThatShow(document, marks).map(familyOf)
   by(families.includes('cellulosic') ? 4 : RULED_OUT, 'whip')
   if (families.includes('low hydrogen')) by(1.2, 'damp rod')
+  // Rutile rods pore more readily for other reasons, and take up damp with less harm.
+  if (families.includes('rutile')) by(0.7, 'damp rod')
   if (ticket.polarity === 'AC') by(0.05, 'arc blow')
   if (!relit(document, marks)) by(document.answers?.['rod lit again'] === 'no' ? RULED_OUT : LIT_AGAIN, 'bare tip')
 }
@@ -282,9 +284,25 @@ const BOTH_RIGHT = 0.02
 const PUT_TOGETHER_SO = 40
 const DIRTY: ReadonlySet<string> = new Set(['mill scale', 'rust', 'paint', 'oil', 'galvanized'])
 
+/** What shows at a tack that was left blunt, and what shows elsewhere on its joint. Common practice: within 3/4 in. */
+const AT_A_TACK = 60
+const BESIDE_A_TACK = 1
+const NEAR_A_TACK_MM = inches(3 / 4)
+
+function blunt({ tacks }: NonNullable<CouponDocument['fitUp']>, marks: readonly Mark[]): number {
+  const left = tacks.filter(tack => !tack.feathered)
+  if (left.length === 0) return RULED_OUT
+  const isAt = (mark: Mark) =>
+    left.some(({ atMm, lengthMm }) => {
+      const end = isFlaw(mark) ? mark.toMm : mark.atMm
+      return mark.atMm <= atMm + lengthMm + NEAR_A_TACK_MM && end >= atMm - NEAR_A_TACK_MM
+    })
+  return marks.length > 0 && marks.every(isAt) ? AT_A_TACK : BESIDE_A_TACK
+}
+
 /** The joint as it was put together and gauged. */
-function fitUpSays({ fitUp, piece }: CouponDocument, by: By): void {
-  if (!fitUp) return
+function fitUpSays({ fitUp, piece }: CouponDocument, marks: readonly Mark[], by: By): void {
+  if (!fitUp) return by(RULED_OUT, 'blunt tack')
   if (fitUp.surface && DIRTY.has(fitUp.surface)) by(PUT_TOGETHER_SO, 'dirty plate')
   const wanted = fitUpWanted(piece)
   const { gap, land } = edgesOff(fitUp, wanted)
@@ -296,6 +314,7 @@ function fitUpSays({ fitUp, piece }: CouponDocument, by: By): void {
   }
   by(either(gap.tight, land), 'gap tight')
   by(either(gap.wide, land === null ? null : -land), 'gap wide')
+  by(blunt(fitUp, marks), 'blunt tack')
   const fitted = checkFitUp(fitUp, wanted, 'in').findings
   by(fitted.some(finding => finding.fault === 'out of line') ? PUT_TOGETHER_SO : 0.3, 'out of line')
 }

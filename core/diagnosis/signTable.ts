@@ -15,7 +15,8 @@ export type SignId =
   | 'restart high'
   | 'restart low'
   | 'restart off line'
-  | 'restart dirty'
+  | 'restart slag'
+  | 'restart pinholes'
   | 'start stuck'
   | 'start pinholes'
   | 'start poor'
@@ -124,7 +125,8 @@ export const SIGNS: readonly SignRow[] = [
   row('restart high', 'lumps at restarts', 'restarts', 0.05, 1.5),
   row('restart low', 'dips or gaps at restarts', 'restarts', 0.05, 1.5),
   row('restart off line', 'restarts off line', 'restarts', 0.04),
-  row('restart dirty', 'slag or pinholes in restarts', 'restarts', 0.04),
+  row('restart slag', 'slag in restarts', 'restarts', 0.03),
+  row('restart pinholes', 'pinholes in restarts', 'restarts', 0.03),
   row('crater', 'craters not filled', 'ends', 0.05),
   row('ends low', 'ends not built up', 'ends', 0.04),
   row('lap off', 'laps between beads off', 'laps', 0.05),

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { putMark, setDegree, type CouponDocument, type TryMark } from '../coupon'
-import { aCoupon, aJoint } from '../coupon/example'
+import { aCoupon, aFitUp, aFlaw, aJoint } from '../coupon/example'
 import { DEFAULT_HOUSE_RULES } from '../house'
 import { inches } from '../units'
 import { diagnose, toldSigns, type SignId } from '.'
@@ -44,5 +44,56 @@ describe('pinholes in starts', () => {
     expect(bareTip(bad(aCoupon(), 'stub'))).toBeGreaterThan(4 * plain)
     expect(bareTip({ ...bad(aCoupon()), answers: { 'rod lit again': 'yes' } })).toBeGreaterThan(4 * plain)
     expect(bareTip({ ...bad(aCoupon()), answers: { 'rod lit again': 'no' } })).toBeLessThan(0.001)
+  })
+})
+
+// A tack that was not feathered keeps the root from tying in where it lies: common practice.
+describe('a root that is not through', () => {
+  const joint = aJoint()
+  const rootLane = joint.beads.find(bead => bead.face === 'root')!
+  const tackAt = (atMm: number, feathered: boolean) =>
+    aFitUp(inches(1 / 8), { tacks: [{ atMm, lengthMm: inches(1 / 2), feathered }] })
+  const notThrough = (atInch: number, fitUp?: ReturnType<typeof aFitUp>) =>
+    diagnose(
+      putMark(
+        { ...joint, ...(fitUp ? { fitUp } : {}) },
+        aFlaw({
+          flaw: 'incomplete penetration',
+          beadId: rootLane.id,
+          side: null,
+          sizeMm: null,
+          atMm: inches(atInch),
+          toMm: inches(atInch + 0.5),
+        }),
+      ),
+      rules,
+    )
+  const blunt = (...of: Parameters<typeof notThrough>) =>
+    notThrough(...of).causes.find(row => row.cause.id === 'blunt tack')?.odds ?? 0
+  it('at a tack that was left blunt is the tack, and is told so', () => {
+    const told = notThrough(3, tackAt(inches(3), false))
+    expect(told.causes[0]!.cause.id).toBe('blunt tack')
+    expect(told.nextRun).toContain('ends of each tack')
+  })
+  it('is hardly the tack elsewhere, and never where all are feathered or none is kept', () => {
+    expect(blunt(5.5, tackAt(inches(1), false))).toBeLessThan(0.25 * blunt(1, tackAt(inches(1), false)))
+    expect(blunt(3, tackAt(inches(3), true))).toBeLessThan(0.001)
+    expect(blunt(3)).toBeLessThan(0.001)
+  })
+})
+
+describe('a restart that is not clean', () => {
+  const stubs = aCoupon({ ticket: { rods: 'stubs' } })
+  const lead = (fault: string) =>
+    diagnose(
+      stubs.marks
+        .filter((mark): mark is TryMark => mark.kind === 'restart')
+        .map(mark => ({ ...setDegree(mark, 3), fault }) as TryMark)
+        .reduce(putMark, stubs as CouponDocument),
+      rules,
+    ).causes[0]!.cause.id
+  it('is not brushed where it holds slag, and struck on a bare tip where it holds pinholes', () => {
+    expect(lead('slag')).toBe('not cleaned')
+    expect(lead('pinholes')).toBe('bare tip')
   })
 })

@@ -68,7 +68,8 @@ export interface NextWanted {
 /**
  * What to run next, best first: the rungs that are open and not signed off, and the test's own joint, by expected gain
  * toward the test for an hour in the booth. A drill or pad that was run on all of the last days allowed is left out
- * while there is another, and what the ladder gained below the student comes last. Far from the test, where no single skill moves the odds, the ladder's own order decides.
+ * while there is another, and what the ladder gained below the student comes last. Far from the test, where no single
+ * skill moves the odds, the ladder's own order decides.
  * @example proposals(wanted)[0].why // 'Restarts: half as many unsound, and about 20 more of 100 attempts at the 6G
  *   would go well'
  */

@@ -1,5 +1,5 @@
 import type { HouseRules } from '../house'
-import type { PadPosition, Source } from '../trade'
+import type { Source } from '../trade'
 import { A5_1_CURRENT, burnsAs, COMMON_PRACTICE, notMade, rodSizeOf } from '../trade'
 import { practiceOf, type CurrentCase } from './practiceCurrents'
 

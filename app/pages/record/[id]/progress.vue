@@ -2,7 +2,7 @@
 import { useLocalStorage } from '@vueuse/core'
 import { dayNumber } from '~~/core/calendar'
 import { testPieceOf, testPieces } from '~~/core/qualification'
-import { outlookCase, proposals, testedBy, testPlan } from '~~/core/readiness'
+import { outlookCase, ownTest, proposals, testedBy, testPlan } from '~~/core/readiness'
 import type { StudentPace } from '~~/contract/pace'
 import type { StudentProgress } from '~~/contract/progress'
 import { today } from '~/composables/shopClock'
@@ -45,8 +45,12 @@ useHead({ title: () => `${progress.value?.student.name ?? 'Progress'} · Fusilis
 
 const chosen = useLocalStorage<Record<string, string>>('fusilis.testPiece', {})
 const pieces = computed(() => testPieces(houseRules.unit))
+const ownPiece = computed(
+  () => progress.value && ownTest(pieces.value, progress.value.ladder.ladder, progress.value.climb),
+)
 const testId = computed({
-  get: () => (pieces.value.find(piece => piece.id === chosen.value[studentId.value]) ?? pieces.value[1]!).id,
+  get: () =>
+    (pieces.value.find(piece => piece.id === chosen.value[studentId.value]) ?? ownPiece.value ?? pieces.value[1]!).id,
   set: id => {
     chosen.value = { ...chosen.value, [studentId.value]: id }
   },
