@@ -28,6 +28,22 @@ export function drawnLanes(coupon: CouponDocument, view: LaneView, cursorBeadId:
   return view === 'all passes' ? inRows(coupon, strip, open) : onePass(coupon, strip, cursorBeadId)
 }
 
+/**
+ * The lane at the cursor alone, both halves of a pipe's pass, as wide as a finger needs it.
+ * @param widthMm how wide it is drawn, whatever it measures
+ */
+export function laneAlone(coupon: CouponDocument, cursorBeadId: string, widthMm: number): DrawnLanes {
+  const { lengthMm, round } = stripOf(coupon.piece)
+  const rows = rowsOf(coupon)
+  const row = rows.find(({ beads }) => beads.some(bead => bead.id === cursorBeadId)) ?? rows.at(-1)!
+  const acrossMm = widthMm / ROW_FILLED
+  const beads = row.beads.map(bead => ({ ...bead, offsetMm: acrossMm / 2, widthMm }))
+  return {
+    ...{ lengthMm, widthMm: acrossMm, round, beads },
+    ...{ lines: [], members: null, open: new Set(beads.map(bead => bead.id)), inRows: true },
+  }
+}
+
 /** Rows of a coupon: one for each pass, one for the root side. */
 export function rowsOf({
   beads,

@@ -51,6 +51,10 @@ main {
   .frame {
     grid-template-columns: minmax(0, 1fr);
   }
+  /* While a coupon is read in one hand the screen is the coupon's. */
+  .frame:has(.phone-bench) > .rail {
+    display: none;
+  }
 }
 @media print {
   .frame {

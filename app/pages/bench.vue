@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useMediaQuery } from '@vueuse/core'
 import { standsUpright, type GaugeKind, type SetUpChange } from '~~/core/coupon'
 import type { FitUp } from '~~/core/setup'
 import type { FloorStudent } from '~~/contract/people'
@@ -42,6 +43,8 @@ useFloorLive(
   serial => void floor.follow(serial).catch(() => {}),
 )
 
+/** On a phone the Bench is laid out for one hand. */
+const inHand = useMediaQuery('(max-width: 600px)')
 const dialog = ref<BenchDialog | null>(null)
 const loading = ref(true)
 const unit = computed(() => bench.rules.unit)
@@ -181,6 +184,15 @@ useBenchKeys({
     >
       <ParkedStrip />
     </BenchEmpty>
+    <PhoneBench
+      v-else-if="inHand"
+      :unit="unit"
+      :problem="problem"
+      :saving="saving"
+      @ask="dialog = $event"
+      @drop="drop"
+      @save="keep()"
+    />
     <template v-else>
       <ParkedStrip class="aside-strip" />
       <BenchHead class="head" :unit="unit" @student="dialog = 'students'" @ticket="dialog = 'ticket'" />
@@ -232,7 +244,8 @@ useBenchKeys({
   grid-template: auto auto minmax(0, 1fr) / minmax(0, 1fr) 306px;
   position: relative;
 }
-.bench > .empty {
+.bench > .empty,
+.bench > .phone-bench {
   grid-area: 1 / 1 / -1 / -1;
 }
 .aside-strip {
@@ -273,6 +286,9 @@ useBenchKeys({
     min-height: 100dvh;
     grid-template: auto auto auto auto / minmax(0, 1fr);
     padding-bottom: 60px;
+  }
+  .bench:has(> .phone-bench) {
+    padding-bottom: 0;
   }
   .stage {
     height: 66dvh;

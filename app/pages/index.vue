@@ -138,7 +138,7 @@ function askToHandOver() {
               {{ here }} of {{ floor.students.length }} here, {{ readToday }} read today{{
                 floor.queue.waiting.length > 0 ? '' : '; nobody waits'
               }}.
-              <template v-if="!wide">Whoever was read longest ago stands first.</template>
+              <template v-if="!wide">The student read longest ago stands first.</template>
             </p>
             <v-btn v-if="!wide" variant="text" @click="clamping = { booth: null }">Clamp meter</v-btn>
             <v-btn v-if="floor.students.length > 1" variant="outlined" @click="grouping = true">Read a table</v-btn>

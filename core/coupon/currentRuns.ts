@@ -18,7 +18,8 @@ interface Stretch {
 }
 
 /**
- * All that was run at one current by one card: a pad's beads, or a pass, or what of them came after the panel was turned.
+ * All that was run at one current by one card: a pad's beads, or a pass, or what of them came after the panel was
+ * turned.
  */
 export interface CurrentRun {
   /** Null on a pad. */

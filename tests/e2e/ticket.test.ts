@@ -72,6 +72,20 @@ it('marks a rod past its exposure and plate that is too thin, and blocks nothing
   expect(said).toContain('This rod wants 1/4 in of plate or more')
 })
 
+it('keeps the make of the rod and the arc force, and marks arc force that is off', async () => {
+  await edit(async () => {
+    await editor().getByLabel('Make').fill('Skerry')
+    await editor().getByLabel('Arc force').fill('20')
+    await editor().getByText('40–60 % here').waitFor()
+  })
+  const said = await ticket().innerText()
+  expect(said).toContain('Arc force 20 % under 40 to 60 %')
+  await page.keyboard.press('i')
+  expect(await editor().getByLabel('Make').inputValue()).toBe('Skerry')
+  await page.keyboard.press('Escape')
+  await editor().waitFor({ state: 'hidden' })
+})
+
 it('refuses a current that cannot be, and says the range', async () => {
   await page.keyboard.press('i')
   await editor().getByLabel('Current').fill('0')
@@ -94,12 +108,24 @@ it('times a bead by one key or typed, and saves it with the coupon', async () =>
   await page.getByRole('textbox', { name: 'Arc time' }).fill('45')
   await page.keyboard.press('Enter')
   await page.getByText('45 s, 8 in/min').waitFor()
+  await page.getByRole('button', { name: 'type it' }).click()
+  await page.getByRole('textbox', { name: /Current from/ }).fill('9')
+  await page.keyboard.press('Enter')
+  await page.getByText('Whole amperes, from 10 to 500').waitFor()
+  await page.getByRole('textbox', { name: /Current from/ }).fill('95')
+  await page.keyboard.press('Enter')
+  await page.getByText(/45 s, 8 in\/min.*95 A from \d/).waitFor()
   await page.keyboard.press('Enter')
   await page.getByText('Pavo Lindqvar: saved').waitFor()
   const { body } = await school.lead.ask<CouponPage>('GET', `/api/students/${school.other.id}/coupons`)
   const [saved] = body.coupons
-  expect(saved!.document.beads[0]!.arcSeconds).toBe(45)
-  expect(saved!.document.ticket).toMatchObject({ rung: 'vertical pad', hoursOut: 6 })
+  expect(saved!.document.beads[0]).toMatchObject({ arcSeconds: 45, turned: { currentA: 95 } })
+  expect(saved!.document.ticket).toMatchObject({
+    rung: 'vertical pad',
+    hoursOut: 6,
+    make: 'Skerry',
+    arcForcePercent: 20,
+  })
 })
 
 it('the next coupon begins as the last, but for how long the rods were out', async () => {

@@ -7,8 +7,8 @@ import { useArcClock } from '~/composables/arcClock'
 import { useCouponBench } from '~/composables/couponBench'
 
 /**
- * How the bead at the cursor was run: its stopwatch, struck and broken by one key, or typed, with travel and heat beside
- * the card's; and where the panel was turned on the way.
+ * How the bead at the cursor was run: its stopwatch, struck and broken by one key, or typed, with travel and heat
+ * beside the card's; and where the panel was turned on the way.
  */
 const props = defineProps<{ unit: LengthUnit }>()
 const bench = useCouponBench()

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { clampToBead, describeFinding, isTry, rowOf, standsUpright, type Bead } from '~~/core/coupon'
+import { describeFinding, isTry, rowOf, standsUpright, type Bead } from '~~/core/coupon'
 import { pieceOf } from '~~/core/trade'
 import type { LengthUnit } from '~~/core/units'
-import { useBenchActs } from '~/composables/benchActs'
 import { useCouponBench } from '~/composables/couponBench'
+import { useStripHand } from '~/composables/stripHand'
 import { drawnLanes } from '~/drawing/drawnLanes'
 import { placementOf } from '~/drawing/placement'
 
@@ -15,7 +15,6 @@ import { placementOf } from '~/drawing/placement'
 const props = defineProps<{ unit: LengthUnit }>()
 
 const bench = useCouponBench()
-const hand = useBenchActs(bench)
 const svg = useTemplateRef<SVGSVGElement>('svg')
 const frame = useTemplateRef<HTMLDivElement>('frame')
 const size = useElementSize(frame)
@@ -23,8 +22,6 @@ const size = useElementSize(frame)
 const coupon = computed(() => bench.coupon!)
 const drawn = computed(() => drawnLanes(coupon.value, bench.view, bench.cursor.beadId))
 const placement = computed(() => placementOf(drawn.value, standsUpright(coupon.value)))
-const lanes = computed(() => new Map(drawn.value.beads.map(bead => [bead.id, bead])))
-const cursorBead = computed(() => lanes.value.get(bench.cursor.beadId))
 
 /** Room round the plate for numbers and ruler, px; the scale is whatever fits. */
 const ROOM = { left: 44, top: 30, right: 20, bottom: 46 }
@@ -45,75 +42,9 @@ const box = computed(() => ({
   width: placement.value.width + px(ROOM.left + ROOM.right),
   height: placement.value.height + px(roomTop.value + ROOM.bottom),
 }))
+const { lanes, down, move, up, shown } = useStripHand({ svg, drawn, placement, px })
+const cursorBead = computed(() => lanes.value.get(bench.cursor.beadId))
 const radius = computed(() => Math.min(px(8), (cursorBead.value ?? drawn.value.beads[0]!).widthMm * 0.34))
-
-/** A finger covers about this much, px. */
-const REACH = 22
-let dragged: { id: string; moved: boolean } | null = null
-const dragAt = ref<{ id: string; atMm: number } | null>(null)
-
-function placeUnder(event: PointerEvent): { bead: Bead; atMm: number; offsetMm: number } {
-  const matrix = svg.value!.getScreenCTM()!.inverse()
-  const at = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix)
-  const { atMm, offsetMm } = placement.value.place(at.x, at.y)
-  const away = (bead: Bead) => Math.hypot(bead.offsetMm - offsetMm, Math.max(0, bead.fromMm - atMm, atMm - bead.toMm))
-  const bead = drawn.value.beads.filter(lane => drawn.value.open.has(lane.id)).sort((a, b) => away(a) - away(b))[0]!
-  return { bead, atMm: clampToBead(bead, atMm), offsetMm }
-}
-
-function markUnder(place: { bead: Bead; atMm: number }) {
-  const near = coupon.value.marks
-    .filter(mark => mark.beadId === place.bead.id)
-    .map(mark => ({
-      mark,
-      away:
-        mark.kind === 'flaw'
-          ? Math.max(0, mark.atMm - place.atMm, place.atMm - mark.toMm) +
-            (mark.toMm - mark.atMm > 60 ? px(REACH) * 0.9 : 0)
-          : Math.abs(mark.atMm - place.atMm),
-    }))
-    .sort((a, b) => a.away - b.away)[0]
-  return near && near.away <= px(REACH) ? near.mark : null
-}
-
-function down(event: PointerEvent) {
-  const place = placeUnder(event)
-  const mark = markUnder(place)
-  bench.select(mark)
-  if (!mark) bench.moveCursor({ beadId: place.bead.id, atMm: place.atMm })
-  else {
-    dragged = { id: mark.id, moved: false }
-    svg.value!.setPointerCapture(event.pointerId)
-  }
-}
-
-function move(event: PointerEvent) {
-  if (!dragged) return
-  const { atMm } = placeUnder(event)
-  const mark = bench.selected
-  if (!dragged.moved && mark && Math.abs(atMm - mark.atMm) < px(6)) return
-  dragged.moved = true
-  dragAt.value = { id: dragged.id, atMm }
-}
-
-function up() {
-  if (dragged?.moved && dragAt.value) hand.dragTo(dragged.id, { beadId: bench.cursor.beadId, atMm: dragAt.value.atMm })
-  dragged = null
-  dragAt.value = null
-}
-
-/** Marks as they are shown: the one under the finger where the finger is. */
-const shown = computed(() =>
-  coupon.value.marks
-    .filter(mark => drawn.value.open.has(mark.beadId))
-    .map(mark => {
-      if (dragAt.value?.id !== mark.id) return mark
-      const length = mark.kind === 'flaw' ? mark.toMm - mark.atMm : 0
-      const lane = lanes.value.get(mark.beadId)!
-      const at = Math.min(lane.toMm - length, Math.max(lane.fromMm, dragAt.value.atMm))
-      return mark.kind === 'flaw' ? { ...mark, atMm: at, toMm: at + length } : { ...mark, atMm: at }
-    }),
-)
 
 const tip = computed(() => {
   const mark = bench.selected

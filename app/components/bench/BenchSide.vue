@@ -18,24 +18,7 @@ const act = computed(() => {
 <template>
   <aside v-if="bench.coupon && bench.open" class="side" aria-label="Reading">
     <div class="scroll">
-      <VerdictPanel v-if="bench.grade" :grade="bench.grade" :unit="unit" @codes="$emit('ask', 'codes')" />
-      <NextRun />
-      <ToldBefore v-if="bench.coupon.toldBefore" :told="bench.coupon.toldBefore" @done="bench.sayDone" />
-      <CausePanel
-        v-if="bench.reading"
-        :key="`causes ${bench.open.id}`"
-        :reading="bench.reading"
-        :document="bench.coupon"
-        @told="$emit('ask', 'told')"
-      />
-      <MarkList :document="bench.coupon" :unit="unit" />
-      <CouponRemarks :key="bench.open.id" />
-      <CouponHistory
-        v-if="bench.isRegrade"
-        :key="`history ${bench.open.id}`"
-        :coupon-id="bench.open.id"
-        @take-up="bench.takeUpVersion"
-      />
+      <BenchReading :unit="unit" @ask="$emit('ask', $event)" />
     </div>
     <div class="act">
       <p v-if="bench.keptAt === 'nowhere'" role="alert" class="alert">This browser cannot keep a draft. Save soon.</p>

@@ -5,8 +5,8 @@ import { formatLength } from '~~/core/units'
 import { useCouponBench } from '~/composables/couponBench'
 import { LARGE_STEP, SMALL_STEP, useBenchActs } from '~/composables/benchActs'
 
-/** The selected mark, and everything that can be done to it by touch. */
-const props = defineProps<{ mark: Mark | null }>()
+/** The selected mark, and everything that can be done to it by touch; in one hand in one row, which is pushed along. */
+const props = defineProps<{ mark: Mark | null; inHand?: boolean }>()
 const bench = useCouponBench()
 const hand = useBenchActs(bench)
 
@@ -32,8 +32,14 @@ const hasSide = computed(() => props.mark !== null && isFlaw(props.mark) && disc
 </script>
 
 <template>
-  <section class="detail" aria-label="Selected mark">
-    <p v-if="!mark" class="quiet">Choose a bead, go along it, press a letter. Only what is not sound needs marking.</p>
+  <section class="detail" :class="{ inHand }" aria-label="Selected mark">
+    <p v-if="!mark" class="quiet">
+      {{
+        inHand
+          ? 'Tap the place, then what is there. Only what is not sound.'
+          : 'Choose a bead, go along it, press a letter. Only what is not sound needs marking.'
+      }}
+    </p>
     <template v-else>
       <div v-if="degree >= 0" class="row" role="group" aria-label="How bad">
         <button
@@ -71,8 +77,12 @@ const hasSide = computed(() => props.mark !== null && isFlaw(props.mark) && disc
       <p v-if="isJoin && degree === 0" class="quiet">{{ sound }}</p>
       <div class="row">
         <template v-if="isSpan">
-          <button type="button" aria-label="Shorten the span" @click="hand.stretch(-SMALL_STEP)">[ shorter</button>
-          <button type="button" aria-label="Stretch the span" @click="hand.stretch(LARGE_STEP)">longer ]</button>
+          <button type="button" class="length" aria-label="Shorten the span" @click="hand.stretch(-SMALL_STEP)">
+            [ shorter
+          </button>
+          <button type="button" class="length" aria-label="Stretch the span" @click="hand.stretch(LARGE_STEP)">
+            longer ]
+          </button>
         </template>
         <button v-if="hasSide" type="button" @click="hand.side">which toe</button>
         <button type="button" @click="hand.remove">take off</button>
@@ -120,5 +130,22 @@ button[aria-pressed='true'] {
     flex-wrap: wrap;
     flex: 1 1 auto;
   }
+}
+.detail.inHand {
+  padding: 2px 10px 6px;
+  min-height: 52px;
+  flex-wrap: nowrap;
+  scrollbar-width: none;
+}
+.inHand .row {
+  flex: none;
+  flex-wrap: nowrap;
+}
+.inHand button {
+  min-width: 48px;
+}
+/* A span is pulled by its end: what is left is put behind the rest. */
+.inHand .length {
+  order: 1;
 }
 </style>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { mdiWeatherNight, mdiWhiteBalanceSunny, mdiExitToApp, mdiHelp, mdiKeyVariant } from '@mdi/js'
+import { useMediaQuery } from '@vueuse/core'
+import { mdiWeatherNight, mdiWhiteBalanceSunny, mdiExitToApp, mdiHelp } from '@mdi/js'
 import { usePageKeys } from '~/composables/pageKeys'
 import { HELP_KEYS } from '~/keys/roomKeys'
 import { useOutbox } from '~/stores/outbox'
@@ -42,17 +43,14 @@ watch(
   { immediate: true },
 )
 
-/** On a phone the rooms are one line that is pushed along: the one that is open is seen. */
-const rail = useTemplateRef<HTMLElement>('rail')
+/** On a phone the bar has four rooms, and the rest under More. */
+const onPhone = useMediaQuery('(max-width: 700px)')
+const ON_THE_BAR = 4
+const barred = computed(() => (onPhone.value ? rooms.value.slice(0, ON_THE_BAR) : rooms.value))
+const others = computed(() => rooms.value.slice(ON_THE_BAR))
+const choosing = ref(false)
 const route = useRoute()
-watch(
-  () => route.path,
-  async () => {
-    await nextTick()
-    rail.value?.querySelector('.here')?.scrollIntoView({ inline: 'center', block: 'nearest' })
-  },
-  { immediate: true, flush: 'post' },
-)
+const isHere = ({ to }: { readonly to: string }) => (to === '/' ? route.path === '/' : route.path.startsWith(to))
 
 const saved = computed(() => {
   if (outbox.refused.length > 0) return `${outbox.refused.length} refused`
@@ -83,20 +81,25 @@ async function leave() {
 </script>
 
 <template>
-  <nav ref="rail" class="rail" aria-label="Rooms">
+  <nav class="rail" aria-label="Rooms">
     <p class="name">Fusilis</p>
     <ul>
-      <li v-for="room in rooms" :key="room.to">
-        <NuxtLink
-          :to="room.to"
-          :class="{ here: room.to === '/' ? $route.path === '/' : $route.path.startsWith(room.to) }"
-          >{{ room.name }}</NuxtLink
-        >
+      <li v-for="room in barred" :key="room.to">
+        <NuxtLink :to="room.to" :class="{ here: isHere(room) }">{{ room.name }}</NuxtLink>
+      </li>
+      <li v-if="onPhone">
+        <button type="button" class="more" :class="{ here: others.some(isHere) }" @click="choosing = true">More</button>
       </li>
     </ul>
     <div class="foot">
-      <button type="button" class="who" :aria-label="`Your sign-in: ${session.me?.name ?? ''}`" @click="own = true">
-        <v-icon :icon="mdiKeyVariant" size="22" /><span>{{ session.me?.name }}</span>
+      <button
+        v-if="!onPhone"
+        type="button"
+        class="who"
+        :aria-label="`Your sign-in: ${session.me?.name ?? ''}`"
+        @click="own = true"
+      >
+        {{ session.me?.name }}
       </button>
       <p v-if="session.isStaff && sections.current" class="where">{{ sections.current.name }}</p>
       <ServerAway />
@@ -108,7 +111,7 @@ async function leave() {
         <button v-if="outbox.mine.length > 0" type="button" class="refused" @click="asking = true">
           {{ saved }}</button><template v-else>{{ saved }}</template>
       </p>
-      <div class="acts">
+      <div v-if="!onPhone" class="acts">
         <button
           type="button"
           :aria-label="theme.isDark.value ? 'Light theme for the shop' : 'Dark theme for the booth'"
@@ -122,6 +125,15 @@ async function leave() {
         <button type="button" aria-label="Sign out" @click="leave"><v-icon :icon="mdiExitToApp" size="22" /></button>
       </div>
     </div>
+    <LazyMoreRooms
+      v-if="choosing"
+      :rooms="others"
+      :saved="saved"
+      @help="helping = true"
+      @own="own = true"
+      @leave="leave"
+      @close="choosing = false"
+    />
     <LazyRoomHelp v-if="helping" @close="helping = false" />
     <WaitingList v-if="asking" @close="asking = false" />
     <LazyOwnSignIn v-if="own" @close="own = false" />
@@ -144,7 +156,8 @@ async function leave() {
   font-weight: 700;
   padding: 16px 14px 18px;
 }
-a {
+a,
+.more {
   display: flex;
   align-items: center;
   min-height: 48px;
@@ -155,7 +168,8 @@ a {
   font-weight: 550;
   border-left: 4px solid transparent;
 }
-a.here {
+a.here,
+.more.here {
   color: #fff;
   border-left-color: #e2a052;
   background: rgba(255, 255, 255, 0.09);
@@ -173,9 +187,6 @@ a.here {
   min-height: 44px;
   padding: 0 10px 0 14px;
   text-align: left;
-}
-.who .v-icon {
-  display: none;
 }
 .away,
 .waits {
@@ -218,17 +229,22 @@ a.here {
   ul {
     display: flex;
     flex: 1;
-    overflow-x: auto;
   }
-  a {
+  li {
+    flex: 1 1 auto;
+  }
+  a,
+  .more {
+    width: 100%;
     height: 60px;
-    padding: 0 8px;
+    padding: 0 4px;
+    justify-content: center;
     font-size: 0.93rem;
-    white-space: nowrap;
     border-left: 0;
     border-top: 4px solid transparent;
   }
-  a.here {
+  a.here,
+  .more.here {
     border-top-color: #e2a052;
   }
   .foot {
@@ -244,20 +260,6 @@ a.here {
   .rest,
   .foot p:not(.waits, .away) {
     display: none;
-  }
-  .who {
-    width: 44px;
-    padding: 0;
-    text-align: center;
-  }
-  .who .v-icon {
-    display: inline-flex;
-  }
-  .who span {
-    display: none;
-  }
-  .acts button {
-    width: 44px;
   }
 }
 </style>
