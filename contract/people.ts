@@ -82,18 +82,53 @@ export const studentSchema = object({
   active: boolean().strict().required(),
 }).exact()
 
+/** Something of a student on a roster that stands on an earlier line already. */
+export interface RosterRepeat {
+  readonly index: number
+  readonly field: 'name' | 'booth'
+  readonly message: string
+}
+
+const oneSpaced = (name: string) => name.trim().replace(/\s+/g, ' ')
+
+/** Who stands on a roster twice, and which booth is given to two; each on its later line. */
+export function rosterRepeats(
+  students: readonly { readonly name: string; readonly booth: number | null }[],
+): RosterRepeat[] {
+  const names = students.map(student => oneSpaced(student.name).toLowerCase())
+  const booths = students.map(student => student.booth)
+  return students.flatMap(({ name, booth }, index) => {
+    const found: RosterRepeat[] = []
+    if (names[index] !== '' && names.indexOf(names[index]!) < index)
+      found.push({
+        index,
+        field: 'name',
+        message: `${oneSpaced(name)} stands on the list twice: leave one out, or tell them apart`,
+      })
+    if (Number.isInteger(booth) && booths.indexOf(booth) < index)
+      found.push({ index, field: 'booth', message: `booth ${booth} is given to two: one of them stands elsewhere` })
+    return found
+  })
+}
+
 /** Students read from a file; all go in or none. */
-export const rosterImportSchema = object({
-  sectionId: uuid().required('${path} is missing'),
-  students: list(
-    object({ name: label(80), hand: hand(), startDate: day().required('${path} is missing'), booth: booth() })
-      .exact()
-      .required(),
-    500,
-    'At most 500 students at a time',
-    'There is nobody to import',
-  ),
-}).exact()
+export const rosterImportSchema = across(
+  object({
+    sectionId: uuid().required('${path} is missing'),
+    students: list(
+      object({ name: label(80), hand: hand(), startDate: day().required('${path} is missing'), booth: booth() })
+        .exact()
+        .required(),
+      500,
+      'At most 500 students at a time',
+      'There is nobody to import',
+    ),
+  }).exact(),
+  ({ students }) => {
+    const [first] = rosterRepeats(students)
+    return first ? { path: `students[${first.index}].${first.field}`, message: first.message } : null
+  },
+)
 
 export interface RosterImport {
   readonly sectionId: string

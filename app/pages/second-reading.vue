@@ -14,8 +14,9 @@ useHead({ title: 'Second reading · Fusilis' })
 const blind = shallowRef<Blind | null>(null)
 const done = ref<HandedIn | null>(null)
 const { loading, problem, load } = useLoader(async () => {
-  await houseRules.load()
   const couponId = String(route.query.coupon ?? '')
+  if (couponId === '') throw new Error('Which coupon? Choose one under Readers: it is opened from there')
+  await houseRules.load()
   const coupon = await readings.blind(couponId)
   const reader = { id: coupon.studentId, name: 'Second reading' }
   blind.value = { couponId, reader, stage: 'after chipping', coupon }

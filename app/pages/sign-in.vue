@@ -18,11 +18,15 @@ const code = ref('')
 const asksCode = ref(false)
 
 const userField = useTemplateRef<{ focus: () => void }>('userField')
+const schoolField = useTemplateRef<{ focus: () => void }>('schoolField')
 onMounted(() => {
   // At once, not when the field has scrolled into view: focus must not jump away from a password that is being typed.
   userField.value?.focus()
   void attempt(async () => {
     welcome.value = await session.welcome()
+    // A school that is set up begins with its name; a field that is being typed in keeps the focus.
+    await nextTick()
+    if (founding.value && username.value === '') schoolField.value?.focus()
   })
 })
 
@@ -61,7 +65,7 @@ async function enterAs(account: Welcome['demo'][number]) {
 
 <template>
   <GateForm :heading="founding ? 'Set up this school' : (welcome?.school ?? 'Sign in')" @submit="submit">
-    <v-text-field v-if="founding" v-model="school" label="School" :error-messages="errors.school" />
+    <v-text-field v-if="founding" ref="schoolField" v-model="school" label="School" :error-messages="errors.school" />
     <v-text-field v-if="founding" v-model="name" label="Your name" autocomplete="name" :error-messages="errors.name" />
     <v-text-field
       ref="userField"

@@ -35,7 +35,7 @@ button {
   place-content: center;
   justify-items: center;
   gap: 4px;
-  font-size: 0.86rem;
+  font-size: clamp(0.74rem, 1.06vw, 0.86rem);
   font-weight: 600;
   padding: 2px;
 }

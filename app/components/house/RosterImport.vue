@@ -5,7 +5,7 @@ import { useFieldErrors } from '~/composables/fieldErrors'
 import { decodeText } from '~/composables/listFile'
 import { usePeople } from '~/stores/people'
 import {
-  checkedLine,
+  checkedLines,
   matchColumns,
   readTable,
   rosterLines,
@@ -49,10 +49,10 @@ async function takeFile(event: Event) {
   problem.value = 'This file is over 1 MB; a roster is smaller.'
 }
 const change = (index: number, student: RosterStudent) => {
-  lines.value = lines.value.map((line, n) => (n === index ? checkedLine(student) : line))
+  lines.value = checkedLines(lines.value.map((line, n) => (n === index ? student : line.student)))
 }
 const leaveOut = (index: number) => {
-  lines.value = lines.value.filter((_, n) => n !== index)
+  lines.value = checkedLines(lines.value.flatMap((line, n) => (n === index ? [] : [line.student])))
 }
 
 async function importAll() {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { matchColumns, readTable, rosterLines } from './rosterFile'
+import { checkedLines, matchColumns, readTable, rosterLines } from './rosterFile'
 
 const START = '2026-09-14'
 const read = (text: string) => {
@@ -63,5 +63,20 @@ describe('a list of people', () => {
   it('nobody on it', () => {
     expect(readTable('')).toBeNull()
     expect(readTable('name,booth\n,\n')).toBeNull()
+  })
+})
+
+describe('a list that says something twice', () => {
+  it('marks the later line of a person, however it is written, and of a booth', () => {
+    const table = readTable('name,booth\nRune Falkner,4\nSefa Lindholm,5\nrune  falkner,6\nIda Marr,5\nOle Pike,')!
+    const lines = rosterLines(table, matchColumns(table), START)
+    expect(lines.map(line => line.errors)).toEqual([
+      [],
+      [],
+      ['rune falkner stands on the list twice: leave one out, or tell them apart'],
+      ['booth 5 is given to two: one of them stands elsewhere'],
+      [],
+    ])
+    expect(checkedLines(lines.slice(0, 2).map(line => line.student)).flatMap(line => line.errors)).toEqual([])
   })
 })

@@ -2,7 +2,7 @@ import { isValid, parse } from 'date-fns'
 import Papa from 'papaparse'
 import { readCell } from '~/papers/csv'
 import { ValidationError } from 'yup'
-import { rosterImportSchema, type RosterImport } from '~~/contract/people'
+import { rosterImportSchema, rosterRepeats, type RosterImport } from '~~/contract/people'
 import { plainHeading } from '~/composables/listFile'
 
 /** Lists of people as they come out of a spreadsheet, a college's system or a mail: read, matched, checked. */
@@ -89,21 +89,26 @@ const isoDay = (year: number, month: number, day: number) =>
 /** The students of a table. What is not given is right-handed, from `startDate`, without a booth. */
 export function rosterLines({ rows }: RosterTable, match: RosterMatch, startDate: string): RosterLine[] {
   const cell = (row: readonly string[], field: RosterField) => row[match.indexOf(field)]?.trim() ?? ''
-  return rows.map(row => {
+  const students = rows.map(row => {
     const hand = cell(row, 'hand').toLowerCase()
     const booth = cell(row, 'booth').replace(/^(booth|bay|no\.?)\s*/i, '')
-    return checkedLine({
+    return {
       name: cell(row, 'name') || `${cell(row, 'first name')} ${cell(row, 'last name')}`.trim(),
       hand: (/^l/.test(hand) ? 'left' : /^r/.test(hand) || hand === '' ? 'right' : hand) as RosterStudent['hand'],
       startDate: dayFrom(cell(row, 'start')) || startDate,
       booth: booth === '' ? null : Number(booth),
-    })
+    }
   })
+  return checkedLines(students)
 }
 
-/** A student of the list with what is wrong, in words of the list. */
-export function checkedLine(student: RosterStudent): RosterLine {
-  return { student, errors: errorsOf(student) }
+/** The students of a list with what is wrong, in words of the list: of each alone, and who stands on it twice. */
+export function checkedLines(students: readonly RosterStudent[]): RosterLine[] {
+  const repeats = rosterRepeats(students)
+  return students.map((student, n) => ({
+    student,
+    errors: [...errorsOf(student), ...repeats.filter(one => one.index === n).map(one => one.message)],
+  }))
 }
 
 function errorsOf(student: RosterStudent): string[] {
