@@ -1,4 +1,4 @@
-import { inches } from '../units'
+import { CURRENCIES, inches } from '../units'
 import { DEFAULT_HOUSE_RULES, type HouseRules } from './houseRules'
 import { WAYS } from './ways'
 
@@ -103,6 +103,13 @@ const LINES: readonly RuleLine[] = [
     'Rulers and screens',
     'What the school’s rulers are marked in; the record is kept in millimetres either way.',
     ['in', 'mm'],
+  ),
+  choice(
+    'currency',
+    'The bead',
+    'Prices are in',
+    'What rods cost is said in it; no price is changed by it.',
+    CURRENCIES,
   ),
   choice(
     'beadWidth.by',

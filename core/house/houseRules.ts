@@ -1,4 +1,4 @@
-import type { LengthUnit } from '../units'
+import type { Currency, LengthUnit } from '../units'
 import { inches } from '../units'
 import { DEFAULT_WAYS, type Ways } from './ways'
 
@@ -28,6 +28,8 @@ export interface WindowOverride {
  */
 export interface HouseRules {
   readonly unit: LengthUnit
+  /** What the prices of rods are in. */
+  readonly currency: Currency
   /**
    * Width wanted of a stringer on a pad: from `low` to `high`; as multiples of the rod's core diameter, or as
    * lengths.
@@ -111,6 +113,7 @@ export interface HouseRules {
  */
 export const DEFAULT_HOUSE_RULES: HouseRules = {
   unit: 'in',
+  currency: 'USD',
   beadWidth: { by: 'core diameter', low: 1.5, high: 2 },
   widthEvenMm: inches(1 / 16),
   heightMm: { low: inches(1 / 16), high: inches(1 / 8) },

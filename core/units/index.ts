@@ -5,3 +5,4 @@
 export * from './length'
 export * from './weld'
 export * from './tolerance'
+export * from './money'

@@ -103,9 +103,9 @@ it('a lot is written down, rods are drawn and brought back with their stubs, and
   }
   await page.reload()
   const cost = page.getByRole('region', { name: 'What a coupon costs' })
-  await cost.getByText(/rods, \d+\.\d\d a coupon, over \d+ coupons whose rods are in the book/).waitFor()
+  await cost.getByText(/rods, \$\d+\.\d\d a coupon, over \d+ coupons whose rods are in the book/).waitFor()
   await cost.getByRole('row', { name: new RegExp(`^${document.ticket.rung} \\d`) }).waitFor()
-  await cost.getByRole('row', { name: `${who} 2.5 0.71 2` }).waitFor()
+  await cost.getByRole('row', { name: `${who} 2.5 $0.71 2` }).waitFor()
 
   await page.getByLabel('Reads').fill('240')
   await page.getByRole('combobox', { name: 'Oven', exact: true }).fill('oven 1')

@@ -2,11 +2,14 @@
 import type { RodsUsed } from '~~/contract/rodRoom'
 import { couponCosts, type RodsTaken } from '~~/core/rodRoom'
 import { dayOf } from '~/composables/shopClock'
+import { formatMoney } from '~~/core/units'
+import { useHouseRules } from '~/stores/houseRules'
 import { useRods } from '~/stores/rods'
 
 /** What coupons cost in rods, as drawn and read: all together, by rung, for mock tests, by student. */
 const props = defineProps<{ used: RodsUsed }>()
 const rods = useRods()
+const houseRules = useHouseRules()
 const SHOWN = 5
 
 const costs = computed(() => couponCosts(props.used.movements, rods.room.lots, props.used.runs, dayOf))
@@ -22,7 +25,8 @@ const tables = computed(() => [
   { by: 'By student', rows: named.value.slice(0, SHOWN) },
 ])
 const perCoupon = ({ rods: burnt, coupons }: RodsTaken) => (burnt / coupons).toFixed(1)
-const money = ({ cents, priced }: RodsTaken) => (priced === 0 ? null : (cents / priced / 100).toFixed(2))
+const money = ({ cents, priced }: RodsTaken) =>
+  priced === 0 ? null : formatMoney(cents / priced, houseRules.current.rules.currency)
 const each = (row: RodsTaken) => [`${perCoupon(row)} rods`, money(row)].filter(part => part !== null).join(', ')
 const unpriced = computed(() => costs.value.all.coupons - costs.value.all.priced)
 const of = ({ coupons }: Pick<RodsTaken, 'coupons'>) => `${coupons} ${coupons === 1 ? 'coupon' : 'coupons'}`

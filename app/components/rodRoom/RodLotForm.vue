@@ -82,6 +82,7 @@ async function save() {
       <v-text-field
         v-model="form.price"
         label="Price of a box"
+        :suffix="houseRules.current.rules.currency"
         inputmode="decimal"
         hint="Empty: no cost is said"
         :error-messages="errors.boxPriceCents"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { RodsAhead } from '~~/contract/rodRoom'
 import { buyList, kindOf } from '~~/core/rodRoom'
+import { formatMoney } from '~~/core/units'
 import { lotsCsv } from '~/papers/rodBook'
 import { useLookedAt } from '~/composables/loader'
 import { saveFile } from '~/composables/saveFile'
@@ -26,7 +27,7 @@ const toBuy = computed(() =>
 const buyOf = (kind: string) => toBuy.value.find(one => one.kind === kind)
 /** Of what the store has never had nothing can be bought by its box. */
 const hasLot = (kind: string) => rods.room.lots.some(lot => kindOf(lot) === kind)
-const money = (cents: number) => (cents / 100).toFixed(2)
+const money = (cents: number) => formatMoney(cents, houseRules.current.rules.currency)
 const saveLots = () => saveFile(new Blob([lotsCsv(rods.room)], { type: 'text/csv' }), `lots ${today()}.csv`)
 </script>
 

@@ -2,12 +2,15 @@
 import { mondayOf, spokenDay } from '~~/core/calendar'
 import type { RodsUsed } from '~~/contract/rodRoom'
 import { stubLoss, stubLossBy, type RodMovement, type StubLoss } from '~~/core/rodRoom'
+import { formatMoney } from '~~/core/units'
 import { dayOf } from '~/composables/shopClock'
+import { useHouseRules } from '~/stores/houseRules'
 import { useRods } from '~/stores/rods'
 
 /** What went into the bin as stubs: of all, by section and week, and of those who leave the most. */
 const props = defineProps<{ used: RodsUsed }>()
 const rods = useRods()
+const houseRules = useHouseRules()
 const SHOWN = 5
 
 const by = (groupOf: (line: RodMovement) => string | null) => stubLossBy(props.used.movements, rods.room.lots, groupOf)
@@ -32,7 +35,7 @@ const tables = computed(() => [
       .map(({ group, loss: own }) => ({ group: spokenDay(group), loss: own })),
   },
 ])
-const money = ({ cents }: StubLoss) => (cents === null ? null : (cents / 100).toFixed(2))
+const money = ({ cents }: StubLoss) => (cents === null ? null : formatMoney(cents, houseRules.current.rules.currency))
 const percent = (share: number) => `${Math.round(100 * share)} %`
 </script>
 
