@@ -6,6 +6,7 @@ import { requireTies } from '../../http/requireTies'
 import { addAccount } from '../../store/accounts'
 import { hashPassword, mustBeHardToGuess } from '../../http/passwords'
 
+/** A new account, with a password that its owner changes at the first sign-in. */
 export default defineRoute(
   { who: lead, did: 'made an account', takes: newAccountSchema, makes: true },
   async ({ body: { password, ...fields } }) => {

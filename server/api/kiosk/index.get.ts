@@ -5,6 +5,7 @@ import { found } from '../../http/refuse'
 import { schoolClock } from '../../store/school'
 import { kioskOf } from '../../store/studentCodes'
 
+/** The section that a tablet was handed over to, and the student who reads on it now. */
 export default defineRoute({ who: tablet }, async ({ me }): Promise<Kiosk> => {
   const kiosk = found(await kioskOf(me.sectionId), 'section')
   const { zone, turnsAt } = await schoolClock()

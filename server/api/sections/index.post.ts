@@ -5,6 +5,7 @@ import { mustFitClassDay } from '../../http/mustFitClassDay'
 import { nameTaken } from '../../http/nameTaken'
 import { addSection } from '../../store/sections'
 
+/** A new section, with its meetings and term. */
 export default defineRoute(
   { who: lead, did: 'made a section', takes: sectionSchema, makes: true },
   async ({ body: fields }) => {

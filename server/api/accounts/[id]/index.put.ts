@@ -8,6 +8,7 @@ import { changeAccount } from '../../../store/accounts'
 import { forgetTurns } from '../../../store/turns'
 import { hashPassword, mustBeHardToGuess } from '../../../http/passwords'
 
+/** Changes an account, or switches it off. */
 export default defineRoute(
   { who: lead, did: 'changed an account', id: 'account', takes: accountSchema },
   async ({ me, id, body: { password, ...fields } }) => {

@@ -6,6 +6,7 @@ import { nameTaken } from '../../../http/nameTaken'
 import { notFound } from '../../../http/refuse'
 import { changeSection } from '../../../store/sections'
 
+/** Changes a section, its meetings and its term. */
 export default defineRoute(
   { who: lead, did: 'changed a section', id: 'section', takes: sectionSchema },
   async ({ id, body: fields }) => {

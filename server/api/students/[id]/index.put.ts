@@ -6,6 +6,7 @@ import { requireSection } from '../../../http/requireSection'
 import { schoolDay } from '../../../store/school'
 import { changeStudent } from '../../../store/students'
 
+/** Changes a student, moves one to another section, or archives one. */
 export default defineRoute(
   { who: staff, did: 'changed a student', id: 'student', takes: studentSchema },
   async ({ id, body: fields }) => {
