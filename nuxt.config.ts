@@ -28,6 +28,8 @@ const BUILT = String(Date.now())
 export default defineNuxtConfig({
   compatibilityDate: '2026-09-01',
   ssr: false,
+  // The room's frame is painted with the first bytes, before the script has run.
+  spaLoadingTemplate: 'spa-loading-template.html',
   srcDir: 'app/',
   telemetry: false,
   devtools: { enabled: false },

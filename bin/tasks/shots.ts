@@ -13,6 +13,9 @@ async function visit(username: string, { width = 1280, height = 800, dark = fals
     viewport: { width, height },
     colorScheme: dark ? 'dark' : 'light',
     reducedMotion: 'reduce',
+    // On a phone there is a finger, and no keyboard.
+    hasTouch: width < 600,
+    isMobile: width < 600,
   })
   const page = await context.newPage()
   await page.goto(`${ADDRESS}/sign-in`)
@@ -97,10 +100,17 @@ await interrupted.getByRole('heading', { name: 'Dario Venn' }).waitFor()
 for (const key of RESTARTS) await interrupted.keyboard.press(key)
 await take(interrupted, 'bench')
 await take(await bench('Dario Venn', 'vertical pad', RESTARTS, { width: 820, height: 1180 }), 'bench-tablet')
+const held = await visit('tobias', { width: 390, height: 844 })
+await chooseSection(held, 'Evening A')
+await held.getByRole('link', { name: 'Read a coupon of Isolde Brack' }).first().click()
+await held.getByRole('heading', { name: 'Isolde Brack' }).waitFor()
+await held.getByRole('group', { name: 'Passes' }).getByRole('button').last().tap()
+await held.getByRole('toolbar', { name: 'Marks' }).getByRole('button', { name: 'Undercut' }).tap()
+for (const name of ['which toe', 'Stretch the span', 'Stretch the span']) await held.getByRole('button', { name }).tap()
+await take(held, 'bench-phone')
 const PIPE = ['ArrowDown', 'f', 'ArrowUp', 'ArrowUp', 'r', 'r', 'ArrowUp', 'ArrowUp', 'Shift+ArrowLeft', 'u']
 await take(await bench('Mirela Stroud', 'pipe 6G', PIPE, { dark: true }), 'bench-pipe')
 await take(await visit('oriel'), 'record')
-await take(await visit('oriel', { width: 390, height: 844, dark: true }), 'record-phone')
 const laidOver = await visit('oriel')
 await laidOver
   .getByRole('button', { name: /^(horizontal|vertical) pad, / })

@@ -8,13 +8,13 @@ import {
   type Piece,
   type Refusal,
   type SetUpChange,
-  type Ticket,
 } from '~~/core/coupon'
 import { rungNamed, type Ladder } from '~~/core/ladder'
 import { arcForceWindow, knownRungs, rungSettings, sayOffset, sayWindow, startCurrent } from '~~/core/setup'
 import { ELECTRODES, electrodeOf, positionOf, positionsFor, rodSizesFor, runAs } from '~~/core/trade'
 import type { LengthUnit } from '~~/core/units'
 import { numeric } from '~~/core/working'
+import { readTicket, ticketFormOf } from '~/composables/ticketForm'
 import { useBench } from '~/stores/bench'
 import { useFloor } from '~/stores/floor'
 import { useProgress } from '~/stores/progress'
@@ -30,17 +30,10 @@ const bench = useBench()
 const progress = useProgress()
 const floor = useFloor()
 
-const { ticket, beads } = props.document
+const { ticket } = props.document
 const piece = shallowRef<Piece>(props.document.piece)
 const isPlate = computed(() => 'widthMm' in piece.value)
-const form = reactive({
-  ...ticket,
-  booth: ticket.booth === null ? '' : String(ticket.booth),
-  hoursOut: ticket.hoursOut === undefined ? '' : String(ticket.hoursOut),
-  make: ticket.make ?? '',
-  arcForce: ticket.arcForcePercent === undefined ? '' : String(ticket.arcForcePercent),
-  beads: String(props.document.passes ? 6 : beads.length),
-})
+const form = reactive(ticketFormOf(props.document))
 const errors = ref<Record<string, string>>({})
 const electrode = computed(() => electrodeOf(form.classification))
 const booth = computed(() => (/^\d+$/.test(form.booth.trim()) ? Number(form.booth) : null))
@@ -114,29 +107,8 @@ watch(
   },
 )
 
-function whole(name: 'beads' | 'booth', low: number, high: number, what: string): number {
-  const value = Number(form[name])
-  if (form[name].trim() === '' || !Number.isInteger(value) || value < low || value > high)
-    errors.value[name] = `A whole number of ${what}, ${low} to ${high}`
-  return value
-}
-/** The oven's hours as typed, and the lot as long as the rod is of it. */
-function hours(): Pick<Ticket, 'hoursOut' | 'lot'> {
-  if (form.hoursOut.trim() === '' || electrode.value.family !== 'low hydrogen') return {}
-  const hoursOut = Number(form.hoursOut)
-  if (!(hoursOut >= 0 && hoursOut <= 1000)) errors.value.hoursOut = 'Hours, 0 to 1000'
-  const { lot, classification, diameterMm } = props.document.ticket
-  const sameRod = classification === form.classification && diameterMm === form.diameterMm
-  return { hoursOut, ...(lot && sameRod && { lot }) }
-}
 /** The makes that the house has windows of. */
 const makes = computed(() => [...new Set(bench.rules.windows.flatMap(row => row.make ?? []))])
-function arcForce(): Pick<Ticket, 'arcForcePercent'> {
-  if (form.arcForce.trim() === '') return {}
-  const arcForcePercent = Number(form.arcForce)
-  if (!(arcForcePercent >= 0 && arcForcePercent <= 100)) errors.value.arcForce = 'Percent, 0 to 100'
-  return { arcForcePercent }
-}
 const unread = reactive<Record<string, string>>({})
 /** Where a refusal is said: at the field that can put it right. */
 const AT: Readonly<Record<Refusal['field'], string>> = {
@@ -147,28 +119,14 @@ const AT: Readonly<Record<Refusal['field'], string>> = {
   passes: 'piece',
 }
 function apply() {
-  errors.value = {}
-  const rung = form.rung.trim()
-  const rungId = rungIdOf(rung)
-  if (!rung) errors.value.rung = 'Name the rung, like “horizontal pad”'
-  const next: Ticket = {
-    rung: rung.slice(0, 80),
-    ...(rungId ? { rungId } : {}),
-    position: form.position,
-    classification: form.classification,
-    diameterMm: form.diameterMm,
-    ...(form.make.trim() ? { make: form.make.trim().slice(0, 40) } : {}),
-    rods: form.rods,
-    currentA: Math.round(form.currentA),
-    polarity: form.polarity,
-    hand: form.hand,
-    travel: form.travel,
-    booth: form.booth.trim() === '' ? null : whole('booth', 1, 999, 'a booth'),
-    ...(panelOffsetA.value ? { panelOffsetA: panelOffsetA.value } : {}),
-    ...hours(),
-    ...arcForce(),
-  }
-  const beadCount = isPlate.value ? whole('beads', 1, 60, 'beads') : 1
+  const read = readTicket(form, {
+    before: ticket,
+    rungId: rungIdOf(form.rung.trim()),
+    panelOffsetA: panelOffsetA.value,
+    isPlate: isPlate.value,
+  })
+  const { ticket: next, beadCount } = read
+  errors.value = { ...read.errors }
   for (const { field, why } of refusals({ piece: piece.value, ticket: next })) errors.value[AT[field]] ??= why
   if (Object.keys(errors.value).length > 0 || Object.values(unread).some(Boolean)) return
   try {
