@@ -9,7 +9,7 @@ import { aCoupon } from '../../core/coupon/example'
 import { inches } from '../../core/units'
 import { foundTestSchool, type School } from '../school'
 import { ADDRESS } from '../session'
-import { countingKeys, openBrowser, signedIn, waitingIn } from './browser'
+import { countingKeys, openBrowser, signedIn, teaching, waitingIn } from './browser'
 
 let browser: Browser
 let school: School
@@ -27,7 +27,7 @@ const saved = async (id: string) => (await school.lead.ask<SavedCoupon>('GET', `
 
 /** A page with a new coupon of the first student on the bench. */
 async function bench(username = 'tobias', options = {}): Promise<Page> {
-  const page = await signedIn(browser, username, options)
+  const page = await teaching(browser, username, school.section.id, options)
   await page.goto(`${ADDRESS}/bench?student=${school.mine.id}`)
   await page.getByRole('heading', { name: 'Oriel Tamsin' }).waitFor()
   await page.waitForURL(`${ADDRESS}/bench`)
@@ -37,7 +37,7 @@ const verdict = (page: Page) => page.getByRole('complementary').getByRole('headi
 
 describe('by keys', () => {
   it('a six-bead pad with three flaws goes from next coupon to saved in at most 14 presses', async () => {
-    const page = await signedIn(browser, 'tobias', { at: '/bench' })
+    const page = await teaching(browser, 'tobias', school.section.id, { at: '/bench' })
     await page.getByRole('button', { name: 'Next coupon' }).waitFor()
     const { press, count } = countingKeys(page)
     await press('n')
@@ -253,7 +253,7 @@ describe('nothing is lost', () => {
   })
 
   it('grading again asks why and keeps the version before', async () => {
-    const page = await signedIn(browser, 'tobias')
+    const page = await teaching(browser, 'tobias', school.section.id)
     const before = (await newest())!
     await page.goto(`${ADDRESS}/record/${school.mine.id}`)
     await page
