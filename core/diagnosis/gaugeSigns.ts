@@ -75,15 +75,25 @@ const GAUGED = 0.35
 
 /** What a gauge finds too much or too little of, as the sign that a mark of it would be. */
 const TOO_MUCH: Readonly<Partial<Record<GaugeKind, SignId>>> = {
+  width: 'wide',
   height: 'too high',
   convexity: 'too high',
   penetration: 'root heavy',
 }
 const TOO_LITTLE: Readonly<Partial<Record<GaugeKind, SignId>>> = {
+  'width': 'narrow',
   'height': 'too low',
   'throat': 'too low',
   'upper leg': 'too low',
   'lower leg': 'too low',
+}
+
+/** Whether what was gauged has a width of its own to be held to: a bead of a pad, or a cap that is one pass. */
+export function hasOwnWidth({ piece, beads, passes = [] }: CouponDocument, { beadId }: GaugeMark): boolean {
+  if (isPlate(piece)) return true
+  const pass = passes.find(one => one.id === beads.find(bead => bead.id === beadId)?.passId)
+  const beside = passes.filter(one => one.face === pass?.face && one.layer === pass.layer)
+  return pass?.role === 'cap' && beside.length === 1
 }
 
 /** Readings outside their limits are signs, like what is marked by eye. */
@@ -92,7 +102,7 @@ function sizeSigns(document: CouponDocument, rules: HouseRules): Sign[] {
   const uneven = legsUneven(document)
   for (const mark of document.marks.filter(isGauge)) {
     const limit = sizeLimit(document, mark, rules)
-    if (!limit) continue
+    if (!limit || (mark.of === 'width' && !hasOwnWidth(document, mark))) continue
     const tooMuch = limit.highMm !== null && over(mark.valueMm, limit.highMm, SAME_GAUGED_MM) && TOO_MUCH[mark.of]
     // A leg that is short beside a long one lies off the bisector: nothing is thin.
     const besideALong = uneven && (mark.of === 'upper leg' || mark.of === 'lower leg')

@@ -2,7 +2,7 @@ import type { CouponDocument, TryKind } from '../coupon'
 import { isGauge, isPlate, isTry } from '../coupon'
 import type { HouseRules } from '../house'
 import { flawSigns } from './flawSigns'
-import { gaugeSigns } from './gaugeSigns'
+import { gaugeSigns, hasOwnWidth } from './gaugeSigns'
 import { laid, padsOf, type SeenSigns, type Sign } from './sign'
 import { SIGNS, signOf, type LookedFor, type SignId } from './signTable'
 import { trySigns } from './trySigns'
@@ -63,7 +63,8 @@ function lookedAt(document: CouponDocument): ReadonlySet<LookedFor> {
   if (tried('restart', 'tie-in')) looked.add('restarts')
   if (tried('end')) looked.add('ends')
   if (laid(document).length > 1) looked.add('laps')
-  if (plate && read('width')) looked.add('widths')
+  if (document.marks.some(mark => isGauge(mark) && mark.of === 'width' && hasOwnWidth(document, mark)))
+    looked.add('widths')
   if (read('upper leg') && read('lower leg')) looked.add('legs')
   if (plate && document.beads.length >= 4) looked.add('rows')
   if (!plate) looked.add('joints')
