@@ -141,7 +141,7 @@ export function newFlaw(document: CouponDocument, id: string, flaw: Discontinuit
   const row = discontinuityOf(flaw)
   const bead = beadOf(document, place.beadId)
   const half = row.givenAs === 'span' ? HALF_SPAN : 0
-  const whole = row.givenAs === 'bead' || (row.beginsWhole === true && !isPipe(document.piece))
+  const whole = row.givenAs === 'bead' || row.beginsWhole === true
   const from = whole ? bead.fromMm : clampToBead(bead, place.atMm - half)
   const to = whole ? bead.toMm : clampToBead(bead, place.atMm + half)
   return {

@@ -5,7 +5,7 @@ import type { TryKind } from './document'
  * restarts, 2025 for craters.
  */
 export const FAULTS: Readonly<Record<TryKind, readonly string[]>> = {
-  'start': ['stuck', 'lump', 'pinholes', 'not burnt over', 'cold', 'lost'],
+  'start': ['stuck', 'lump', 'pinholes', 'not burnt over', 'cold'],
   'restart': ['high', 'low', 'gap', 'off line', 'slag', 'pinholes', 'wide', 'narrow'],
   'tie-in': ['high', 'low', 'gap', 'off line', 'slag', 'pinholes', 'wide', 'narrow'],
   'end': ['crater', 'low', 'short of the edge', 'run off'],

@@ -121,7 +121,7 @@ export const SIGNS: readonly SignRow[] = [
   row('no fusion', 'not fused', 'always', 0.01, 2),
   row('start stuck', 'starts that stuck', 'starts', 0.04, 0.8),
   row('start pinholes', 'pinholes in starts', 'starts', 0.03, 0.8),
-  row('start poor', 'starts that lump or go out', 'starts', 0.05, 0.8),
+  row('start poor', 'lumps at starts', 'starts', 0.05, 0.8),
   row('restart high', 'lumps at restarts', 'restarts', 0.05, 1.5),
   row('restart low', 'dips or gaps at restarts', 'restarts', 0.05, 1.5),
   row('restart off line', 'restarts off line', 'restarts', 0.04),

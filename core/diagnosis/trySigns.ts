@@ -11,7 +11,7 @@ const FAULT_SIGNS: readonly (readonly [SignId, readonly TryKind[], readonly stri
   ['restart pinholes', ['restart', 'tie-in'], ['pinholes']],
   ['start stuck', ['start'], ['stuck', 'cold']],
   ['start pinholes', ['start'], ['pinholes']],
-  ['start poor', ['start'], ['lump', 'not burnt over', 'lost']],
+  ['start poor', ['start'], ['lump', 'not burnt over']],
   ['crater', ['end'], ['crater']],
   ['ends low', ['end'], ['low', 'short of the edge', 'run off']],
 ]

@@ -38,7 +38,7 @@ export interface Discontinuity {
   readonly name: string
   readonly iso6520: string | null
   readonly givenAs: 'point' | 'span' | 'bead'
-  /** A span that is mostly the whole bead: on a plate a new one is laid over all of it, and shortened. */
+  /** A span that is mostly the whole bead: a new one is laid over all of it, and shortened. */
   readonly beginsWhole?: true
   /** Toe on which it may sit; only for what has a side. */
   readonly sided: boolean
