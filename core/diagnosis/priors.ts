@@ -202,8 +202,8 @@ function wrongTimes(toward: number): number {
 }
 
 /**
- * The current of each run against its own window. A run that shows nothing says
- * less, but what was set outside its window stays evidence.
+ * The current of each run against its own window. A run that shows nothing says less, but what was set outside its
+ * window stays evidence.
  */
 function currentSays(document: CouponDocument, marks: readonly Mark[], rules: HouseRules, by: By): void {
   const all = currentRuns(document, rules)

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { describeFinding, describePlace, isTry, laneName, standsUpright } from '~~/core/coupon'
+import { describeFinding, describePlace, isTry, laneName, standsUpright, stripOf } from '~~/core/coupon'
 import type { LengthUnit } from '~~/core/units'
 import { useCouponBench } from '~/composables/couponBench'
 import { usePinch } from '~/composables/pinch'
@@ -21,8 +21,9 @@ const id = useId()
 
 const coupon = computed(() => bench.coupon!)
 const upright = computed(() => standsUpright(coupon.value))
-const lengthMm = computed(() => laneAlone(coupon.value, bench.cursor.beadId, 1).lengthMm)
-const round = computed(() => laneAlone(coupon.value, bench.cursor.beadId, 1).round)
+const strip = computed(() => stripOf(coupon.value.piece))
+const lengthMm = computed(() => strip.value.lengthMm)
+const round = computed(() => strip.value.round)
 
 /** Room round the lane for its ruler and clock, px; and how wide the lane is, at most. */
 const ENDS = 16
