@@ -17,7 +17,7 @@ const counts = { passed: 0, failed: 0 }
 const took = []
 const SLOWEST = 20
 /** How long the tests of a kind may take, s: a test that never yields is not interrupted by its own time limit. */
-const KIND_WITHIN_S = 1_500
+const KIND_WITHIN_S = 2_000
 
 /** A check that passes or fails as a whole, like lint. */
 async function check(what, work) {
