@@ -213,6 +213,7 @@ const print = () => window.print()
             :busy="busy"
             @absent="setAbsent"
           />
+          <PlanAnswers class="panel block" :wanted="wanted" :lines="lines" :from="from" :name-of="nameOf" />
           <PlanDraws class="panel block" :wanted="wanted" :lines="lines" :from="from" @cut="cut" />
         </aside>
       </div>

@@ -1,10 +1,11 @@
 import type { Solve } from '../integerProgram'
+import { baysOf, eachBooth, type Bay } from './bays'
 import { greedyPlan } from './greedyPlan'
 import { faultsOfLine } from './planConflicts'
 import type { PlanCase, PlannedCoupon } from './planCase'
 import { placesFor } from './places'
 import { planModel } from './planModel'
-import { isSameLine, planScore } from './planScore'
+import { isSameLine, isSameTime, planScore } from './planScore'
 
 export interface BestPlan {
   readonly lines: readonly PlannedCoupon[]
@@ -20,32 +21,49 @@ const NAMELESS = () => ''
 /** The solver stops where no plan can be better by more than this: three minutes of plain practice in a whole day. */
 export const GAP = 0.05
 
-/** Every place that a coupon may take: what stood before, as far as it still can, and all others. */
-export function allPlaces(wanted: PlanCase, before: readonly PlannedCoupon[]): PlannedCoupon[] {
+/** What stood before, as far as it still can, and every other place that a coupon may take in some bay. */
+export function allPlaces(wanted: PlanCase, before: readonly PlannedCoupon[], bays: readonly Bay[]): PlannedCoupon[] {
   const stood = before.filter(line => faultsOfLine(wanted, line, NAMELESS).length === 0)
   const others = wanted.students.flatMap(student =>
-    student.coupons.flatMap(coupon => placesFor(wanted, student, coupon)),
+    student.coupons.flatMap(coupon => placesFor(wanted, student, coupon, bays)),
   )
   return [...stood, ...others.filter(line => !stood.some(one => isSameLine(one, line)))]
 }
 
 /**
- * The best plan of a day that was found. It is never worse than the one made by hand, which is looked at first.
+ * The best plan of a day that was found. It is never worse than the one made by hand, which is looked at first. First
+ * who welds what when, booths alike told apart no further: no plan is better than that. Then in which booth, with as
+ * few moves as can be.
  * @param before the plan that stands in for: its lines are moved only where they can no longer stand
  */
 export function bestPlan(wanted: PlanCase, before: readonly PlannedCoupon[], solve: Solve): BestPlan {
   const hand = greedyPlan(wanted, before)
   const byHand = planScore(wanted, hand, before)
-  const places = allPlaces(wanted, before)
+  const bays = baysOf(wanted)
+  const places = allPlaces(wanted, before, bays)
   if (places.length === 0) return { lines: hand, score: byHand, byHand, bound: byHand }
-  const solved = solve(planModel(wanted, places, before, true))
-  const lines = solved ? places.filter((_, n) => solved.of(`x${n}`) > 0.5) : hand
+  const solved = solve(planModel(wanted, places, bays, before, true))
+  const inBays = solved ? places.filter((_, n) => solved.of(`x${n}`) > 0.5) : []
+  const lines = inBooths(wanted, inBays, before, solve)
   const found = planScore(wanted, lines, before)
   const best = found > byHand ? { lines, score: found } : { lines: hand, score: byHand }
   if (solved?.proved) return { ...best, byHand, bound: Math.max(best.score, solved.value + GAP) }
   // A relaxation that was not solved to its end says nothing of what cannot be.
-  const relaxed = solve(planModel(wanted, places, before, false))
+  const relaxed = solve(planModel(wanted, places, bays, before, false))
   return { ...best, byHand, bound: relaxed?.proved ? relaxed.value : null }
+}
+
+/** Lines at their times, each in the booth where it is best; what is left free after that is filled as by hand. */
+function inBooths(
+  wanted: PlanCase,
+  lines: readonly PlannedCoupon[],
+  before: readonly PlannedCoupon[],
+  solve: Solve,
+): PlannedCoupon[] {
+  const each = eachBooth(wanted)
+  const places = allPlaces(wanted, before, each).filter(place => lines.some(line => isSameTime(line, place)))
+  const solved = places.length > 0 ? solve(planModel(wanted, places, each, before, true)) : null
+  return greedyPlan(wanted, solved ? places.filter((_, n) => solved.of(`x${n}`) > 0.5) : [])
 }
 
 /**

@@ -5,14 +5,18 @@ import { solverOf } from '../integerProgram/highs'
 import type { Solve } from '../integerProgram'
 import { seededRandom } from '../statistics'
 import { aDay, aPipe, aStudent, aWanted, madeUpDay } from './example'
+import { baysOf, eachBooth, type Bay } from './bays'
 import { allPlaces } from './bestPlan'
+import { planModel } from './planModel'
 import {
   bestPlan,
   GAP,
   greedyPlan,
   lengthsToCut,
+  minutesWelded,
   movedLines,
   piecesTaken,
+  planAnswers,
   takenAgain,
   planConflicts,
   planScore,
@@ -44,7 +48,7 @@ const line = (studentId: string, rungId: string, booth: number, from: number, mo
 
 /** Every plan that can be, by trying all places of each coupon in turn: the best score. */
 function bestByTrying(wanted: PlanCase): number {
-  const places = allPlaces(wanted, [])
+  const places = allPlaces(wanted, [], eachBooth(wanted))
   const coupons = wanted.students.flatMap(student => student.coupons.map(coupon => ({ student, coupon })))
   const trying = (n: number, lines: readonly PlannedCoupon[]): number => {
     if (n === coupons.length) return planScore(wanted, lines)
@@ -206,6 +210,43 @@ describe('a plan', () => {
     expect(lines.find(one => one.studentId === 'anna')).toMatchObject({ rungId: 'flat pad', booth: 1 })
   })
 
+  it('finds another booth for the owner of one that a pipe is welded in', () => {
+    // Booth 3 alone has a stand, and it is Cara's; Ben is at pipe for the whole class.
+    const pads = [aWanted('flat pad', 1), aWanted('flat pad', 0.7, { nth: 2 })]
+    const wanted = aDay(
+      [aStudent('anna', 1, pads), aStudent('ben', 2, [aPipe('pipe 6G', 3)]), aStudent('cara', 3, pads)],
+      { booths: 3, minutes: 120 },
+    )
+    for (const lines of [bestPlan(wanted, [], solve).lines, greedyPlan(wanted)]) {
+      expect(planConflicts(wanted, lines, name, clock)).toEqual([])
+      expect(lines.find(one => one.studentId === 'ben')).toMatchObject({ booth: 3, minutes: 90 })
+      expect(Object.fromEntries(minutesWelded(lines))).toEqual({ anna: 90, ben: 90, cara: 90 })
+      expect(lines.filter(one => one.studentId === 'cara').map(one => one.booth)).toEqual([2, 2])
+    }
+  })
+  it('gives a fair share of the class to each before one has all of it', () => {
+    // Two booths for three: what Ben runs is worth a little more, and six turns are to be had.
+    const pads = (worth: number) => [1, 2, 3, 4].map(nth => aWanted('flat pad', worth * 0.9 ** nth, { nth }))
+    const wanted = aDay(
+      [aStudent('anna', 1, pads(1)), aStudent('ben', 2, pads(1.2)), aStudent('cara', null, pads(1))],
+      {
+        booths: 2,
+        minutes: 150,
+      },
+    )
+    const { lines } = bestPlan(wanted, [], solve)
+    expect([...minutesWelded(lines).values()]).toEqual([90, 90, 90])
+  })
+  it('comes to the same bound with booths alike taken together as with each by itself', () => {
+    const wanted = madeUpDay(6, seededRandom(5))
+    const of = (bays: readonly Bay[]) => solve(planModel(wanted, allPlaces(wanted, [], bays), bays, [], true))!.value
+    const [together, each] = [of(baysOf(wanted)), of(eachBooth(wanted))]
+    expect(baysOf(wanted).map(bay => bay.booths)).toEqual([[1, 2, 3, 4], [5]])
+    // Together, a move from booth to booth costs nothing: no plan by booths is better than that, and this one as good.
+    expect(together).toBeGreaterThan(each - GAP)
+    expect(together).toBeLessThan(each + 2 * 0.15 + GAP)
+  })
+
   it('sends nobody from booth to booth without need', () => {
     const coupons = ['a', 'b', 'c'].map(rung => aWanted(rung, 0.7))
     // Anna's booth is free for the last coupon alone: it is sooner there, and worth no second setting up.
@@ -232,6 +273,30 @@ describe('a plan', () => {
     expect(bestPlan(wanted, [], givenUp)).toEqual(best)
     const relaxedOnly: Solve = program => (program.includes('Binary') ? givenUp(program) : solve(program))
     expect(bestPlan(wanted, [], relaxedOnly).bound).toBeGreaterThanOrEqual(bestPlan(wanted, [], solve).score - 1e-6)
+  })
+})
+
+describe('what is asked of a plan', () => {
+  const busy = aDay([anna, ben], {
+    minutes: 150,
+    shown: [{ topic: 'Restarts', from: 60, minutes: 15 }],
+    readMinutes: 6,
+  })
+  it('is who is how long at work, the least first, and who was passed over', () => {
+    const answers = planAnswers(busy, [line('anna', 'flat pad', 1, 0), line('ben', 'flat pad', 2, 75)])
+    expect(answers.atWork).toEqual([
+      { studentId: 'anna', minutes: 45 },
+      { studentId: 'ben', minutes: 45 },
+    ])
+    expect(answers.openMinutes).toBe(135)
+    expect(answers.passedOver).toMatchObject([{ studentId: 'anna', coupon: { rungId: 'pipe 6G' } }])
+    expect(planAnswers(busy, []).atWork.map(one => one.minutes)).toEqual([0, 0])
+  })
+  it('is how many coupons fall to be read when, of those there is time for', () => {
+    const lines = [line('anna', 'flat pad', 1, 15), line('ben', 'flat pad', 2, 15)]
+    // Both are done when Restarts is shown, and are read after it; two in each of nine steps.
+    expect(planAnswers(busy, lines).toRead).toEqual({ count: 2, most: 18, busiest: 5, then: 2 })
+    expect(planAnswers(busy, []).toRead).toEqual({ count: 0, most: 18, busiest: 0, then: 0 })
   })
 })
 

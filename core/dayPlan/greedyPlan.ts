@@ -1,4 +1,5 @@
 import { openDay } from './openDay'
+import { eachBooth } from './bays'
 import { placesFor } from './places'
 import type { PlanCase, PlannedCoupon, PlanStudent } from './planCase'
 
@@ -8,13 +9,14 @@ import type { PlanCase, PlannedCoupon, PlanStudent } from './planCase'
  */
 export function greedyPlan(wanted: PlanCase, before: readonly PlannedCoupon[] = []): PlannedCoupon[] {
   const day = openDay(wanted)
+  const booths = eachBooth(wanted)
   for (const line of [...before].sort((a, b) => Number(b.pinned) - Number(a.pinned))) if (day.fits(line)) day.put(line)
   const leftOf = ({ id, coupons }: PlanStudent) =>
     coupons.filter(({ rungId, nth }) => !day.has({ studentId: id, rungId, nth })).sort((a, b) => b.worth - a.worth)
   const worthLeft = (student: PlanStudent) => leftOf(student)[0]?.worth ?? 0
   const turn = (student: PlanStudent): boolean => {
     for (const coupon of leftOf(student)) {
-      const place = placesFor(wanted, student, coupon).find(day.fits)
+      const place = placesFor(wanted, student, coupon, booths).find(day.fits)
       if (place) return (day.put(place), true)
     }
     return false

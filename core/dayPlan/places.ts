@@ -1,4 +1,5 @@
 import { boothLacks } from '../floor'
+import type { Bay } from './bays'
 import {
   overlaps,
   stepsOf,
@@ -10,13 +11,10 @@ import {
 } from './planCase'
 import { readIn } from './readings'
 
-/**
- * The booths that a student may be given for a coupon: the own one where that can do it; where it cannot, or there is
- * none, every booth that can.
- */
+/** The booths in which a student may run a coupon: all that can do it, the own one first. */
 export function boothsFor({ booths }: PlanCase, { booth: own }: PlanStudent, { need }: WantedCoupon): number[] {
   const able = booths.filter(one => boothLacks(one.means, need) === '').map(one => one.booth)
-  return own !== null && able.includes(own) ? [own] : able
+  return own !== null && able.includes(own) ? [own, ...able.filter(booth => booth !== own)] : able
 }
 
 /** The moments at which a coupon may begin so that nothing is missed and it is still read; minutes. */
@@ -30,9 +28,18 @@ export function startsFor(wanted: PlanCase, coupon: WantedCoupon): number[] {
   )
 }
 
-/** Every place of a coupon, the earliest first. */
-export function placesFor(wanted: PlanCase, student: PlanStudent, coupon: WantedCoupon): PlannedCoupon[] {
-  const booths = boothsFor(wanted, student, coupon)
+/**
+ * The places of a coupon, the earliest first: one in each bay that can do it, by the student's own booth where that is
+ * of the bay.
+ */
+export function placesFor(
+  wanted: PlanCase,
+  student: PlanStudent,
+  coupon: WantedCoupon,
+  bays: readonly Bay[],
+): PlannedCoupon[] {
+  const able = boothsFor(wanted, student, coupon)
+  const booths = bays.flatMap(bay => able.find(booth => bay.booths.includes(booth)) ?? [])
   const minutes = wholeSteps(coupon.minutes, wanted.terms)
   const { rungId, nth } = coupon
   return startsFor(wanted, coupon).flatMap(from =>

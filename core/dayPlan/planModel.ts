@@ -1,8 +1,9 @@
 import { sayTerms, type Terms } from '../integerProgram'
 import { kindOf } from '../rodRoom'
 import type { PieceKind } from '../trade'
+import type { Bay } from './bays'
 import { piecesThere, wantedOf, type PlanCase, type PlannedCoupon } from './planCase'
-import { EVERYBODY, lineScore, SETTING_UP } from './planScore'
+import { EVERYBODY, FAIR_SHARE, fairMinutes, lineScore, SETTING_UP } from './planScore'
 import { readIn, readingsInStep } from './readings'
 
 /** Rows of a program that say "no more than": what they are about, and their sums. */
@@ -15,33 +16,45 @@ function limit(limits: Limits, about: string, most: number, term: [number, strin
 }
 
 /**
- * The day as an integer program in LP format: which of the places that coupons may take are taken, so that nobody and
- * no booth has two at once, no coupon is run twice, and readings, rods and pieces suffice. A time-indexed formulation
- * (Dyer and Wolsey 1990, from memory).
+ * The day as an integer program in LP format: which of the places that coupons may take are taken, so that no student
+ * has two at once, no bay has more than its booths, no coupon is run twice, and readings, rods and pieces suffice. A
+ * time-indexed formulation (Dyer and Wolsey 1990, from memory).
  * @param places all that may be taken: `x0` is the first of them
+ * @param bays the booths that are told apart no further
  * @param whole false for its relaxation, which no plan can be better than
  */
 export function planModel(
   wanted: PlanCase,
   places: readonly PlannedCoupon[],
+  bays: readonly Bay[],
   before: readonly PlannedCoupon[],
   whole: boolean,
 ): string {
   const limits: Limits = new Map()
-  places.forEach((line, n) => limitLine(limits, wanted, line, `x${n}`))
-  const welds = wanted.students.map((student, n) => {
-    const own = places.flatMap((line, k) => (line.studentId === student.id ? ([[1, `x${k}`]] as const) : []))
-    return { name: `y${n}`, own }
+  const bayOf = new Map(bays.flatMap((bay, n) => bay.booths.map(booth => [booth, { ...bay, name: `b${n}` }] as const)))
+  places.forEach((line, n) => {
+    limitLine(limits, wanted, line, `x${n}`)
+    const { name, booths } = bayOf.get(line.booth)!
+    for (const step of stepsTaken(wanted, line)) limit(limits, `bay ${name} ${step}`, booths.length, [1, `x${n}`])
   })
-  for (const { name, own } of welds) {
-    limit(limits, `welds ${name}`, 1, [1, name])
-    limits.set(`at all ${name}`, { most: 0, terms: [[1, name], ...own.map(([by, x]): [number, string] => [-by, x])] })
+  const welds = wanted.students.map((student, n) => {
+    const own = places.flatMap(({ studentId, minutes }, k) =>
+      studentId === student.id ? [{ x: `x${k}`, minutes }] : [],
+    )
+    return { name: `y${n}`, fair: `f${n}`, own }
+  })
+  const fair = fairMinutes(wanted)
+  for (const { name, fair: share, own } of welds) {
+    limits.set(`at all ${name}`, { most: 0, terms: [[1, name], ...own.map(({ x }): [number, string] => [-1, x])] })
+    const minutes = own.map(({ x, minutes }): [number, string] => [-minutes, x])
+    limits.set(`fair ${name}`, { most: 0, terms: [[fair, share], ...minutes] })
   }
   const shares = limitShares(limits, wanted, places)
-  const setUps = limitSetUps(limits, places)
+  const setUps = limitSetUps(limits, places, booth => bayOf.get(booth)!.name)
   const worth: Terms = [
     ...places.map((line, n) => [lineScore(wanted, line, before), `x${n}`] as const),
     ...welds.map(({ name }) => [EVERYBODY, name] as const),
+    ...welds.map(one => [FAIR_SHARE, one.fair] as const),
     ...setUps.map(name => [-SETTING_UP, name] as const),
   ]
   const names = places.map((_, n) => `x${n}`)
@@ -51,20 +64,25 @@ export function planModel(
     'Subject To',
     ...[...limits.values()].map(({ terms, most }, n) => ` r${n}: ${sayTerms(terms)} <= ${most}`),
     'Bounds',
-    ...[...names, ...welds.map(one => one.name), ...shares, ...setUps].map(name => ` 0 <= ${name} <= 1`),
+    ...[...names, ...welds.flatMap(one => [one.name, one.fair]), ...shares, ...setUps].map(
+      name => ` 0 <= ${name} <= 1`,
+    ),
     ...(whole ? ['Binary', ...names.map(name => ` ${name}`)] : []),
     'End',
   ].join('\n')
 }
 
+/** The steps of a class in which a coupon is welded. */
+function stepsTaken({ terms: { stepMinutes } }: PlanCase, { from, minutes }: PlannedCoupon): number[] {
+  const first = Math.floor(from / stepMinutes)
+  return Array.from({ length: Math.ceil((from + minutes) / stepMinutes) - first }, (_, n) => first + n)
+}
+
 function limitLine(limits: Limits, wanted: PlanCase, line: PlannedCoupon, x: string): void {
   const { stepMinutes } = wanted.terms
-  const { studentId, rungId, nth, booth, from, minutes } = line
+  const { studentId, rungId, nth, from, minutes } = line
   limit(limits, `coupon ${studentId} ${rungId} ${nth}`, 1, [1, x])
-  for (let step = Math.floor(from / stepMinutes); step * stepMinutes < from + minutes; step++) {
-    limit(limits, `student ${studentId} ${step}`, 1, [1, x])
-    limit(limits, `booth ${booth} ${step}`, 1, [1, x])
-  }
+  for (const step of stepsTaken(wanted, line)) limit(limits, `student ${studentId} ${step}`, 1, [1, x])
   const read = readIn(wanted, Math.ceil((from + minutes) / stepMinutes))
   limit(limits, `read ${read}`, readingsInStep(wanted.terms), [1, x])
   const { rods, piece } = wantedOf(wanted, line)!
@@ -96,11 +114,11 @@ function limitShares(limits: Limits, wanted: PlanCase, places: readonly PlannedC
   )
 }
 
-/** A student sets up in each booth where any coupon is run. Answers the names of those variables. */
-function limitSetUps(limits: Limits, places: readonly PlannedCoupon[]): string[] {
+/** A student sets up in each bay where any coupon is run. Answers the names of those variables. */
+function limitSetUps(limits: Limits, places: readonly PlannedCoupon[], bayOf: (booth: number) => string): string[] {
   const names = new Map<string, string>()
   places.forEach(({ studentId, booth, rungId, nth }, n) => {
-    const pair = `${studentId} ${booth}`
+    const pair = `${studentId} ${bayOf(booth)}`
     const name = names.get(pair) ?? `u${names.size}`
     names.set(pair, name)
     const about = `set up ${pair} ${rungId} ${nth}`
