@@ -93,6 +93,8 @@ export interface SectionDay {
   readonly section: string
   /** Null where the section does not meet that day. */
   readonly meeting: DayMeeting | null
+  /** What the day is free for; null where it is no day off. */
+  readonly dayOff: string | null
   /** The class days before and after it on which the section meets; null where the term has none. */
   readonly before: string | null
   readonly after: string | null

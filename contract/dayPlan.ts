@@ -33,6 +33,8 @@ export interface DayToPlan {
   readonly classDay: ClassDay
   /** Null on a day on which the section does not meet. */
   readonly meeting: DayMeeting | null
+  /** What the day is free for; null where it is no day off. */
+  readonly dayOff: string | null
   readonly kept: DayPlanVersion
   readonly students: readonly StudentToPlan[]
   readonly common: Pick<StudentProgress, 'ladder' | 'curves' | 'school'> | null

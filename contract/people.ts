@@ -1,4 +1,4 @@
-import { isTimeZone, LATEST_TURN } from '../core/calendar'
+import { isTimeZone, LATEST_TURN, type DaysOff } from '../core/calendar'
 import { array, boolean, object, string } from 'yup'
 import type { CouponDocument, Hand, RunAgain, Verdict } from '../core/coupon'
 import { meetingFits } from '../core/floor'
@@ -24,6 +24,8 @@ export interface SectionFields {
 
 export interface Section extends SectionFields {
   readonly id: string
+  /** The days on which it has no class: the school's, and its own. */
+  readonly daysOff: readonly DaysOff[]
   readonly students: number
 }
 

@@ -38,3 +38,13 @@ it('nor in the weeks after a holiday: weeks without class say nothing of a pace'
   expect(byLadder.held).toBeGreaterThan(0.7)
   expect(byLadder.off).toBeLessThan(0.13)
 })
+
+it('nor where a holiday lies ahead, once it stands in the calendar: without that it is far too much', () => {
+  const trial = { seeds: SEEDS, stubDays: false, holidayAfter: 5, askedBefore: true, asked: [[5, 4]] } as const
+  const [said, unsaid] = [true, false].map(inCalendar => tryRodUse({ ...trial, inCalendar }).byLadder)
+  expect(said!.said).toBeGreaterThan(10)
+  expect(said!.held).toBeGreaterThan(0.7)
+  expect(said!.off).toBeLessThan(0.16)
+  expect(unsaid!.held).toBeLessThan(0.4)
+  expect(unsaid!.off).toBeGreaterThan(0.6)
+})

@@ -1,4 +1,5 @@
-import { daysAfter, type ClassDay } from '../core/calendar'
+import { daysAfter, type ClassDay, type ClassWeek } from '../core/calendar'
+import { meetingDays } from '../core/floor'
 import { climb, rungFinder, type ClimbCoupon } from '../core/ladder'
 import { comingUse, kindOf, weeklyUse, type CouponsRun, type RodLot, type RodMovement } from '../core/rodRoom'
 import { rodsAhead, type Climber } from '../core/rodsAhead'
@@ -23,6 +24,10 @@ export interface RodUseTrial {
   readonly stubDays: boolean
   /** A holiday of two weeks after this number of weeks of the first section's term; absent where there is none. */
   readonly holidayAfter?: number
+  /** Whether the holiday stands in the school's calendar; a school that has not said it learns of it as it comes. */
+  readonly inCalendar?: boolean
+  /** Whether it is asked on the last day before the holiday, which then lies in the weeks ahead. */
+  readonly askedBefore?: boolean
   /** After how many weeks of the first section's term it is asked, and for how many to come. */
   readonly asked: readonly (readonly [after: number, ahead: number])[]
 }
@@ -46,12 +51,14 @@ export function tryRodUse({
   seeds,
   stubDays,
   holidayAfter,
+  inCalendar = false,
+  askedBefore = false,
   asked,
 }: RodUseTrial): Record<'byLadder' | 'byBook', RodUseScore> {
   const found = seeds.flatMap(seed => {
-    const school = grow(seed, stubDays, holidayAfter)
+    const school = grow(seed, stubDays, { after: holidayAfter, inCalendar })
     return asked.flatMap(([after, ahead]) => {
-      const today = daysAfter(LAST_DAY, -7 * (TERM_WEEKS - after))
+      const today = daysAfter(LAST_DAY, -7 * (TERM_WEEKS - after) - (askedBefore ? HOLIDAY_DAYS : 0))
       const until = daysAfter(today, 7 * ahead)
       const [movements, now] = [school.book.filter(({ at }) => dayOf(at) <= today), new Date(`${today}T23:59:59Z`)]
       const byLadder = rodsAhead(
@@ -96,6 +103,7 @@ interface OnRoster {
   readonly id: string
   readonly student: DemoStudent
   readonly until: ClassDay
+  readonly week: ClassWeek
   readonly run: readonly ClimbCoupon[]
 }
 
@@ -103,18 +111,22 @@ interface OnRoster {
 function grow(
   seed: number,
   stubDays: boolean,
-  holidayAfter?: number,
+  holiday: { readonly after: number | undefined; readonly inCalendar: boolean },
 ): { students: readonly OnRoster[]; runs: CouponsRun[]; book: RodMovement[] } {
   const random = seededRandom(seed)
   const takes = new Map(SCHOOL_LADDER.rungs.map(rung => [rung.id, between(BY_RUNG, random)]))
   const kinds = LOTS.map(kindOf)
   const book: RodMovement[] = []
   const runs: CouponsRun[] = []
+  const breakDay = holiday.after === undefined ? null : daysAfter(LAST_DAY, -7 * (TERM_WEEKS - holiday.after))
+  const daysOff =
+    breakDay !== null && holiday.inCalendar
+      ? [{ from: daysAfter(breakDay, 1 - HOLIDAY_DAYS), to: breakDay, name: 'holiday' }]
+      : []
   const students = growSchool(seed, LAST_DAY).flatMap((section, began) =>
     section.students.map((student, n): OnRoster => {
       const id = `${began} ${n}`
       // What came before a holiday lies as many days earlier.
-      const breakDay = holidayAfter === undefined ? null : daysAfter(LAST_DAY, -7 * (TERM_WEEKS - holidayAfter))
       const shifted = (day: ClassDay) => {
         const own = daysAfter(day, -BEGAN_EARLIER * began)
         return breakDay !== null && own <= breakDay ? daysAfter(own, -HOLIDAY_DAYS) : own
@@ -138,7 +150,7 @@ function grow(
           })
         return { rung: ticket.rung, classDay: day, good: true, tries: {} }
       })
-      return { id, student, until: shifted(LAST_DAY), run }
+      return { id, student, until: shifted(LAST_DAY), week: { weekdays: meetingDays(section.fields), daysOff }, run }
     }),
   )
   return { students, runs, book: book.sort((a, b) => a.at.localeCompare(b.at)) }
@@ -147,7 +159,7 @@ function grow(
 const between = ([low, high]: readonly [number, number], random: Random) => low + (high - low) * random.uniform()
 
 /** Where a student is on a day: all that was left behind is signed off. */
-function climberAt({ id, student, until, run }: OnRoster, today: ClassDay): Climber {
+function climberAt({ id, student, until, week, run }: OnRoster, today: ClassDay): Climber {
   const sofar = run.filter(({ classDay }) => classDay <= today)
   const ids = new Set(sofar.map(({ rung }) => rungOf(rung)))
   const reached = SCHOOL_LADDER.rungs.filter(rung => ids.has(rung.id) && rung.rods === 'new')
@@ -157,5 +169,6 @@ function climberAt({ id, student, until, run }: OnRoster, today: ClassDay): Clim
     hand: student.hand,
     climb: climb(SCHOOL_LADDER, sofar, signed, SCHOOL_RULES.goodInARow),
     until,
+    week,
   }
 }

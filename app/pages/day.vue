@@ -36,7 +36,8 @@ const heading = computed(() =>
 )
 const under = computed(() => {
   if (!day.value) return ''
-  const { section, meeting } = day.value
+  const { section, meeting, dayOff } = day.value
+  if (dayOff !== null) return `${section}: no class, ${dayOff}`
   return meeting ? `${section}, ${meeting.from}–${meeting.to}` : `${section} does not meet that day`
 })
 /** Who was there and was not read: they stand first when the section meets again. */

@@ -52,8 +52,9 @@ const heading = computed(() =>
 )
 const under = computed(() => {
   if (!known.value) return ''
-  const { meeting, kept } = known.value
-  const when = meeting ? `${meeting.from}–${meeting.to}` : 'The section does not meet that day'
+  const { meeting, dayOff, kept } = known.value
+  const none = dayOff === null ? 'The section does not meet that day' : `No class: ${dayOff}`
+  const when = meeting ? `${meeting.from}–${meeting.to}` : none
   return kept.saved && !touched.value ? `${when}, saved by ${kept.saved.by}` : when
 })
 /** How the plan stands, in one line. */

@@ -6,6 +6,7 @@ import { SCHOOL_LADDER } from '../../demo/ladder'
 import { practiceAnswers } from '../../demo/readingRoom'
 import { demoBook, demoDays, DEMO_LOTS, DEMO_OVENS } from '../../demo/rods'
 import { DEMO_CLAMPS, DEMO_FAULT, DEMO_PROGRAMME, DEMO_SHOP } from '../../demo/shop'
+import { demoCalendar } from '../../demo/calendar'
 import { readByEye, SECOND_INSTRUCTOR, studentsEye, type Eye } from '../../demo/blindReadings'
 import { classDayAt, MACHINE_CLOCK, wallClockAt } from '../../core/calendar'
 import { outOfTurn } from '../../core/ladder'
@@ -28,6 +29,7 @@ import { askHours } from '../../server/store/school'
 import { keepLot, noteOven, writeMovement } from '../../server/store/rodRoom'
 import { addClampReading } from '../../server/store/clampReadings'
 import { addFault, keepShop } from '../../server/store/shop'
+import { keepCalendar } from '../../server/store/schoolCalendar'
 import { addSection } from '../../server/store/sections'
 import { keepBlindReading, type Reader } from '../../server/store/blindReadings'
 import { setStudentCode } from '../../server/store/studentCodes'
@@ -50,6 +52,7 @@ export async function fillDemo(seed: number, lastDay: string): Promise<void> {
     now: new Date(`${lastDay}T00:00:00Z`),
   })
   await askHours(DEMO_PROGRAMME)
+  await keepCalendar(0, demoCalendar(lastDay), { name: head.name, now: new Date(`${lastDay}T00:00:00Z`) })
   await keepLadder(1, SCHOOL_LADDER, {
     by: head.name,
     why: 'fewer joints, then straight to grooves and pipe',

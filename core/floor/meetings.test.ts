@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { classDayBeside, meetingFits, meetingOn, sayMeetings, type Meets } from '.'
+import { classDayBeside, classesBetween, meetingFits, meetingOn, sayMeetings, type Meets } from '.'
 
 // 5 October 2026 is a Monday.
 const section: Meets = {
@@ -10,6 +10,7 @@ const section: Meets = {
   ],
   termFrom: '2026-10-01',
   termTo: '2026-10-29',
+  daysOff: [],
 }
 
 const span = (times: string) => {
@@ -30,7 +31,8 @@ describe('when a section meets', () => {
     expect(sayMeetings([])).toBe('')
   })
   it('goes on past midnight, where class days begin later', () => {
-    const night = { meetings: ['19:00 22:00', '22:30 01:30'].map(times => ({ weekday: 'Mon', ...span(times) })) }
+    const meetings = ['19:00 22:00', '22:30 01:30'].map(times => ({ weekday: 'Mon', ...span(times) }))
+    const night = { meetings, daysOff: [] }
     expect(meetingOn(night, '2026-10-05', 4)).toEqual({ from: '19:00', to: '01:30' })
   })
   it.each<[string, number | undefined, boolean]>([
@@ -57,7 +59,23 @@ describe('when a section meets', () => {
     expect(classDayBeside(section, '2026-10-01', -1)).toBeNull()
     expect(classDayBeside(section, '2026-10-29', 1)).toBeNull()
     expect(classDayBeside({ ...section, meetings: [] }, '2026-10-05', 1)).toBeNull()
-    // The first looked at after the summer is a fortnight's way at most.
-    expect(classDayBeside(section, '2026-12-24', -1)).toBeNull()
+    // From the other end of a summer, and not from longer ago.
+    expect(classDayBeside(section, '2026-12-24', -1)).toBe('2026-10-29')
+    expect(classDayBeside(section, '2027-03-24', -1)).toBeNull()
+  })
+  it('is not on a day off, which is passed over', () => {
+    const free = { ...section, daysOff: [{ from: '2026-10-07', to: '2026-10-23', name: 'break' }] }
+    expect([meetingOn(free, '2026-10-08'), meetingOn(free, '2026-10-05')?.from]).toEqual([null, '18:00'])
+    expect([classDayBeside(free, '2026-10-05', 1), classDayBeside(free, '2026-10-26', -1)]).toEqual([
+      '2026-10-26',
+      '2026-10-05',
+    ])
+  })
+  it('is counted between two days, both among them, within the term, days off or not', () => {
+    expect(classesBetween(section, '2026-10-05', '2026-10-12')).toBe(3)
+    expect(classesBetween(section, '2026-10-06', '2026-10-07')).toBe(0)
+    expect(classesBetween(section, '2026-10-26', '2026-12-31')).toBe(2)
+    const free = { ...section, daysOff: [{ from: '2026-10-05', to: '2026-10-12', name: 'break' }] }
+    expect(classesBetween(free, '2026-10-05', '2026-10-12')).toBe(3)
   })
 })

@@ -1,19 +1,42 @@
-import { daysAfter, minuteInDay, minuteOf, TURNS, weekdayName, type ClassDay } from '../calendar'
+import {
+  dayOffOn,
+  daysAfter,
+  daysBetween,
+  minuteInDay,
+  minuteOf,
+  TURNS,
+  weekdayName,
+  type ClassDay,
+  type DaysOff,
+} from '../calendar'
 import type { DayMeeting } from './attendance'
 
-/** When a section meets: on which days of the week, and between which days. */
+/** When a section meets: on which days of the week, between which days, and on which of them it does not. */
 export interface Meets {
   readonly meetings: readonly (DayMeeting & { readonly weekday: string })[]
   readonly termFrom: ClassDay
   readonly termTo: ClassDay
+  readonly daysOff: readonly DaysOff[]
 }
 
+/** The days of the week on which a section meets, each once. */
+export const meetingDays = ({ meetings }: Pick<Meets, 'meetings'>): string[] => [
+  ...new Set(meetings.map(meeting => meeting.weekday)),
+]
+
 /**
- * When a section meets on a day: from its first meeting to the end of its last; null where it does not.
+ * When a section meets on a day: from its first meeting to the end of its last; null where it does not, and on a day
+ * off.
  * @param turnsAt the hour on the wall at which a class day begins; midnight where it is left out
- * @example meetingOn({ meetings: [{ weekday: 'Mon', from: '18:00', to: '21:00' }] }, '2026-10-05')?.from // '18:00'
+ * @example meetingOn({ meetings: [{ weekday: 'Mon', from: '18:00', to: '21:00' }], daysOff: [] }, '2026-10-05')?.from
+ *   // '18:00'
  */
-export function meetingOn({ meetings }: Pick<Meets, 'meetings'>, day: ClassDay, turnsAt = 0): DayMeeting | null {
+export function meetingOn(
+  { meetings, daysOff }: Pick<Meets, 'meetings' | 'daysOff'>,
+  day: ClassDay,
+  turnsAt = 0,
+): DayMeeting | null {
+  if (dayOffOn(daysOff, day)) return null
   const inOrder = (times: readonly string[]) =>
     [...times].sort((a, b) => minuteInDay(a, turnsAt) - minuteInDay(b, turnsAt))
   const own = meetings.filter(meeting => meeting.weekday === weekdayName(day))
@@ -45,16 +68,27 @@ export function sayMeetings(meetings: Meets['meetings']): string {
   return [...daysAt].map(([hours, days]) => `${days.join(', ')} ${hours}`).join('; ')
 }
 
-const A_FORTNIGHT = 14
+/** As far as a class day is looked for: over the longest summer. */
+const MOST_DAYS = 120
 
 /**
- * The nearest class day of the term before a day or after it; null where there is none within a fortnight.
+ * The nearest class day of the term before a day or after it; null where the term has none within four months.
  * @param step 1 for after, -1 for before
  */
 export function classDayBeside(section: Meets, day: ClassDay, step: 1 | -1): ClassDay | null {
-  for (let n = 1; n <= A_FORTNIGHT; n++) {
+  for (let n = 1; n <= MOST_DAYS; n++) {
     const looked = daysAfter(day, step * n)
     if (looked >= section.termFrom && looked <= section.termTo && meetingOn(section, looked)) return looked
   }
   return null
+}
+
+/** How many classes a section has between two days of its term, both among them, were none of them off. */
+export function classesBetween(section: Meets, from: ClassDay, to: ClassDay): number {
+  const first = from < section.termFrom ? section.termFrom : from
+  const last = to > section.termTo ? section.termTo : to
+  const days = meetingDays(section)
+  return Array.from({ length: Math.max(0, daysBetween(first, last) + 1) }, (_, n) => daysAfter(first, n)).filter(day =>
+    days.includes(weekdayName(day)),
+  ).length
 }

@@ -130,7 +130,7 @@ describe('until the odds wanted', () => {
   })
   const wanted = {
     work: 'groove',
-    timetable: { weekdays: ['Mon', 'Wed'], last: '2026-12-16' },
+    timetable: { weekdays: ['Mon', 'Wed'], daysOff: [], last: '2026-12-16' },
     today: '2026-10-05',
   } as const
   const pace = paceOf(times(8, aClass({ plate: 4 })), USUAL)!

@@ -404,11 +404,17 @@ describe('what helps, and when', () => {
     expect(at(forecastCoupons(caseOf(0.8, 15), 0.3, 600).likely)).toBeLessThanOrEqual(at(likely))
   })
   it('counts class days, not days, to the end of term', () => {
-    const table = { weekdays: ['Mon', 'Wed'], last: '2026-12-18' }
+    const table = { weekdays: ['Mon', 'Wed'], daysOff: [], last: '2026-12-18' }
     expect(classDayAfter(2, table, '2026-10-05')).toBe('2026-10-12')
     expect(classDayAfter(3, table, '2026-10-05')).toBe('2026-10-14')
     // What is there already still wants a class to be shown in.
     expect(classDayAfter(0, table, '2026-10-05')).toBe('2026-10-07')
+    // A week off is passed over.
+    const off = { ...table, daysOff: [{ from: '2026-10-12', to: '2026-10-16', name: 'break' }] }
+    expect([classDayAfter(1, off, '2026-10-05'), classDayAfter(2, off, '2026-10-05')]).toEqual([
+      '2026-10-07',
+      '2026-10-19',
+    ])
     // Over the end of summer time, on which a day has 25 hours.
     expect(classDayAfter(6, table, '2026-10-05')).toBe('2026-10-26')
     expect([

@@ -1,26 +1,28 @@
-import { daysAfter, weekdayName, type ClassDay } from '../calendar'
+import { dayOffOn, daysAfter, weekdayName, type ClassDay, type ClassWeek } from '../calendar'
 import type { Work } from '../trade'
 import type { Forecast } from './forecast'
 import { classesFor, hoursFor, type Pace } from './pace'
 
-/** When a section meets: days of the week, and its last day. */
-export interface Timetable {
-  /** Days of the week by their short names. */
-  readonly weekdays: readonly string[]
+/** When a section meets: days of the week, days off among them, and its last day. */
+export interface Timetable extends ClassWeek {
   readonly last: ClassDay
 }
 
 /**
  * The class day on which a number of classes more is over; null when the term ends before, or the section never meets.
  * @param from local date that is already past, ISO 8601
- * @example classDayAfter(2, { weekdays: ['Mon', 'Wed'], last: '2026-12-18' }, '2026-10-05')
+ * @example classDayAfter(2, { weekdays: ['Mon', 'Wed'], daysOff: [], last: '2026-12-18' }, '2026-10-05')
  *   // '2026-10-12': Wednesday and Monday
  */
-export function classDayAfter(classes: number, { weekdays, last }: Timetable, from: ClassDay): ClassDay | null {
+export function classDayAfter(
+  classes: number,
+  { weekdays, daysOff, last }: Timetable,
+  from: ClassDay,
+): ClassDay | null {
   if (weekdays.length === 0) return null
   let left = Math.max(1, classes)
   for (let day = daysAfter(from, 1); day <= last; day = daysAfter(day, 1))
-    if (weekdays.includes(weekdayName(day)) && --left <= 0) return day
+    if (weekdays.includes(weekdayName(day)) && !dayOffOn(daysOff, day) && --left <= 0) return day
   return null
 }
 

@@ -12,6 +12,7 @@ const at = (coupons: readonly ClimbCoupon[], signed: readonly string[] = []): Cl
   studentId: 'runa',
   hand: 'right',
   until: '2027-01-31',
+  week: { weekdays: ['Tue'], daysOff: [] },
   climb: climb(
     FULL_LADDER,
     coupons,
@@ -141,6 +142,24 @@ describe('what the coming weeks use', () => {
     const until = (day: string) => ({ climbers: [{ ...at(on('flat pad', 3), ['arc-strikes']), until: day }] })
     expect(likely(until(TODAY))).toBe(0)
     expect(likely(until('2026-11-02')) / likely({})).toBeCloseTo(0.5, 1)
+  })
+  it('is less by the days off that lie ahead, and no less for those behind', () => {
+    const likely = (from: string, to: string) => {
+      const week = { weekdays: ['Tue'], daysOff: [{ from, to, name: 'break' }] }
+      return (
+        ask({ weeksAhead: 2, climbers: [{ ...at(on('flat pad', 3), ['arc-strikes']), week }] }).get(BASIC)?.likely ?? 0
+      )
+    }
+    // 27 October and 3 November are the Tuesdays ahead.
+    const [none, one, both] = [
+      likely('2026-10-28', '2026-10-30'),
+      likely('2026-10-26', '2026-10-30'),
+      likely('2026-10-26', '2026-11-06'),
+    ]
+    expect(one / none).toBeCloseTo(0.5, 1)
+    expect(both).toBe(0)
+    // Twelve coupons in two weeks of class, where one of three was off: a pace of six and not of four.
+    expect(likely('2026-10-13', '2026-10-13') / none).toBeCloseTo(1.5, 1)
   })
   it('is less where some coupons are run on stubs, for which nobody draws', () => {
     const half = DAYS.flatMap(day => [ran(day, 2), ran(day, 2, { kinds: [] })])

@@ -1,4 +1,12 @@
-import { classDayAt, dayNumber, type ClassDay, type SchoolClock } from '../calendar'
+import {
+  classDayAt,
+  dayNumber,
+  daysAfter,
+  weeksOfClass,
+  type ClassDay,
+  type ClassWeek,
+  type SchoolClock,
+} from '../calendar'
 import type { HouseRules } from '../house'
 import { rungFinder, type Ladder } from '../ladder'
 import {
@@ -73,7 +81,7 @@ export function rodsAhead(wanted: RodsAheadCase, random: Random): ReadonlyMap<st
   const paced = climbers.map(climber => ({
     hand: climber.hand,
     way: wayAhead(ladder, climber),
-    coupons: weeksLeft(climber, today, weeksAhead) * paceOf(own.get(climber.studentId) ?? [], lately),
+    coupons: weeksLeft(climber, today, weeksAhead) * paceOf(own.get(climber.studentId) ?? [], climber.week, lately),
   }))
   const late = movements.filter(({ at }) => lately.has({ classDay: dayOf(at) }))
   const beside = drawnBeside(late, lots, taken, lately)
@@ -88,6 +96,8 @@ export function rodsAhead(wanted: RodsAheadCase, random: Random): ReadonlyMap<st
           sum.set(kind, (sum.get(kind) ?? 0) + beside(kind) * taking * count * coupons)
     return sum
   })
+  const open = climbers.map(({ week }) => weeksOfClass(week, today, lastOf(today, weeksAhead)))
+  const weeksOpen = open.length > 0 ? Math.max(...open) : weeksAhead
   const byBook = weeklyUse(movements, lots, { weeks: wanted.weeksKept, now: wanted.now })
   const accounted = new Set(taken.flatMap(({ shares }) => shares.map(({ kind }) => kind)))
   const kinds = new Set([...byBook.keys(), ...draws.flatMap(draw => [...draw.keys()])])
@@ -95,7 +105,7 @@ export function rodsAhead(wanted: RodsAheadCase, random: Random): ReadonlyMap<st
     [...kinds].sort().flatMap(kind => {
       const drawn = draws.map(draw => draw.get(kind) ?? 0)
       const byLadder = accounted.has(kind) || Math.max(...drawn) > 0
-      const use = byLadder ? rangeOf(drawn) : comingUse(withClass(byBook, kind), weeksAhead)
+      const use = byLadder ? rangeOf(drawn) : comingUse(withClass(byBook, kind), weeksOpen)
       return use ? [[kind, use] as const] : []
     }),
   )
@@ -115,8 +125,8 @@ function rangeOf(drawn: readonly number[]): ComingUse {
 /** The last weeks with class: what was run in them, and how many they are. */
 interface Lately {
   readonly has: (run: Pick<CouponsRun, 'classDay'>) => boolean
-  /** How many of them there were since a day, that of the day with them. */
-  readonly since: (day: ClassDay) => number
+  /** How many of them there were since a day, that of the day with them, less what of each was off for a section. */
+  readonly since: (day: ClassDay | null, week: ClassWeek) => number
 }
 
 /**
@@ -130,9 +140,12 @@ function weeksOfLate(runs: readonly CouponsRun[], today: ClassDay): Lately {
   )
   const weekOf = (day: ClassDay) => Math.floor((dayNumber(last) - dayNumber(day)) / A_WEEK)
   const weeks = [...new Set(runs.map(({ classDay }) => weekOf(classDay)))].sort((a, b) => a - b).slice(0, LATELY_WEEKS)
+  const held = (week: number, of: ClassWeek) =>
+    weeksOfClass(of, daysAfter(last, -A_WEEK * (week + 1)), daysAfter(last, -A_WEEK * week))
   return {
     has: ({ classDay }) => weeks.includes(weekOf(classDay)),
-    since: day => weeks.filter(week => week <= weekOf(day)).length,
+    since: (day, of) =>
+      weeks.filter(week => day === null || week <= weekOf(day)).reduce((sum, week) => sum + held(week, of), 0),
   }
 }
 
@@ -144,13 +157,19 @@ function withClass(byBook: ReadonlyMap<string, readonly number[]>, kind: string)
 
 const couponsOf = (runs: readonly CouponsRun[]) => runs.reduce((sum, { coupons }) => sum + coupons, 0)
 
-const weeksLeft = ({ until }: Climber, today: ClassDay, weeksAhead: number) =>
-  Math.max(0, Math.min(weeksAhead, (dayNumber(until) - dayNumber(today)) / A_WEEK))
+/** The last day of the weeks ahead. */
+const lastOf = (today: ClassDay, weeksAhead: number) => daysAfter(today, Math.round(A_WEEK * weeksAhead))
+
+/** Weeks of class that a climber has in the weeks ahead: to the end of the term, and without the days off. */
+function weeksLeft({ until, week }: Climber, today: ClassDay, weeksAhead: number): number {
+  const to = lastOf(today, weeksAhead)
+  return weeksOfClass(week, today, to < until ? to : until)
+}
 
 /** Coupons a week with class, as of late; a student who has not come for weeks comes no more. */
-function paceOf(own: readonly CouponsRun[], lately: Lately): number {
-  const first = own.map(({ classDay }) => classDay).sort()[0]
-  const weeks = first === undefined ? LATELY_WEEKS : lately.since(first)
+function paceOf(own: readonly CouponsRun[], week: ClassWeek, lately: Lately): number {
+  const first = own.map(({ classDay }) => classDay).sort()[0] ?? null
+  const weeks = lately.since(first, week)
   return weeks === 0 ? 0 : couponsOf(own.filter(lately.has)) / weeks
 }
 

@@ -1,4 +1,4 @@
-import type { ClassDay } from '../calendar'
+import type { ClassDay, ClassWeek } from '../calendar'
 import type { Ladder, LadderRung, RungState } from '../ladder'
 import { rungsInUse } from '../ladder'
 
@@ -10,6 +10,8 @@ export interface Climber {
   readonly climb: readonly RungState[]
   /** The last day of the term, ISO 8601: none comes after it. */
   readonly until: ClassDay
+  /** When their section meets. */
+  readonly week: ClassWeek
 }
 
 /** Rungs that lead on, not drills beside the way: with the own hand, and with new rods. */

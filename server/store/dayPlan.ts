@@ -1,4 +1,4 @@
-import type { ClassDay } from '../../core/calendar'
+import { dayOffOn, type ClassDay } from '../../core/calendar'
 import { ALL_MEANS, meetingOn } from '../../core/floor'
 import type { PlanBooth } from '../../core/dayPlan'
 import { kindOf } from '../../core/rodRoom'
@@ -46,6 +46,7 @@ export async function dayToPlan(sectionId: string, classDay: ClassDay): Promise<
   return {
     classDay,
     meeting: meetingOn(section, classDay, clock.turnsAt),
+    dayOff: dayOffOn(section.daysOff, classDay)?.name ?? null,
     kept,
     students: progress.map(({ ladder: _, curves: __, school: ___, ...own }) => ({
       ...own,

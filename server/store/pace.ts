@@ -1,8 +1,9 @@
 import { classDayAt, daysAfter, weekdayName } from '../../core/calendar'
+import { meetingDays } from '../../core/floor'
 import { hoursHere, paceOf, pastClasses, type DaysKnown, type Timetable } from '../../core/readiness'
 import type { Work } from '../../core/trade'
 import type { StudentPace } from '../../contract/pace'
-import type { SectionFields } from '../../contract/people'
+import type { Section } from '../../contract/people'
 import { daysThere } from './boothTime'
 import { database, rows } from './database'
 import { schoolClock } from './school'
@@ -35,14 +36,15 @@ export async function studentPace(studentId: string, now: Date): Promise<Student
   }
 }
 
-const timetableOf = ({ meetings, termTo }: SectionFields): Timetable => ({
-  weekdays: [...new Set(meetings.map(meeting => meeting.weekday))],
+const timetableOf = ({ meetings, daysOff, termTo }: Omit<Section, 'students'>): Timetable => ({
+  weekdays: meetingDays({ meetings }),
+  daysOff,
   last: termTo,
 })
 
 /** The days since `termFrom` that are over, of each student of a section. */
 async function knownOfSection(
-  section: SectionFields & { readonly id: string },
+  section: Omit<Section, 'students'>,
   today: string,
   now: Date,
 ): Promise<Map<string, DaysKnown>> {

@@ -1,4 +1,5 @@
 import { classDayAt, dayNumber } from '../../core/calendar'
+import { meetingDays } from '../../core/floor'
 import type { ComingUse } from '../../core/rodRoom'
 import type { Climber, RodsAheadCase } from '../../core/rodsAhead'
 import type { StudentFields } from '../../contract/people'
@@ -11,6 +12,7 @@ import { climbsOf } from './progress'
 import { bookOfWeeks } from './rodBook'
 import { allLots } from './rodRoom'
 import { schoolClock } from './school'
+import { listSections } from './sections'
 
 const A_WEEK_MS = 7 * 24 * 3_600_000
 
@@ -40,17 +42,18 @@ export async function findRodsAhead(now: Date, reckon: ReckonRods): Promise<Rods
 
 /** All who are here, where they stand on the ladder, and until when their term goes. */
 async function climbersNow(): Promise<Climber[]> {
-  const students = await rows<{ id: string; hand: StudentFields['hand']; section_id: string; term_to: string }>(
+  const students = await rows<{ id: string; hand: StudentFields['hand']; section_id: string }>(
     database(),
-    'SELECT student.id, hand, section_id, term_to FROM student JOIN section ON section.id = section_id WHERE active',
+    'SELECT id, hand, section_id FROM student WHERE active',
   )
   const climbers: Climber[] = []
   // One section after the other, with the database between them: the server answers others meanwhile.
-  for (const section of new Set(students.map(student => student.section_id))) {
-    const own = students.filter(student => student.section_id === section)
+  for (const { id: sectionId, termTo: until, daysOff, ...section } of await listSections(null)) {
+    const own = students.filter(student => student.section_id === sectionId)
+    if (own.length === 0) continue
+    const week = { weekdays: meetingDays(section), daysOff }
     const climbs = await climbsOf(own.map(({ id }) => id))
-    for (const { id, hand, term_to } of own)
-      climbers.push({ studentId: id, hand, climb: climbs.get(id)!, until: term_to })
+    for (const { id, hand } of own) climbers.push({ studentId: id, hand, climb: climbs.get(id)!, until, week })
   }
   return climbers
 }

@@ -1,4 +1,4 @@
-import { classDayAt, wallAfter, wallClockAt, type ClassDay } from '../../core/calendar'
+import { classDayAt, dayOffOn, wallAfter, wallClockAt, type ClassDay } from '../../core/calendar'
 import type { CouponDocument } from '../../core/coupon'
 import {
   arcMinutes,
@@ -56,6 +56,7 @@ export async function sectionDay(sectionId: string, classDay: ClassDay, now: Dat
     classDay,
     section: section.name,
     meeting,
+    dayOff: dayOffOn(section.daysOff, classDay)?.name ?? null,
     before: classDayBeside(section, classDay, -1),
     after: classDayBeside(section, classDay, 1),
     students: students.map(student => {

@@ -1,6 +1,7 @@
 import { v7 as uuid } from 'uuid'
 import type { Section, SectionFields } from '../../contract/people'
 import { database, fromJson, rows, run, type Queries } from './database'
+import { daysOffOf } from './schoolCalendar'
 import { within } from './within'
 
 interface SectionRow {
@@ -15,6 +16,7 @@ interface SectionRow {
 /** The sections of the school, or those of them that are taught. */
 export async function listSections(taught: readonly string[] | null): Promise<Section[]> {
   const { sql, values } = within('section.id', taught)
+  const daysOff = await daysOffOf()
   const found = await rows<SectionRow>(
     database(),
     `
@@ -23,7 +25,7 @@ export async function listSections(taught: readonly string[] | null): Promise<Se
     WHERE ${sql} GROUP BY section.id ORDER BY section.name`,
     values,
   )
-  return found.map(row => ({ ...toFields(row), students: row.students }))
+  return found.map(row => ({ ...toFields(row), daysOff: daysOff(row.id), students: row.students }))
 }
 
 const toFields = (row: Omit<SectionRow, 'students'>): SectionFields & Pick<Section, 'id'> => ({
@@ -35,13 +37,13 @@ const toFields = (row: Omit<SectionRow, 'students'>): SectionFields & Pick<Secti
 })
 
 /** Null where there is no such section. */
-export async function findSection(id: string): Promise<(SectionFields & Pick<Section, 'id'>) | null> {
+export async function findSection(id: string): Promise<Omit<Section, 'students'> | null> {
   const [row] = await rows<Omit<SectionRow, 'students'>>(
     database(),
     'SELECT id, name, meetings, term_from, term_to FROM section WHERE id = ?',
     [id],
   )
-  return row ? toFields(row) : null
+  return row ? { ...toFields(row), daysOff: (await daysOffOf())(id) } : null
 }
 
 export async function addSection(fields: SectionFields, on: Queries = database()): Promise<Section> {
@@ -53,7 +55,7 @@ export async function addSection(fields: SectionFields, on: Queries = database()
     fields.termFrom,
     fields.termTo,
   ])
-  return { id, students: 0, ...fields }
+  return { id, students: 0, daysOff: (await daysOffOf())(id), ...fields }
 }
 
 export async function changeSection(id: string, fields: SectionFields): Promise<boolean> {

@@ -11,13 +11,14 @@ import {
 } from './database'
 
 /**
- * Things that a school edits whole and keeps in versions: house rules, ladder, criteria, code books, its shop. Each
+ * Things that a school edits whole and keeps in versions: house rules, ladder, criteria, code books, its shop, its
+ * calendar. Each
  * version is a row with who, when and why; it is saved over the version it was edited from, or not at all.
  */
 export interface VersionedTable {
-  readonly table: 'house_rules' | 'ladder' | 'criteria_set' | 'code_book' | 'shop_plan' | 'day_plan'
+  readonly table: 'house_rules' | 'ladder' | 'criteria_set' | 'code_book' | 'shop_plan' | 'day_plan' | 'school_calendar'
   /** The column that holds the thing itself, as JSON. */
-  readonly content: 'rules' | 'ladder' | 'criteria' | 'book' | 'plan'
+  readonly content: 'rules' | 'ladder' | 'criteria' | 'book' | 'plan' | 'calendar'
   /** The columns that tell things of this kind apart; none where there is one for the school. */
   readonly key: readonly ('id' | 'section_id' | 'class_day')[]
   /** The version that comes with the application and is not kept; 0 where nothing does. */
@@ -30,6 +31,7 @@ export const HOUSE_RULES: VersionedTable = { table: 'house_rules', content: 'rul
 export const LADDER: VersionedTable = { table: 'ladder', content: 'ladder', key: [], first: 1 }
 export const CRITERIA: VersionedTable = { table: 'criteria_set', content: 'criteria', key: ['id'], first: 0 }
 export const SHOP_PLAN: VersionedTable = { table: 'shop_plan', content: 'plan', key: [], first: 0 }
+export const SCHOOL_CALENDAR: VersionedTable = { table: 'school_calendar', content: 'calendar', key: [], first: 0 }
 export const DAY_PLAN: VersionedTable = {
   table: 'day_plan',
   content: 'plan',

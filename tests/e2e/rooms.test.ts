@@ -83,6 +83,7 @@ const PAGES: readonly (readonly [name: string, path: () => string, heading: stri
   ['the first day', () => '/first-day', 'The first day'],
   ['the rod room', () => '/rods', 'Rod room'],
   ['the shop', () => '/house/shop', 'House'],
+  ['the calendar', () => '/house/calendar', 'House'],
   ['the house rules', () => '/house/rules', 'Example coupon'],
   ['a settings card', () => '/set-up?position=4G+overhead&joint=T', 'Watch'],
   ['the pad planner', () => '/set-up/pad', 'Set-up'],

@@ -43,7 +43,7 @@ describe('a student’s pace', () => {
   it('is not known before something was run, and the timetable is', async () => {
     expect(await pace()).toEqual({
       pace: null,
-      timetable: { weekdays: [weekdayName(today)], last: daysAfter(today, 60) },
+      timetable: { weekdays: [weekdayName(today)], daysOff: [], last: daysAfter(today, 60) },
     })
   })
   it('is what classes brought that are over: one that was missed brought nothing, today’s is not over', async () => {

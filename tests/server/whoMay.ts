@@ -62,6 +62,8 @@ export const ROUTES: Readonly<Record<string, Who>> = {
   'PUT /api/rod-movements/[id]': 'staff',
   'POST /api/rod-movements/import': 'staff',
   'PUT /api/oven-readings/[id]': 'staff',
+  'GET /api/school/calendar': 'staff',
+  'PUT /api/school/calendar': 'lead',
   'GET /api/school/retention': 'lead',
   'PUT /api/school/retention': 'lead',
   'PUT /api/school/programme': 'lead',

@@ -6,6 +6,7 @@ const session = useSession()
 const TABS = [
   { to: '/house', name: 'People' },
   { to: '/house/shop', name: 'Shop' },
+  { to: '/house/calendar', name: 'Calendar' },
   { to: '/house/rules', name: 'Rules' },
   { to: '/house/ladder', name: 'Ladder' },
   { to: '/house/causes', name: 'Causes' },
