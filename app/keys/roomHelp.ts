@@ -198,6 +198,16 @@ export const ROOM_HELP: readonly RoomHelp[] = [
     keys: BLIND_KEYS,
   },
   {
+    at: '/today',
+    name: 'Today',
+    steps: [
+      step(mdiEyeOutline, 'See your last coupon, and the one thing to change.'),
+      step(mdiTuneVariant, 'Set up by the card for the next one.'),
+      step(mdiHumanQueue, 'Run it, and say that it is ready.'),
+    ],
+    keys: [],
+  },
+  {
     at: '/second-reading',
     name: 'Second reading',
     steps: [

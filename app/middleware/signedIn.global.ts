@@ -1,7 +1,7 @@
 import { useBlindReadings } from '~/stores/blindReadings'
 import { useSession } from '~/stores/session'
 
-/** Everyone signs in first; a student is shown that student's own record, and where students read. */
+/** Everyone signs in first; a student is shown what is that student's own, where students read, and the set-up. */
 export default defineNuxtRouteMiddleware(async to => {
   const session = useSession()
   if (to.path === '/sign-in') return
@@ -21,8 +21,8 @@ export default defineNuxtRouteMiddleware(async to => {
       ? undefined
       : navigateTo({ path: '/one-time-codes', query: { to: to.fullPath } })
   if (session.me.role === 'student') {
-    const own = `/record/${session.me.studentId}`
-    if (!to.path.startsWith(own) && !FOR_STUDENTS.includes(to.path)) return navigateTo(own)
+    const rooms = [`/record/${session.me.studentId}`, ...FOR_STUDENTS]
+    if (!rooms.some(room => to.path === room || to.path.startsWith(`${room}/`))) return navigateTo('/today')
   }
 })
 
@@ -34,8 +34,8 @@ const atTablet = (path: string) =>
     ? undefined
     : navigateTo('/kiosk')
 
-/** Where a student reads: own coupons, and beads shown for practice. */
-const FOR_STUDENTS = ['/kiosk', '/reading-room']
+/** What is open to a student beside the own record: the own page, own coupons and shown beads, and the set-up. */
+const FOR_STUDENTS = ['/today', '/kiosk', '/reading-room', '/set-up']
 
 /** Whether this is the tablet that was handed over to a section's students; without a server, as it was known. */
 const isTablet = () =>

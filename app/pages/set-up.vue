@@ -2,9 +2,11 @@
 import { useLoader } from '~/composables/loader'
 import { useHouseRules } from '~/stores/houseRules'
 import { useSections } from '~/stores/sections'
+import { useSession } from '~/stores/session'
 
 const houseRules = useHouseRules()
 const sections = useSections()
+const session = useSession()
 useHead({ title: 'Set-up · Fusilis' })
 
 const TABS = [
@@ -19,7 +21,8 @@ const TABS = [
 ]
 const { loading, problem, load } = useLoader(async () => {
   await houseRules.load()
-  if (!sections.loaded) await sections.load()
+  // A student has no sections to choose from, and prints no cards.
+  if (session.isStaff && !sections.loaded) await sections.load()
 })
 onMounted(load)
 </script>

@@ -7,7 +7,7 @@ const KEPT: readonly RegExp[] = [
   '/api/session',
   '/api/sections',
   `/api/sections/${ID}/(floor|queue|remarks|booths|board|day|plan|students)`,
-  `/api/students/${ID}/(causes|progress|record|tests|blind-readings|reading-room|hours|place)`,
+  `/api/students/${ID}/(causes|progress|record|tests|blind-readings|reading-room|hours|place|today|pace)`,
   `/api/coupons/${ID}`,
   '/api/(house-rules|causes|ladder|criteria|code-books|rods|shop|tests|reading-room)',
   '/api/causes/told',

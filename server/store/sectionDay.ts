@@ -1,4 +1,4 @@
-import { classDayAt, dayOffOn, wallAfter, wallClockAt, type ClassDay } from '../../core/calendar'
+import { classDayAt, dayOffOn, wallClockAt, type ClassDay } from '../../core/calendar'
 import type { CouponDocument } from '../../core/coupon'
 import {
   arcMinutes,
@@ -12,10 +12,8 @@ import {
   type ElementDay,
 } from '../../core/floor'
 import type { HouseRules } from '../../core/house'
-import type { Ladder } from '../../core/ladder'
 import type { CautionRead } from '../../contract/cautions'
-import type { DayStudent, SectionDay } from '../../contract/day'
-import type { DayPlan } from '../../contract/dayPlan'
+import type { SectionDay } from '../../contract/day'
 import { daysKnown, type DayKnown } from './attendance'
 import { cautionsReadBy } from './cautionsRead'
 import { database, fromJson, rows } from './database'
@@ -23,6 +21,7 @@ import { dayPlanOf } from './dayPlan'
 import { demonstrationsOf } from './demonstrations'
 import { currentRules } from './houseRules'
 import { currentLadder } from './ladder'
+import { plannedFor } from './plannedFor'
 import { schoolClock } from './school'
 import { findSection } from './sections'
 
@@ -90,17 +89,6 @@ const leftOf = (coupons: readonly CouponDocument[], read: readonly CautionRead[]
     cautionsOfClass(coupons, rules),
     read.map(one => one.text),
   ).length
-
-/** What a plan has a student run, in the order of its hours; a rung that the ladder no longer has keeps its id. */
-const plannedFor = (studentId: string, plan: DayPlan | null, { rungs }: Ladder): DayStudent['planned'] =>
-  (plan?.lines ?? [])
-    .filter(line => line.studentId === studentId)
-    .sort((a, b) => a.from - b.from)
-    .map(({ rungId, booth, from }) => ({
-      at: wallAfter(plan!.from, from),
-      rung: rungs.find(rung => rung.id === rungId)?.name ?? rungId,
-      booth,
-    }))
 
 /** Coupons of a day, and each student's newest before it where there is none: what that student runs on. */
 async function newestCoupons(studentIds: readonly string[], classDay: ClassDay): Promise<CouponDocument[]> {

@@ -3,6 +3,7 @@ import { createRequire } from 'node:module'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { v7 as uuid } from 'uuid'
 import type { Browser, Page } from 'playwright-core'
+import { classDayAt, MACHINE_CLOCK } from '../../core/calendar'
 import { aCoupon } from '../../core/coupon/example'
 import { passedExample } from '../../core/welderTest/example'
 import { drawLearner, weldCoupon } from '../../core/simulate'
@@ -173,19 +174,68 @@ it('the drawing takes at least 60 % of the width at 1280x800', async () => {
 })
 
 describe('a student', () => {
-  it('sees the own record, and is led back to it from anywhere else', async () => {
+  it('opens on the own day, and is led back to it from anywhere else', async () => {
     const page = await signedIn(browser, 'oriel')
-    await page.getByRole('heading', { name: 'Oriel Tamsin' }).waitFor()
     for (const path of ['/', '/bench', '/house', `/record/${school.other.id}`]) {
       await page.goto(`${ADDRESS}${path}`)
-      await page.getByRole('heading', { name: 'Oriel Tamsin' }).waitFor()
-      expect(new URL(page.url()).pathname).toBe(`/record/${school.mine.id}`)
+      await page.getByRole('heading', { name: 'How far along' }).waitFor()
+      expect(new URL(page.url()).pathname).toBe('/today')
     }
     expect(await page.getByRole('navigation', { name: 'Rooms' }).getByRole('link').allInnerTexts()).toEqual([
-      'Record',
+      'Today',
       'Read',
       'Practice',
+      'Set-up',
+      'Record',
     ])
+    await page.goto(`${ADDRESS}/record/${school.mine.id}`)
+    await page.getByRole('heading', { name: 'Oriel Tamsin' }).waitFor()
+    await page.context().close()
+  })
+
+  it('sets up by every card and sheet, and prints none for a class', async () => {
+    const page = await signedIn(browser, 'oriel', { at: '/set-up?position=4G+overhead&joint=T' })
+    await page.getByRole('article', { name: 'Settings card' }).waitFor()
+    expect(await page.getByRole('button', { name: 'Cards for booths' }).count()).toBe(0)
+    for (const [path, says] of [
+      ['pad', 'Overlap'],
+      ['joint', 'Beads'],
+      ['clock', 'Start'],
+      ['rods', 'Polarity'],
+      ['arithmetic?sheet=fillet', 'Fillet size and weight'],
+    ] as const) {
+      await page.goto(`${ADDRESS}/set-up/${path}`)
+      await page.getByText(says).first().waitFor()
+    }
+    await page.context().close()
+  })
+
+  it.each(['light', 'dark'] as const)('sees what was said once asked for it, in the %s theme', async theme => {
+    const couponId = uuid()
+    const document = {
+      ...aCoupon({ studentId: school.mine.id }),
+      classDay: classDayAt(new Date(), MACHINE_CLOCK),
+      nextRun: 'Hold the rod square to the plate',
+    }
+    const saved = await school.instructor.ask('PUT', `/api/coupons/${couponId}`, { baseVersion: 0, why: '', document })
+    expect(saved.status).toBe(200)
+    const page = await signedIn(browser, 'oriel', { at: '/today', colorScheme: theme })
+    const last = page.getByRole('region', { name: 'Last coupon' })
+    await last.getByRole('link', { name: 'Read it myself' }).waitFor()
+    expect(await last.innerText()).not.toContain('Hold the rod square')
+    await last.getByRole('button', { name: 'Show what was said' }).click()
+    await last.getByText('Hold the rod square to the plate').waitFor()
+    await last.getByText('move on').waitFor()
+    const next = page.getByRole('region', { name: 'Next coupon' })
+    await next.getByRole('heading', { name: 'Next: ' }).waitFor()
+    expect(await serious(page)).toEqual([])
+    // Seen once, it stands there at once.
+    await page.reload()
+    await last.getByText('Hold the rod square to the plate').waitFor()
+    await page.getByRole('button', { name: 'My coupon is ready' }).click()
+    await page.getByText('You are next.').waitFor()
+    await page.getByRole('button', { name: 'Take it back' }).click()
+    await page.getByRole('button', { name: 'My coupon is ready' }).waitFor()
     await page.context().close()
   })
 })

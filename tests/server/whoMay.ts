@@ -70,6 +70,7 @@ export const ROUTES: Readonly<Record<string, Who>> = {
   'GET /api/school/programme': 'staff',
   'GET /api/students/[id]/hours': 'own',
   'GET /api/students/[id]/pace': 'own',
+  'GET /api/students/[id]/today': 'own',
   'GET /api/students/[id]/cautions': 'own',
   'PUT /api/students/[id]/cautions': 'own',
   'GET /api/ladder': 'signed in',

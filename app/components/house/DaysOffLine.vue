@@ -27,8 +27,8 @@ const out = computed(() => {
     .filter(section => sectionId === null || section.id === sectionId)
     .map(section => ({ name: section.name, classes: classesBetween(section, from, to) }))
     .filter(one => one.classes > 0)
-  if (counts.length === 0) return 'no class falls on it'
-  return `${counts.map(({ name, classes }) => `${name} ${classes}`).join(', ')} fewer`
+  if (counts.length === 0) return 'No class falls on it'
+  return `Classes that fall out: ${counts.map(({ name, classes }) => `${name} ${classes}`).join(', ')}`
 })
 /** A first day after the last one takes the last with it. */
 const from = (day: string) => put({ from: day, to: props.daysOff.to < day ? day : props.daysOff.to })

@@ -29,9 +29,11 @@ const rooms = computed(() =>
         { to: '/house', name: 'House' },
       ]
     : [
-        { to: `/record/${session.me?.studentId}`, name: 'Record' },
+        { to: '/today', name: 'Today' },
         { to: '/kiosk', name: 'Read' },
         { to: '/reading-room', name: 'Practice' },
+        { to: '/set-up', name: 'Set-up' },
+        { to: `/record/${session.me?.studentId}`, name: 'Record' },
       ],
 )
 

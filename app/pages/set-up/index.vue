@@ -2,8 +2,10 @@
 import { useClipboard } from '@vueuse/core'
 import { useSetUpCase } from '~/composables/setUpCase'
 import { useHouseRules } from '~/stores/houseRules'
+import { useSession } from '~/stores/session'
 
 const houseRules = useHouseRules()
+const session = useSession()
 const setUp = useSetUpCase()
 const printing = ref(false)
 const { copy, copied } = useClipboard({ legacy: true })
@@ -20,7 +22,9 @@ const { copy, copied } = useClipboard({ legacy: true })
         @problem="setUp.setProblem"
       />
       <div class="acts">
-        <v-btn color="primary" block :disabled="!setUp.valid.value" @click="printing = true">Cards for booths</v-btn>
+        <v-btn v-if="session.isStaff" color="primary" block :disabled="!setUp.valid.value" @click="printing = true"
+          >Cards for booths</v-btn
+        >
         <v-btn variant="text" block @click="copy(setUp.link())">{{
           copied ? 'Link copied' : 'Copy a link to this card'
         }}</v-btn>

@@ -1,16 +1,11 @@
 <script setup lang="ts">
-import { useLocalStorage } from '@vueuse/core'
 import { dayNumber } from '~~/core/calendar'
-import { testPieceOf, testPieces } from '~~/core/qualification'
-import { outlookCase, ownTest, proposals, testedBy, testPlan } from '~~/core/readiness'
+import { testedBy } from '~~/core/readiness'
 import type { StudentPace } from '~~/contract/pace'
-import type { StudentProgress } from '~~/contract/progress'
 import { today } from '~/composables/shopClock'
 import { useLoader } from '~/composables/loader'
-import { useReadiness } from '~/composables/forecast'
 import { useSaving } from '~/composables/saving'
-import { useCodeBooks } from '~/stores/codeBooks'
-import { useHouseRules } from '~/stores/houseRules'
+import { useWayToTest } from '~/composables/wayToTest'
 import { useProgress } from '~/stores/progress'
 import { useSession } from '~/stores/session'
 
@@ -20,58 +15,21 @@ import { useSession } from '~/stores/session'
  */
 const route = useRoute()
 const session = useSession()
-const houseRules = useHouseRules()
 const store = useProgress()
-const books = useCodeBooks()
 const studentId = computed(() => String(route.params.id))
-const progress = shallowRef<StudentProgress | null>(null)
 const pace = shallowRef<StudentPace | null>(null)
 const { busy, refused, attempt } = useSaving()
 const ATTEMPTS = 5000
-const SEED = 20260914
+const way = useWayToTest(() => studentId.value, ATTEMPTS)
+const { progress, pieces, testId, offered, book, bookId, plan, share, result, stopped, run, cancel, next } = way
 
 const { loading, problem, load } = useLoader(async () => {
-  const [found, ownPace] = await Promise.all([
-    store.ofStudent(studentId.value),
-    store.paceOf(studentId.value),
-    houseRules.load(),
-    books.load(),
-  ])
+  const [ownPace] = await Promise.all([store.paceOf(studentId.value), way.load()])
   pace.value = ownPace
-  progress.value = found
 })
 onMounted(load)
 useHead({ title: () => `${progress.value?.student.name ?? 'Progress'} · Fusilis` })
 
-const chosen = useLocalStorage<Record<string, string>>('fusilis.testPiece', {})
-const pieces = computed(() => testPieces(houseRules.unit))
-const ownPiece = computed(
-  () => progress.value && ownTest(pieces.value, progress.value.ladder.ladder, progress.value.climb),
-)
-const testId = computed({
-  get: () =>
-    (pieces.value.find(piece => piece.id === chosen.value[studentId.value]) ?? ownPiece.value ?? pieces.value[1]!).id,
-  set: id => {
-    chosen.value = { ...chosen.value, [studentId.value]: id }
-  },
-})
-const bookKey = useLocalStorage('fusilis.testBook', '')
-const offered = computed(() => books.offered)
-const book = computed(() => offered.value.find(kept => kept.book.id === bookKey.value) ?? offered.value[0]!)
-const bookId = computed({
-  get: () => book.value?.book.id ?? '',
-  set: id => {
-    bookKey.value = id
-  },
-})
-/** The piece by the book; null where that book has no such test, or its specimens do not fit. */
-const plan = computed(() => {
-  try {
-    return testPlan(testPieceOf(testId.value, houseRules.unit), houseRules.current.rules, book.value.book)
-  } catch {
-    return null
-  }
-})
 const tenths = (odds: number) => Math.round(odds * 10)
 const stages = computed(() => {
   const { visual, bends } = result.value!.outlook
@@ -79,31 +37,6 @@ const stages = computed(() => {
     ? ''
     : `By eye ${tenths(visual)} of 10 would be accepted, and ${tenths(bends)} of 10 of those would bend sound.`
 })
-const { share, result, problem: stopped, begin, cancel } = useReadiness()
-const run = () =>
-  progress.value &&
-  progress.value.standing.coupons > 0 &&
-  plan.value &&
-  begin({
-    wanted: outlookCase(progress.value, plan.value, dayNumber(today()), SEED),
-    attempts: ATTEMPTS,
-    target: houseRules.current.rules.targetOdds,
-  })
-watch([progress, testId, bookId], run)
-
-const next = computed(() =>
-  progress.value && plan.value
-    ? proposals({
-        ladder: progress.value.ladder.ladder,
-        climb: progress.value.climb,
-        helps: result.value?.helps ?? [],
-        test: plan.value.piece,
-        lately: progress.value.lately,
-        sameDrillDays: houseRules.current.rules.sameDrillDays,
-        testJoint: houseRules.current.rules.ways.testJoint,
-      })
-    : [],
-)
 
 const pin = (rungId: string | null, over: string) =>
   attempt('', async () => {
