@@ -58,9 +58,9 @@ describe('the help of a room', () => {
   ])('at %s is that of %s', (path, name) => expect(helpAt(path)?.name).toBe(name))
   it('is none at the door', () => expect(helpAt('/sign-in')).toBeUndefined())
   it('is a few steps, none longer than a breath', () => {
-    for (const { steps, name } of ROOM_HELP) {
-      expect(steps.length, name).toBeGreaterThan(1)
-      expect(steps.length, name).toBeLessThan(5)
+    for (const { steps, at } of ROOM_HELP) {
+      expect(steps.length, at).toBeGreaterThan(1)
+      expect(steps.length, at).toBeLessThan(5)
       for (const { says } of steps) expect(says.length, says).toBeLessThan(90)
     }
   })

@@ -25,6 +25,7 @@ import {
   mdiStairsUp,
   mdiTuneVariant,
 } from '@mdi/js'
+import { roomAt, type Room } from '../rooms/rooms'
 import { BENCH_KEYS, BLIND_KEYS } from './benchKeys'
 import type { KeyRow } from './keyTable'
 import { DAY_PLAN_KEYS, FLOOR_KEYS, PLAN_KEYS, TEST_KEYS, TESTS_KEYS } from './roomKeys'
@@ -37,20 +38,18 @@ export interface HelpStep {
 
 /** What a person does in a room, in a few steps, and its keys. */
 export interface RoomHelp {
-  /** The address that its pages begin with. */
+  /** The room's address. */
   readonly at: string
-  readonly name: string
   readonly steps: readonly HelpStep[]
   readonly keys: readonly KeyRow[]
 }
 
 const step = (icon: string, says: string): HelpStep => ({ icon, says })
 
-/** Every room; of several that an address begins with, the longest is meant. */
+/** The help of every room but the door. */
 export const ROOM_HELP: readonly RoomHelp[] = [
   {
     at: '/',
-    name: 'Floor',
     steps: [
       step(mdiGestureTap, 'Tap a booth, or scan its card: that student’s coupon opens on the Bench.'),
       step(mdiClipboardCheckOutline, 'Read it, say the one change, save: you are back here.'),
@@ -60,7 +59,6 @@ export const ROOM_HELP: readonly RoomHelp[] = [
   },
   {
     at: '/day',
-    name: 'The day',
     steps: [
       step(mdiAccountCheckOutline, 'Tap who is here; who left early or stayed away is noted with why.'),
       step(mdiMessageAlertOutline, 'Say the cautions before the first arc, and what you show, to whom.'),
@@ -70,7 +68,6 @@ export const ROOM_HELP: readonly RoomHelp[] = [
   },
   {
     at: '/plan',
-    name: 'Plan of the day',
     steps: [
       step(mdiCalculatorVariantOutline, 'Have the day planned: booths, hours, coupons that help each student most.'),
       step(mdiGestureTap, 'Move what you want elsewhere, by drag or by two taps: it stays there.'),
@@ -80,7 +77,6 @@ export const ROOM_HELP: readonly RoomHelp[] = [
   },
   {
     at: '/bench',
-    name: 'Bench',
     steps: [
       step(mdiAccountSearchOutline, 'Choose the student and look over the ticket: rod, position, current.'),
       step(mdiMapMarkerRadiusOutline, 'Go along the beads and mark only what is wrong, where it is.'),
@@ -90,7 +86,6 @@ export const ROOM_HELP: readonly RoomHelp[] = [
   },
   {
     at: '/record',
-    name: 'Record',
     steps: [
       step(mdiAccountSearchOutline, 'Choose a student.'),
       step(mdiChartTimelineVariant, 'See what is sound, how surely, and what goes wrong most.'),
@@ -100,7 +95,6 @@ export const ROOM_HELP: readonly RoomHelp[] = [
   },
   {
     at: '/board',
-    name: 'Board',
     steps: [
       step(mdiStairsUp, 'Each row is a student on the ladder, with the rung that is worked on.'),
       step(mdiChartTimelineVariant, 'Open one for the odds of a test, and what would help most.'),
@@ -110,7 +104,6 @@ export const ROOM_HELP: readonly RoomHelp[] = [
   },
   {
     at: '/report',
-    name: 'Report',
     steps: [
       step(mdiFileDocumentOutline, 'A page for each student: days, hours, coupons, what is signed off.'),
       step(mdiPrinterOutline, 'Print it, or take it as PDF or CSV.'),
@@ -119,7 +112,6 @@ export const ROOM_HELP: readonly RoomHelp[] = [
   },
   {
     at: '/test-bay',
-    name: 'Test bay',
     steps: [
       step(mdiGavel, 'Say what the student wants to weld: the fewest test pieces are found.'),
       step(mdiFormatListNumbered, 'Go through the test step by step, from fit-up to the last bend.'),
@@ -129,7 +121,6 @@ export const ROOM_HELP: readonly RoomHelp[] = [
   },
   {
     at: '/test-bay/plan',
-    name: 'Planning a test',
     steps: [
       step(mdiAccountSearchOutline, 'Choose the student, and what is to be qualified.'),
       step(mdiChartTimelineVariant, 'Look at the odds, and at what would change them.'),
@@ -139,7 +130,6 @@ export const ROOM_HELP: readonly RoomHelp[] = [
   },
   {
     at: '/test-bay/test',
-    name: 'A test',
     steps: [
       step(mdiFormatListNumbered, 'The next step says what to do, and who signs it.'),
       step(mdiRuler, 'Openings of a bend are typed as they are measured; the code book judges them.'),
@@ -149,7 +139,6 @@ export const ROOM_HELP: readonly RoomHelp[] = [
   },
   {
     at: '/set-up',
-    name: 'Set-up',
     steps: [
       step(mdiTuneVariant, 'Say rod, size, joint, thickness and position.'),
       step(mdiEyeOutline, 'Read off amperes, arc and angles; a drawing shows how the rod is held.'),
@@ -159,7 +148,6 @@ export const ROOM_HELP: readonly RoomHelp[] = [
   },
   {
     at: '/rods',
-    name: 'Rod room',
     steps: [
       step(mdiBookshelf, 'Write down a lot when its boxes come.'),
       step(mdiHandCoinOutline, 'Note what is drawn, by whom, and what comes back with its stubs.'),
@@ -169,7 +157,6 @@ export const ROOM_HELP: readonly RoomHelp[] = [
   },
   {
     at: '/reading-room',
-    name: 'Practice',
     steps: [
       step(mdiEyeOutline, 'Look at the bead.'),
       step(mdiMessageAlertOutline, 'Say what was wrong in how it was run.'),
@@ -179,7 +166,6 @@ export const ROOM_HELP: readonly RoomHelp[] = [
   },
   {
     at: '/house',
-    name: 'House',
     steps: [
       step(mdiAccountCheckOutline, 'People: sections, students, who signs in.'),
       step(mdiTuneVariant, 'Rules and the ladder: how this school does it. Each change keeps who and why.'),
@@ -189,7 +175,6 @@ export const ROOM_HELP: readonly RoomHelp[] = [
   },
   {
     at: '/kiosk',
-    name: 'Read',
     steps: [
       step(mdiGestureTap, 'Find your name, or scan your card.'),
       step(mdiHumanQueue, 'Say that your coupon is ready: you see your place in the queue.'),
@@ -199,7 +184,6 @@ export const ROOM_HELP: readonly RoomHelp[] = [
   },
   {
     at: '/today',
-    name: 'Today',
     steps: [
       step(mdiEyeOutline, 'See your last coupon, and the one thing to change.'),
       step(mdiTuneVariant, 'Set up by the card for the next one.'),
@@ -209,7 +193,6 @@ export const ROOM_HELP: readonly RoomHelp[] = [
   },
   {
     at: '/second-reading',
-    name: 'Second reading',
     steps: [
       step(mdiEyeOutline, 'Read it as if nobody had: what was marked before is not shown.'),
       step(mdiMapMarkerRadiusOutline, 'Mark only what is wrong, where it is.'),
@@ -219,12 +202,9 @@ export const ROOM_HELP: readonly RoomHelp[] = [
   },
 ]
 
-/** A test's own page is called by its id. */
-const AT_A_TEST = /^\/test-bay\/[\da-f-]{36}/
-
 /** The help of the room that an address is in; none at the door. */
-export function helpAt(path: string): RoomHelp | undefined {
-  if (AT_A_TEST.test(path)) return ROOM_HELP.find(room => room.at === '/test-bay/test')
-  const inside = (at: string) => path === at || (at !== '/' && path.startsWith(`${at}/`))
-  return ROOM_HELP.filter(room => inside(room.at)).sort((a, b) => b.at.length - a.at.length)[0]
+export function helpAt(path: string): (RoomHelp & Pick<Room, 'name'>) | undefined {
+  const room = roomAt(path)
+  const help = ROOM_HELP.find(({ at }) => at === room?.at)
+  return room && help && { ...help, name: room.name }
 }

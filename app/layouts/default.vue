@@ -1,15 +1,14 @@
 <script setup lang="ts">
 import { useLeftAlone } from '~/composables/leftAlone'
 import { useShopTheme } from '~/composables/shopTheme'
+import { roomAt } from '~/rooms/rooms'
 import { useSession } from '~/stores/session'
 
 const route = useRoute()
 const session = useSession()
 useLeftAlone()
 useShopTheme()
-/** Pages at the door, where no room is open yet, and the screen on the wall, which has none. */
-const BARE = ['/sign-in', '/own-password', '/one-time-codes', '/away', '/wall']
-const bare = computed(() => BARE.includes(route.path) || !session.me)
+const bare = computed(() => roomAt(route.path)?.bare === true || !session.me)
 </script>
 
 <template>

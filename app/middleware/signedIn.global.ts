@@ -1,7 +1,8 @@
+import { mayEnter, railOf } from '~/rooms/rooms'
 import { useBlindReadings } from '~/stores/blindReadings'
 import { useSession } from '~/stores/session'
 
-/** Everyone signs in first; a student is shown what is that student's own, where students read, and the set-up. */
+/** Everyone signs in first, and is led to the first of the own rooms from where they may not be. */
 export default defineNuxtRouteMiddleware(async to => {
   const session = useSession()
   if (to.path === '/sign-in') return
@@ -20,22 +21,15 @@ export default defineNuxtRouteMiddleware(async to => {
     return to.path === '/one-time-codes'
       ? undefined
       : navigateTo({ path: '/one-time-codes', query: { to: to.fullPath } })
-  if (session.me.role === 'student') {
-    const rooms = [`/record/${session.me.studentId}`, ...FOR_STUDENTS]
-    if (!rooms.some(room => to.path === room || to.path.startsWith(`${room}/`))) return navigateTo('/today')
-  }
+  const who = session.me.role === 'student' ? 'student' : 'staff'
+  if (!mayEnter(to.path, who, session.me.studentId)) return navigateTo(railOf(who, session.me.studentId)[0]!.to)
 })
 
-/** What a tablet shows that was handed over: where students read, or the class on a wall screen. */
-const FOR_TABLETS = ['/kiosk', '/wall']
-
+/** A tablet that was handed over shows where students read, and shown beads to the one who reads at it. */
 const atTablet = (path: string) =>
-  FOR_TABLETS.includes(path) || (path === '/reading-room' && useBlindReadings().kiosk?.studentId)
+  mayEnter(path, 'tablet', null) || (path === '/reading-room' && useBlindReadings().kiosk?.studentId)
     ? undefined
     : navigateTo('/kiosk')
-
-/** What is open to a student beside the own record: the own page, own coupons and shown beads, and the set-up. */
-const FOR_STUDENTS = ['/today', '/kiosk', '/reading-room', '/set-up']
 
 /** Whether this is the tablet that was handed over to a section's students; without a server, as it was known. */
 const isTablet = () =>

@@ -1,17 +1,20 @@
+import { ROOMS } from '../rooms/rooms'
+
+/** Rooms that a class needs, for all students alike: fetched before there is no network. */
+export const ROOM_PATHS: readonly string[] = ROOMS.flatMap(room => room.keeps)
+
+const ID = '[0-9a-f-]{36}'
 /**
  * What of the server's answers is kept in the browser for a class without a network: what a class needs, and nothing
  * of accounts, the trail or anybody's whole data.
  */
-const ID = '[0-9a-f-]{36}'
 const KEPT: readonly RegExp[] = [
   '/api/session',
   '/api/sections',
   `/api/sections/${ID}/(floor|queue|remarks|booths|board|day|plan|students)`,
   `/api/students/${ID}/(causes|progress|record|tests|blind-readings|reading-room|hours|place|today|pace)`,
   `/api/coupons/${ID}`,
-  '/api/(house-rules|causes|ladder|criteria|code-books|rods|shop|tests|reading-room)',
-  '/api/causes/told',
-  '/api/school/programme',
+  ...ROOM_PATHS,
   `/api/tests/${ID}`,
 ].map(path => new RegExp(`^${path}$`))
 
@@ -28,20 +31,6 @@ export type Keeper = 'account' | 'tablet'
 export const isKeepable = (path: string, keeper: Keeper): boolean =>
   (keeper === 'account' ? KEPT : KEPT_AT_TABLET).some(kept => kept.test(path))
 
-/** Rooms that a class needs, for all students alike: fetched before there is no network. */
-export const ROOM_PATHS: readonly string[] = [
-  '/api/house-rules',
-  '/api/causes',
-  '/api/ladder',
-  '/api/criteria',
-  '/api/code-books',
-  '/api/rods',
-  '/api/shop',
-  '/api/tests',
-  '/api/reading-room',
-  '/api/causes/told',
-  '/api/school/programme',
-]
 export const sectionPaths = (id: string): readonly string[] =>
   ['floor', 'queue', 'remarks', 'booths', 'board', 'day', 'plan'].map(what => `/api/sections/${id}/${what}`)
 export const studentPaths = (id: string): readonly string[] =>

@@ -2,6 +2,7 @@
 import { useMediaQuery } from '@vueuse/core'
 import { mdiWeatherNight, mdiWhiteBalanceSunny, mdiExitToApp, mdiHelp } from '@mdi/js'
 import { usePageKeys } from '~/composables/pageKeys'
+import { railOf } from '~/rooms/rooms'
 import { HELP_KEYS } from '~/keys/roomKeys'
 import { useOutbox } from '~/stores/outbox'
 import { reach } from '~/sync/reach'
@@ -15,27 +16,7 @@ const sections = useSections()
 const outbox = useOutbox()
 const theme = useShopTheme()
 
-const rooms = computed(() =>
-  session.isStaff
-    ? [
-        { to: '/', name: 'Floor' },
-        { to: '/bench', name: 'Bench' },
-        { to: '/record', name: 'Record' },
-        { to: '/board', name: 'Board' },
-        { to: '/test-bay', name: 'Test bay' },
-        { to: '/set-up', name: 'Set-up' },
-        { to: '/rods', name: 'Rod room' },
-        { to: '/reading-room', name: 'Practice' },
-        { to: '/house', name: 'House' },
-      ]
-    : [
-        { to: '/today', name: 'Today' },
-        { to: '/kiosk', name: 'Read' },
-        { to: '/reading-room', name: 'Practice' },
-        { to: '/set-up', name: 'Set-up' },
-        { to: `/record/${session.me?.studentId}`, name: 'Record' },
-      ],
-)
+const rooms = computed(() => railOf(session.isStaff ? 'staff' : 'student', session.me?.studentId ?? null))
 
 watch(
   () => session.me,
