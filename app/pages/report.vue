@@ -83,7 +83,7 @@ const print = () => window.print()
     <PageState v-if="problem || (loading && !report)" :problem="problem" :loading="loading" @again="load" />
     <PageState v-else-if="report && report.rows.length === 0" empty="Nobody is in this section yet." />
     <div v-else-if="report" class="panel wrap">
-      <table>
+      <table class="cards">
         <thead>
           <tr>
             <th scope="col">Student</th>
@@ -99,19 +99,19 @@ const print = () => window.print()
             <th scope="row">
               <NuxtLink :to="`/record/${row.student.id}`">{{ row.student.name }}</NuxtLink>
             </th>
-            <td class="num">
+            <td class="num" data-name="Attendance">
               {{ row.days }} days, {{ boothHours(row.boothMinutes) }} h<small v-if="row.lastDay"
                 >{{ row.coupons }} coupons, last {{ spokenDay(row.lastDay) }}</small
               >
             </td>
-            <td class="num">
+            <td class="num" data-name="Welded">
               {{ sayWelded(row.weldedMm, unit) }}<small>about {{ arcHours(row.weldedMm) }} h of arc</small>
             </td>
-            <td>
+            <td data-name="Rungs">
               {{ row.signedOff.length }} signed off<small>on {{ row.current ?? 'none: all done' }}</small>
             </td>
-            <td v-for="element in elements" :key="element">{{ wordsOf(row, element) }}</td>
-            <td class="no-print">
+            <td v-for="element in elements" :key="element" :data-name="element">{{ wordsOf(row, element) }}</td>
+            <td class="no-print acts">
               <v-btn
                 variant="text"
                 :loading="busy === row.student.name"

@@ -110,8 +110,21 @@ for (const name of ['which toe', 'Stretch the span', 'Stretch the span']) await 
 await take(held, 'bench-phone')
 const PIPE = ['ArrowDown', 'f', 'ArrowUp', 'ArrowUp', 'r', 'r', 'ArrowUp', 'ArrowUp', 'Shift+ArrowLeft', 'u']
 await take(await bench('Mirela Stroud', 'pipe 6G', PIPE, { dark: true }), 'bench-pipe')
-await take(await visit('oriel'), 'record')
-const laidOver = await visit('oriel')
+const ownDay = await visit('oriel')
+await ownDay.getByRole('heading', { name: /^Next: / }).waitFor()
+const show = ownDay.getByRole('button', { name: 'Show what was said' })
+if (await show.isVisible()) await show.click()
+await ownDay.getByRole('img', { name: /^Coupon of / }).waitFor()
+await take(ownDay, 'today')
+/** The own record of the student who is signed in. */
+async function ownRecord(): Promise<Page> {
+  const page = await visit('oriel')
+  await page.getByRole('navigation', { name: 'Rooms' }).getByRole('link', { name: 'Record' }).click()
+  await page.getByRole('heading', { name: 'Oriel Tamsin' }).waitFor()
+  return page
+}
+await take(await ownRecord(), 'record')
+const laidOver = await ownRecord()
 await laidOver
   .getByRole('button', { name: /^(horizontal|vertical) pad, / })
   .first()
@@ -133,7 +146,6 @@ async function room(path: string, seen: string, options = {}): Promise<Page> {
 }
 
 await take(await room('/set-up?position=3G+vertical&size=3/32', 'Take care'), 'card')
-await take(await room('/set-up/joint?position=4G+overhead', 'Weld metal'), 'joint')
 const rules = await room('/house/rules', 'Example coupon')
 await rules.getByRole('button', { name: 'Moving up' }).click()
 await rules.getByLabel('Sound restarts').fill('60')

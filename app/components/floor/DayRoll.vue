@@ -43,7 +43,7 @@ const count = computed(() => `${there.value} of ${props.students.length} here`)
       <h2>{{ heading }}</h2>
       <p class="quiet num">{{ count }}</p>
     </header>
-    <table>
+    <table class="cards">
       <thead>
         <tr>
           <th scope="col">Booth</th>
@@ -57,7 +57,7 @@ const count = computed(() => `${there.value} of ${props.students.length} here`)
       </thead>
       <tbody>
         <tr v-for="student in students" :key="student.id" :class="{ off: student.attendance.state !== 'here' }">
-          <td class="num">{{ student.booth ?? '–' }}</td>
+          <td class="num" data-name="Booth">{{ student.booth ?? '–' }}</td>
           <th scope="row">
             <NuxtLink :to="`/record/${student.id}`">{{ student.name }}</NuxtLink>
             <small v-if="student.planned.length > 0" class="quiet">{{ plannedSaid(student) }}</small>
@@ -70,12 +70,12 @@ const count = computed(() => `${there.value} of ${props.students.length} here`)
               ▲ {{ student.cautionsLeft }} {{ student.cautionsLeft === 1 ? 'caution' : 'cautions' }} to read
             </button>
           </th>
-          <td :title="student.note ? `noted by ${student.note.by}` : undefined">
+          <td data-name="Here" :title="student.note ? `noted by ${student.note.by}` : undefined">
             <span class="shape" aria-hidden="true">{{ SHAPES[student.attendance.state] }}</span> {{ says(student) }}
           </td>
-          <td class="num wide">{{ hours(student.attendance.minutes) }}</td>
-          <td class="num wide">{{ student.coupons === 0 ? '–' : Math.round(student.arcMinutes) }}</td>
-          <td class="num">{{ student.coupons }}</td>
+          <td class="num wide" data-name="In the booth, h">{{ hours(student.attendance.minutes) }}</td>
+          <td class="num wide" data-name="Arc, min">{{ student.coupons === 0 ? '–' : Math.round(student.arcMinutes) }}</td>
+          <td class="num" data-name="Coupons">{{ student.coupons }}</td>
           <td class="acts no-print">
             <v-btn
               v-if="live && student.attendance.state !== 'here'"
@@ -172,8 +172,11 @@ td:first-child {
   display: inline-block;
   width: 1.1em;
 }
-@media (max-width: 600px) {
-  .wide {
+@media screen and (max-width: 600px) {
+  td.num {
+    text-align: left;
+  }
+  td.wide {
     display: none;
   }
 }

@@ -13,7 +13,7 @@ const booth = (typed: string) => (typed.trim() === '' ? null : Number(typed))
 
 <template>
   <div class="lines">
-    <table>
+    <table class="cards">
       <thead>
         <tr>
           <th>Name</th>
@@ -26,7 +26,7 @@ const booth = (typed: string) => (typed.trim() === '' ? null : Number(typed))
       <tbody>
         <template v-for="({ student, errors }, n) in lines" :key="n">
           <tr :class="{ bad: errors.length > 0 }">
-            <td>
+            <td class="whole">
               <input
                 :value="student.name"
                 :aria-label="`Name, line ${n + 1}`"
@@ -34,7 +34,7 @@ const booth = (typed: string) => (typed.trim() === '' ? null : Number(typed))
                 @change="change(n, student, { name: text($event).trim() })"
               />
             </td>
-            <td>
+            <td data-name="Hand">
               <select
                 :value="student.hand"
                 :aria-label="`Hand of ${student.name}`"
@@ -47,7 +47,7 @@ const booth = (typed: string) => (typed.trim() === '' ? null : Number(typed))
                 <option value="left">left</option>
               </select>
             </td>
-            <td>
+            <td data-name="Start">
               <input
                 :value="student.startDate"
                 type="date"
@@ -55,7 +55,7 @@ const booth = (typed: string) => (typed.trim() === '' ? null : Number(typed))
                 @change="change(n, student, { startDate: text($event) })"
               />
             </td>
-            <td>
+            <td data-name="Booth">
               <input
                 class="booth"
                 :value="Number.isNaN(student.booth) ? '' : (student.booth ?? '')"
@@ -64,12 +64,12 @@ const booth = (typed: string) => (typed.trim() === '' ? null : Number(typed))
                 @change="change(n, student, { booth: booth(text($event)) })"
               />
             </td>
-            <td class="end">
+            <td class="end acts">
               <v-btn variant="text" :aria-label="`Leave out ${student.name}`" @click="$emit('leaveOut', n)">Out</v-btn>
             </td>
           </tr>
           <tr v-if="errors.length > 0" class="bad">
-            <td colspan="5" class="alert">{{ errors.join('; ') }}</td>
+            <td colspan="5" class="alert whole">{{ errors.join('; ') }}</td>
           </tr>
         </template>
       </tbody>

@@ -22,7 +22,7 @@ const rowsShown = computed(() =>
 </script>
 
 <template>
-  <table>
+  <table class="cards">
     <thead>
       <tr>
         <th v-if="named" scope="col">Student</th>
@@ -43,17 +43,17 @@ const rowsShown = computed(() =>
         <th v-if="named" scope="row">
           <NuxtLink :to="`/record/${one.row.studentId}/tests`">{{ one.row.student }}</NuxtLink>
         </th>
-        <td>
+        <td data-name="Process, by">
           {{ one.row.process }}, {{ one.row.book.name
           }}<small>{{ clauseIn(one.row.book, one.row.book.continuity) }}</small>
         </td>
-        <td class="num">
+        <td class="num" data-name="Tested">
           {{ longDay(one.row.testedOn) }}<small v-if="one.row.againBy">again by {{ longDay(one.row.againBy) }}</small>
         </td>
-        <td class="num">{{ longDay(one.row.lastUsed) }}</td>
-        <td class="num">{{ longDay(one.row.lastDay) }}</td>
+        <td class="num" data-name="Last used">{{ longDay(one.row.lastUsed) }}</td>
+        <td class="num" data-name="Stands to">{{ longDay(one.row.lastDay) }}</td>
         <td class="num says">{{ one.says }}</td>
-        <td v-if="canNote">
+        <td v-if="canNote" class="acts">
           <v-btn
             variant="outlined"
             :aria-label="`${one.act}: ${one.row.student}, ${one.row.process}`"

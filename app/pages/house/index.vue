@@ -79,7 +79,7 @@ async function done(said: string) {
           <v-btn color="primary" @click="form = { is: 'student', student: null }">Add student</v-btn>
         </header>
         <p v-if="people.students.length === 0" class="quiet none">Nobody is in this section yet.</p>
-        <table v-else>
+        <table v-else class="cards">
           <thead>
             <tr>
               <th>Name</th>
@@ -91,7 +91,7 @@ async function done(said: string) {
           </thead>
           <tbody>
             <tr v-for="student in people.students" :key="student.id" :class="{ gone: !student.active }">
-              <td>
+              <td class="whole">
                 <NuxtLink :to="`/record/${student.id}`">{{ student.name }}</NuxtLink><small v-if="!student.active">
                   archived</small
                 >
@@ -99,10 +99,10 @@ async function done(said: string) {
                   under age, no guardian’s word yet</small
                 >
               </td>
-              <td class="num">{{ student.booth ?? '–' }}</td>
-              <td>{{ student.hand }}</td>
-              <td>{{ longDay(student.startDate) }}</td>
-              <td class="end">
+              <td class="num" data-name="Booth">{{ student.booth ?? '–' }}</td>
+              <td data-name="Hand">{{ student.hand }}</td>
+              <td data-name="Since">{{ longDay(student.startDate) }}</td>
+              <td class="end acts">
                 <v-btn variant="text" :aria-label="`Change ${student.name}`" @click="form = { is: 'student', student }"
                   >Change</v-btn
                 >
@@ -116,7 +116,7 @@ async function done(said: string) {
           <h2>Accounts</h2>
           <v-btn class="push" variant="outlined" @click="form = { is: 'account', account: null }">Add account</v-btn>
         </header>
-        <table>
+        <table class="cards">
           <thead>
             <tr>
               <th>Name</th>
@@ -128,11 +128,11 @@ async function done(said: string) {
           </thead>
           <tbody>
             <tr v-for="account in people.accounts" :key="account.id" :class="{ gone: !account.active }">
-              <td>{{ account.name }}<small v-if="!account.active"> may not sign in</small></td>
-              <td>{{ account.username }}</td>
-              <td>{{ account.role }}</td>
-              <td>{{ seenBy(account) }}</td>
-              <td class="end">
+              <td class="whole">{{ account.name }}<small v-if="!account.active"> may not sign in</small></td>
+              <td data-name="User name">{{ account.username }}</td>
+              <td data-name="Role">{{ account.role }}</td>
+              <td data-name="Sees">{{ seenBy(account) }}</td>
+              <td class="end acts">
                 <v-btn
                   variant="text"
                   :aria-label="`Change the account of ${account.name}`"
@@ -225,6 +225,11 @@ td {
   text-align: left;
   padding: 4px 16px;
   min-height: 44px;
+}
+@media screen and (max-width: 600px) {
+  .cards {
+    padding: 0 16px;
+  }
 }
 thead th {
   font-size: 0.85rem;

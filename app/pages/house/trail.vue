@@ -49,7 +49,7 @@ const when = (at: string) => `${spokenDay(dayOf(at))}, ${wallTime(at)}`
       </div>
       <PageState v-if="trail.lines.length === 0" empty="Nothing has been done by this account yet." />
       <div v-else class="panel wrap">
-        <table>
+        <table class="cards">
           <caption class="sr-only">
             Who did what
           </caption>
@@ -63,12 +63,13 @@ const when = (at: string) => `${spokenDay(dayOf(at))}, ${wallTime(at)}`
           </thead>
           <tbody>
             <tr v-for="line in trail.lines" :key="line.id">
-              <td class="num">{{ when(line.at) }}</td>
+              <td class="num" data-name="When">{{ when(line.at) }}</td>
               <th scope="row">{{ line.who }}</th>
-              <td>{{ line.did }}</td>
-              <td>
-                <NuxtLink v-if="line.student" :to="`/record/${line.student.id}`">{{ line.student.name }}</NuxtLink>
+              <td data-name="Did">{{ line.did }}</td>
+              <td v-if="line.student" data-name="Whose">
+                <NuxtLink :to="`/record/${line.student.id}`">{{ line.student.name }}</NuxtLink>
               </td>
+              <td v-else />
             </tr>
           </tbody>
         </table>
@@ -120,5 +121,10 @@ tbody tr + tr > * {
 }
 .again {
   margin-top: 14px;
+}
+@media screen and (max-width: 600px) {
+  .cards {
+    padding: 0 16px;
+  }
 }
 </style>
