@@ -74,7 +74,9 @@ const count = computed(() => `${there.value} of ${props.students.length} here`)
             <span class="shape" aria-hidden="true">{{ SHAPES[student.attendance.state] }}</span> {{ says(student) }}
           </td>
           <td class="num wide" data-name="In the booth, h">{{ hours(student.attendance.minutes) }}</td>
-          <td class="num wide" data-name="Arc, min">{{ student.coupons === 0 ? '–' : Math.round(student.arcMinutes) }}</td>
+          <td class="num wide" data-name="Arc, min">
+            {{ student.coupons === 0 ? '–' : Math.round(student.arcMinutes) }}
+          </td>
           <td class="num" data-name="Coupons">{{ student.coupons }}</td>
           <td class="acts no-print">
             <v-btn
