@@ -20,6 +20,7 @@ export default defineConfig({
           ],
           // Trials over whole classes take a minute on a quiet machine and five on a busy one.
           testTimeout: 600_000,
+          hookTimeout: 600_000,
         },
       },
       {
