@@ -18,7 +18,7 @@ export interface StudentToday {
   readonly planned: DayStudent['planned']
   /** What the arc at the own booth has more than its panel says, A; null where no clamp meter was held to it. */
   readonly panelOffsetA: number | null
-  /** The coupon read last; its verdict is null until the student has seen what was said of it. Null before the first. */
+  /** The coupon read last, null before the first; its verdict is null until the student has seen what was said. */
   readonly newest: {
     readonly couponId: string
     readonly classDay: ClassDay
