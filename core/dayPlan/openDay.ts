@@ -1,5 +1,5 @@
 import { kindOf } from '../rodRoom'
-import { piecesThere, wantedOf, type PlanCase, type PlannedCoupon } from './planCase'
+import { piecesThere, stepsTaken, wantedOf, type PlanCase, type PlannedCoupon } from './planCase'
 import { faultsOfLine } from './planConflicts'
 import { piecesTaken } from './planUse'
 import { readIn, readingsInStep } from './readings'
@@ -25,12 +25,8 @@ export function openDay(wanted: PlanCase): OpenDay {
 
   const idOf = ({ studentId, rungId, nth }: Pick<PlannedCoupon, 'studentId' | 'rungId' | 'nth'>) =>
     `coupon ${studentId} ${rungId} ${nth}`
-  function* placesOf({ studentId, booth, from, minutes }: PlannedCoupon) {
-    for (let step = Math.floor(from / stepMinutes); step * stepMinutes < from + minutes; step++) {
-      yield `booth ${booth} ${step}`
-      yield `student ${studentId} ${step}`
-    }
-  }
+  const placesOf = (line: PlannedCoupon) =>
+    stepsTaken(wanted, line).flatMap(step => [`booth ${line.booth} ${step}`, `student ${line.studentId} ${step}`])
   const readStep = (line: PlannedCoupon) => readIn(wanted, Math.ceil((line.from + line.minutes) / stepMinutes))!
   const rodsOf = (line: PlannedCoupon) => wantedOf(wanted, line)!.rods
   const enoughPieces = (line: PlannedCoupon) =>
@@ -39,7 +35,7 @@ export function openDay(wanted: PlanCase): OpenDay {
 
   const fits = (line: PlannedCoupon): boolean =>
     !taken.has(idOf(line)) &&
-    ![...placesOf(line)].some(place => taken.has(place)) &&
+    !placesOf(line).some(place => taken.has(place)) &&
     faultsOfLine(wanted, line, NAMELESS).length === 0 &&
     (readings.get(readStep(line)) ?? 0) < readingsInStep(wanted.terms) &&
     rodsOf(line).every(rod => (rods.get(kindOf(rod)) ?? 0) + rod.count <= (wanted.rods[kindOf(rod)] ?? Infinity)) &&

@@ -1,5 +1,4 @@
 import type { PlanCase, PlannedCoupon, WantedCoupon } from './planCase'
-import { stepsOf } from './planCase'
 import { minutesWelded } from './planScore'
 import { isShowing, readingsInStep, readingsOf } from './readings'
 
@@ -37,7 +36,7 @@ export function planAnswers(wanted: PlanCase, lines: readonly PlannedCoupon[]): 
     toRead: {
       count: readings.reduce((sum, count) => sum + count, 0),
       most: open * readingsInStep(wanted.terms),
-      busiest: then === 0 ? 0 : Math.min(stepsOf(wanted) - 1, readings.indexOf(then)),
+      busiest: Math.max(0, readings.indexOf(then)),
       then,
     },
   }

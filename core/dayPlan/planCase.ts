@@ -98,6 +98,18 @@ export const piecesThere = ({ pieces, again }: Pick<PlanTerms, 'pieces' | 'again
 export const stepsOf = ({ minutes, terms }: Pick<PlanCase, 'minutes' | 'terms'>): number =>
   Math.floor(minutes / terms.stepMinutes)
 
+/**
+ * The steps of a class in which a coupon is welded.
+ * @example stepsTaken(aDay([]), { from: 30, minutes: 45 }) // [2, 3, 4]
+ */
+export function stepsTaken(
+  { terms: { stepMinutes } }: Pick<PlanCase, 'terms'>,
+  { from, minutes }: Pick<PlannedCoupon, 'from' | 'minutes'>,
+): number[] {
+  const first = Math.floor(from / stepMinutes)
+  return Array.from({ length: Math.ceil((from + minutes) / stepMinutes) - first }, (_, n) => first + n)
+}
+
 /** Minutes rounded up to whole steps. */
 export const wholeSteps = (minutes: number, { stepMinutes }: Pick<PlanTerms, 'stepMinutes'>): number =>
   Math.ceil(minutes / stepMinutes) * stepMinutes

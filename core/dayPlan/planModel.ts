@@ -2,7 +2,7 @@ import { sayTerms, type Terms } from '../integerProgram'
 import { kindOf } from '../rodRoom'
 import type { PieceKind } from '../trade'
 import type { Bay } from './bays'
-import { piecesThere, wantedOf, type PlanCase, type PlannedCoupon } from './planCase'
+import { piecesThere, stepsTaken, wantedOf, type PlanCase, type PlannedCoupon } from './planCase'
 import { EVERYBODY, FAIR_SHARE, fairMinutes, lineScore, SETTING_UP } from './planScore'
 import { readIn, readingsInStep } from './readings'
 
@@ -70,12 +70,6 @@ export function planModel(
     ...(whole ? ['Binary', ...names.map(name => ` ${name}`)] : []),
     'End',
   ].join('\n')
-}
-
-/** The steps of a class in which a coupon is welded. */
-function stepsTaken({ terms: { stepMinutes } }: PlanCase, { from, minutes }: PlannedCoupon): number[] {
-  const first = Math.floor(from / stepMinutes)
-  return Array.from({ length: Math.ceil((from + minutes) / stepMinutes) - first }, (_, n) => first + n)
 }
 
 function limitLine(limits: Limits, wanted: PlanCase, line: PlannedCoupon, x: string): void {

@@ -10,7 +10,7 @@ const calendar = (...entries: readonly string[][]) =>
     'PRODID:-//Gannet Quay//EN',
     ...entries.flatMap((lines, n) => [
       'BEGIN:VEVENT',
-      `UID:${n}@gannet`,
+      ...(lines[0]!.startsWith('UID') ? [] : [`UID:${n}@gannet`]),
       'DTSTAMP:20260901T000000Z',
       ...lines,
       'END:VEVENT',
@@ -42,6 +42,14 @@ describe('a calendar file', () => {
       'SUMMARY:Shop let',
     ])
     expect(fridays.daysOff.map(one => one.from)).toEqual(['2026-10-02', '2026-10-16', '2026-10-23'])
+  })
+  it('follows it from however long ago, and moves or calls off a time by the entry that stands for it', () => {
+    const week = ['UID:week', 'DTSTART;VALUE=DATE:20100101', 'RRULE:FREQ=WEEKLY', 'SUMMARY:Friday let']
+    const moved = ['UID:week', 'RECURRENCE-ID;VALUE=DATE:20260911', 'DTSTART;VALUE=DATE:20260910', 'SUMMARY:Friday let']
+    const off = ['UID:week', 'RECURRENCE-ID;VALUE=DATE:20260918', 'DTSTART;VALUE=DATE:20260918', 'STATUS:CANCELLED']
+    const days = found(week, moved, off).daysOff.map(one => one.from)
+    expect(days.slice(0, 4)).toEqual(['2026-09-04', '2026-09-10', '2026-09-25', '2026-10-02'])
+    expect(days).toHaveLength(51)
   })
   it('leaves out what was cancelled, what is past, and the same again', () => {
     const day = ['DTSTART;VALUE=DATE:20261012', 'SUMMARY:Autumn day']

@@ -9,8 +9,8 @@ export interface CalendarFile {
   readonly atHours: number
 }
 
-/** An entry that comes again for ever is followed for this number of times. */
-const MOST_TIMES = 400
+/** An entry that comes again is followed for this number of times: one of each day since 1970 comes to as many. */
+const MOST_TIMES = 25_000
 const MOST_NAME = 80
 
 const dayOf = ({ year, month, day }: ICAL.Time): ClassDay =>
@@ -18,16 +18,20 @@ const dayOf = ({ year, month, day }: ICAL.Time): ClassDay =>
 
 /**
  * The whole days of a calendar file (iCalendar, RFC 5545) that meet a stretch of time; the end of such an entry is the
- * day after its last (3.6.1). What was cancelled is passed over, what comes again is followed.
+ * day after its last (3.6.1). What was cancelled is passed over; what comes again is
+ * followed, but for the times that were moved or called off by an entry of their own (3.8.4.4).
  * @param within from the first to the last day that is of interest
  * @throws Error in words where it is no calendar, or holds none of those days
  */
 export function readCalendar(text: string, within: Pick<DaysOff, 'from' | 'to'>): CalendarFile {
-  const events = entriesOf(text).filter(event => event.component.getFirstPropertyValue('status') !== 'CANCELLED')
+  const entries = entriesOf(text)
+  const events = entries.filter(event => event.component.getFirstPropertyValue('status') !== 'CANCELLED')
+  const instead = new Set(entries.filter(isInstead).map(event => `${event.uid} ${dayOf(event.recurrenceId)}`))
   const whole = events.filter(event => event.startDate.isDate)
   const spans = new Map<string, DaysOff>()
   for (const event of whole)
     for (const { from, to } of timesOf(event, within.to)) {
+      if (!isInstead(event) && instead.has(`${event.uid} ${from}`)) continue
       const name = (event.summary ?? '').trim().slice(0, MOST_NAME) || 'No class'
       if (to >= within.from && from <= within.to) spans.set(`${from} ${to} ${name}`, { from, to, name })
     }
@@ -41,6 +45,9 @@ export function readCalendar(text: string, within: Pick<DaysOff, 'from' | 'to'>)
     )
   return { daysOff, atHours }
 }
+
+/** An entry that stands in place of one time of another that comes again. */
+const isInstead = (event: ICAL.Event): boolean => event.isRecurrenceException()
 
 function entriesOf(text: string): ICAL.Event[] {
   const calendars = calendarsOf(text).filter(one => one.name === 'vcalendar')
@@ -65,12 +72,12 @@ function timesOf(event: ICAL.Event, last: ClassDay): Pick<DaysOff, 'from' | 'to'
   const days = Math.max(1, Math.round((event.duration.toSeconds() || 0) / 86_400))
   const spanFrom = (from: ClassDay) => ({ from, to: daysAfter(from, days - 1) })
   if (!event.isRecurring()) return [spanFrom(dayOf(event.startDate))]
-  const times: Pick<DaysOff, 'from' | 'to'>[] = []
+  const times: ClassDay[] = []
   const iterator = event.iterator()
   for (let next = iterator.next(); next && times.length < MOST_TIMES; next = iterator.next()) {
     const from = dayOf(next)
     if (from > last) break
-    times.push(spanFrom(from))
+    times.push(from)
   }
-  return times
+  return times.map(spanFrom)
 }

@@ -6,7 +6,7 @@ const props = defineProps<{ rungs: readonly LadderRung[]; climb: readonly RungSt
 const steps = computed(() =>
   props.climb.flatMap(state => {
     const rung = props.rungs.find(one => one.id === state.rungId)
-    return rung ? [{ ...state, name: rung.name, usual: rung.coupons }] : []
+    return rung ? [{ ...state, name: rung.name }] : []
   }),
 )
 const done = computed(() => steps.value.filter(step => step.status === 'signed off').length)

@@ -101,30 +101,10 @@ async function keep() {
         None yet: every week is reckoned as a week of class.
         <span v-if="!session.isLead">A lead says when there is none.</span>
       </p>
-      <ul aria-label="From today on">
-        <DaysOffLine
-          v-for="{ daysOff, n } in ahead"
-          :key="n"
-          :days-off="daysOff"
-          :sections="sections.all"
-          :editable="session.isLead"
-          @change="change(n, $event)"
-          @remove="remove(n)"
-        />
-      </ul>
+      <DaysOffList label="From today on" :rows="ahead" :sections="sections.all" @change="change" @remove="remove" />
       <details v-if="behind.length > 0">
         <summary>{{ behind.length }} behind</summary>
-        <ul aria-label="Behind">
-          <DaysOffLine
-            v-for="{ daysOff, n } in behind"
-            :key="n"
-            :days-off="daysOff"
-            :sections="sections.all"
-            :editable="session.isLead"
-            @change="change(n, $event)"
-            @remove="remove(n)"
-          />
-        </ul>
+        <DaysOffList label="Behind" :rows="behind" :sections="sections.all" @change="change" @remove="remove" />
       </details>
       <div v-if="draft" class="foot">
         <p v-if="refused || fault" role="alert" class="alert">{{ refused || fault }}</p>
