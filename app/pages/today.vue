@@ -93,7 +93,7 @@ const under = computed(() => {
           <section class="panel block" aria-label="The queue">
             <ReadyNow :student-id="studentId" :name="day.student.name" />
           </section>
-          <HowFar :rungs="rungs" :climb="progress.climb" :next="proposed?.rung.id ?? null" />
+          <HowFar class="far-along" :rungs="rungs" :climb="progress.climb" :next="proposed?.rung.id ?? null" />
         </div>
         <NextCard
           v-if="proposed"
@@ -148,6 +148,13 @@ h2 {
 @media (max-width: 900px) {
   .parts {
     grid-template-columns: minmax(0, 1fr);
+  }
+  /* In one column the next coupon comes before the ladder. */
+  .column {
+    display: contents;
+  }
+  .far-along {
+    order: 1;
   }
 }
 </style>

@@ -87,6 +87,7 @@ const spoken = computed(() =>
 <style scoped>
 .line {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 4px;
   padding: 10px 0;
   border-top: 1px solid var(--line);

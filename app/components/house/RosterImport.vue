@@ -102,6 +102,7 @@ async function importAll() {
 .import {
   padding: 22px;
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 12px;
   max-height: 92dvh;
   overflow: auto;

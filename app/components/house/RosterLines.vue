@@ -129,4 +129,12 @@ select:focus {
   font-weight: 550;
   padding-bottom: 8px;
 }
+@media screen and (max-width: 600px) {
+  .cards tr {
+    padding: 10px;
+  }
+  .cards td.alert {
+    padding-bottom: 8px;
+  }
+}
 </style>

@@ -121,6 +121,7 @@ async function keep() {
 <style scoped>
 .block {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 10px;
   max-width: 980px;
   padding: 16px 18px;
