@@ -55,12 +55,12 @@ onMounted(async () => {
   try {
     await outbox.start(session.me!.id)
     await bench.resume(session.me!.id)
-    await houseRules.load()
     // The Bench goes on without the rod room and the causes.
-    await Promise.all([causes.load(), rods.load()].map(one => one.catch(() => {})))
-    if (sections.all.length === 0) await sections.load()
+    const aside = Promise.all([causes.load(), rods.load()].map(one => one.catch(() => {})))
+    await Promise.all([houseRules.load(), sections.all.length === 0 ? sections.load() : null])
     if (typeof route.query.section === 'string') sections.choose(route.query.section)
     if (sections.current) await floor.load(sections.current.id)
+    await aside
     notice.value = await openAsked()
   } catch (error) {
     problem.value = messageOf(error)
@@ -224,6 +224,7 @@ useBenchKeys({
       v-model:theirs="theirs"
       :unit="unit"
       :saving="saving"
+      :loading="loading && floor.students.length === 0"
       @set-up="setUp"
       @drop="drop"
       @student="openFor"

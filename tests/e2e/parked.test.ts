@@ -74,6 +74,28 @@ describe('an instructor is interrupted', () => {
     await page.context().close()
   })
 
+  it('a name that is entered before the class has come is taken when it comes', async () => {
+    const page = await teaching(browser, 'tobias', school.section.id)
+    let letIn = () => {}
+    const asked = new Promise<void>(resolve => {
+      letIn = resolve
+    })
+    await page.route('**/api/sections/*/floor', async route => {
+      await asked
+      await route.continue()
+    })
+    await page.goto(`${ADDRESS}/bench`)
+    await page.getByLabel('Loading the section').waitFor()
+    await page.keyboard.press('/')
+    const picker = page.getByRole('dialog', { name: 'Choose a student' })
+    await picker.getByLabel('Name or booth').fill('Oriel')
+    await page.keyboard.press('Enter')
+    await picker.getByText('The class is being fetched.').waitFor()
+    letIn()
+    await page.getByRole('heading', { name: 'Oriel Tamsin' }).waitFor()
+    await page.context().close()
+  })
+
   it('what was not marked is not kept, and what another account parked is not shown', async () => {
     const page = await teaching(browser, 'maren', school.section.id, { at: `/bench?student=${school.mine.id}` })
     await page.getByRole('heading', { name: 'Oriel Tamsin' }).waitFor()

@@ -10,7 +10,7 @@ import { useBench } from '~/stores/bench'
 import { useFloor } from '~/stores/floor'
 
 /** What the Bench asks about; one at a time. */
-defineProps<{ unit: LengthUnit; saving: boolean }>()
+defineProps<{ unit: LengthUnit; saving: boolean; loading: boolean }>()
 const dialog = defineModel<BenchDialog | null>('dialog', { required: true })
 /** The version that another person saved meanwhile. */
 const theirs = defineModel<SavedCoupon | null>('theirs', { required: true })
@@ -61,6 +61,7 @@ defineExpose({
   <StudentPicker
     v-if="dialog === 'students'"
     :students="floor.students"
+    :loading="loading"
     @choose="$emit('student', $event)"
     @close="dialog = null"
   />

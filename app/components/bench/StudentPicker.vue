@@ -2,7 +2,11 @@
 import type { FloorStudent } from '~~/contract/people'
 
 /** Chooses whose coupon it is: type a part of the name or the booth. */
-const props = defineProps<{ students: readonly FloorStudent[] }>()
+const props = defineProps<{
+  students: readonly FloorStudent[]
+  /** The class is still on its way. */
+  loading?: boolean
+}>()
 const emit = defineEmits<{ choose: [student: FloorStudent]; close: [] }>()
 const asked = ref('')
 const found = computed(() => {
@@ -11,11 +15,26 @@ const found = computed(() => {
     student => student.name.toLocaleLowerCase().includes(part) || String(student.booth ?? '') === part,
   )
 })
+/** Enter was pressed before the class had come: the first who is found then is meant. */
+const entered = ref(false)
+function enter() {
+  if (found.value[0]) emit('choose', found.value[0])
+  else entered.value = Boolean(props.loading)
+}
+watch(
+  () => entered.value && found.value[0],
+  student => {
+    if (student) emit('choose', student)
+  },
+)
+watch(asked, () => {
+  entered.value = false
+})
 </script>
 
 <template>
   <v-dialog :model-value="true" max-width="460" aria-label="Choose a student" @update:model-value="$emit('close')">
-    <form class="panel picker" @submit.prevent="found[0] && emit('choose', found[0])">
+    <form class="panel picker" @submit.prevent="enter">
       <v-text-field v-model="asked" label="Name or booth" hide-details autofocus autocomplete="off" />
       <ul>
         <li v-for="student in found" :key="student.id">
@@ -23,7 +42,9 @@ const found = computed(() => {
             <b>{{ student.name }}</b><span>{{ student.booth ? `booth ${student.booth}` : '' }}</span>
           </button>
         </li>
-        <li v-if="found.length === 0" class="quiet none">Nobody in this section is called that.</li>
+        <li v-if="found.length === 0" class="quiet none">
+          {{ loading ? 'The class is being fetched.' : 'Nobody in this section is called that.' }}
+        </li>
       </ul>
     </form>
   </v-dialog>
