@@ -29,7 +29,10 @@ function schemaOf(line: RuleLine, unit: LengthUnit): Schema {
     return string()
       .strict()
       .required(`${line.name} is missing`)
-      .oneOf([...line.choices], `${line.name}: choose from ${sayRange(line, unit)}`)
+      .oneOf(
+        line.choices.map(({ id }) => id),
+        `${line.name}: choose from ${sayRange(line, unit)}`,
+      )
   if (line.kind === 'number') return numberOf(line, unit)
   return across(
     object({ low: numberOf(line, unit), high: numberOf(line, unit) })

@@ -60,7 +60,7 @@ describe('a card’s figures', () => {
       'Bead': '3/16 to 1/4 in wide',
       'Arc force': '40–60 %',
     })
-    const metric = writeRule(writeRule(rules, 'unit', 'mm'), 'ways.angleWords', 'rod to the plate')
+    const metric = writeRule(writeRule(rules, 'unit', 'mm'), 'ways.angleWords', 'to the plate')
     expect(facts(FLAT, metric)).toMatchObject({
       'Travel angle': '75 to 80° to the plate, pointing back at the weld',
       'Arc': 'up to 3.2 mm, 21–25 V',

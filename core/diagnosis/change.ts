@@ -85,19 +85,19 @@ function words(cause: Cause, document: CouponDocument, { pass, clock }: MarkedPl
     case 'not cleaned':
       return document.beads.length > 1 ? cause.change : 'Chip and brush every crater before you strike in it'
     case 'aim':
-      return isLevel(document) && rules.ways.horizontalAim === 'just above the last toe, about 1/32 in'
+      return isLevel(document) && rules.ways.horizontalAim === 'above the toe'
         ? 'Aim just above the toe of the last bead'
         : cause.change
     case 'crater left':
-      return rules.ways.endOfRun === 'stop an inch short and weld in from the end'
+      return rules.ways.endOfRun === 'weld in'
         ? 'Stop an inch short and weld in from the end, so that no crater is left there'
         : cause.change
     case 'first bead slow':
-      return rules.ways.firstBead === 'lay it flat, then turn the plate'
+      return rules.ways.firstBead === 'flat'
         ? 'Lay the first bead flat, then turn the plate: nothing holds it up in position'
         : cause.change
     case 'weave wide':
-      return rules.ways.manipulation === 'stringers only'
+      return rules.ways.manipulation === 'stringers'
         ? 'Stringers only: lay two beads where one is not enough'
         : cause.change
     case 'bracing':

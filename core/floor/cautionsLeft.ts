@@ -2,7 +2,7 @@ import type { HouseRules } from '../house'
 import type { Caution } from '../trade'
 
 /** Whether each student says of each caution that it was read. */
-export const wantsCautionsRead = ({ ways }: HouseRules): boolean => ways.cautions === 'each student says they were read'
+export const wantsCautionsRead = ({ ways }: HouseRules): boolean => ways.cautions === 'by each student'
 
 /**
  * The cautions that a student has not said were read: a text that was changed since is another text.

@@ -10,7 +10,7 @@ import {
   type ReadAt,
 } from '.'
 
-const queueOrder = <T extends InQueue>(waiting: readonly T[]) => orderBy(waiting, 'not read today first')
+const queueOrder = <T extends InQueue>(waiting: readonly T[]) => orderBy(waiting, 'unread first')
 
 const at = (minute: number) => new Date(Date.UTC(2026, 10, 27, 18, minute)).toISOString()
 const waits = fc.array(
@@ -33,7 +33,7 @@ describe('whom to read next', () => {
         { id: 'not read, late', since: at(30), readToday: false },
         { id: 'read, longest', since: at(0), readToday: true },
       ],
-      'longest wait first',
+      'longest wait',
     )
     expect(order.map(one => one.id)).toEqual(['read, longest', 'not read, late'])
   })

@@ -12,10 +12,10 @@ export interface InQueue {
 /**
  * Whom to read next, by the house's way: a student not read today goes first, and of those the one who has waited
  * longest; or the one who has waited longest, read or not. An instructor may take anyone.
- * @example queueOrder([readAtSix, notReadYet], 'not read today first')[0] // notReadYet
+ * @example queueOrder([readAtSix, notReadYet], 'unread first')[0] // notReadYet
  */
 export function queueOrder<T extends InQueue>(waiting: readonly T[], way: Ways['queueOrder']): T[] {
-  const unreadFirst = way === 'not read today first'
+  const unreadFirst = way === 'unread first'
   return [...waiting].sort(
     (a, b) =>
       (unreadFirst ? Number(a.readToday) - Number(b.readToday) : 0) || Date.parse(a.since) - Date.parse(b.since),

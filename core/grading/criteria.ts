@@ -113,8 +113,7 @@ function notFused({ marks }: CouponDocument, { unit }: HouseRules): Reason[] {
 
 /** A stray strike is counted on practice and never accepted on a mock test, or never at all, as the house has it. */
 function strikes({ strayStrikes }: Measures, document: CouponDocument, rules: HouseRules): Reason[] {
-  if (strayStrikes.length === 0 || (!document.mock && rules.ways.arcStrikes === 'counted on practice, none on tests'))
-    return []
+  if (strayStrikes.length === 0 || (!document.mock && rules.ways.arcStrikes === 'on practice')) return []
   return [
     again(
       1.5,

@@ -129,7 +129,7 @@ describe('verdict', () => {
       atMm: bead.fromMm,
       toMm: bead.toMm,
     }))
-    const strict = { ...rules, ways: { ...rules.ways, arcStrikes: 'none, ever' as const } }
+    const strict = { ...rules, ways: { ...rules.ways, arcStrikes: 'never' as const } }
     const { verdict, score } = gradeCoupon(withMarks(...full), strict)
     // What is seen from behind lies on no pad.
     if (on === 'root') expect([verdict, score]).toEqual(['move on', 100])
@@ -250,7 +250,7 @@ describe('strikes outside the joint', () => {
     expect(said(true)).toEqual(['1 arc strike outside the joint'])
   })
   it('are never accepted where the house says so', () => {
-    expect(said(false, writeRule(DEFAULT_HOUSE_RULES, 'ways.arcStrikes', 'none, ever'))).toEqual([
+    expect(said(false, writeRule(DEFAULT_HOUSE_RULES, 'ways.arcStrikes', 'never'))).toEqual([
       '1 arc strike outside the joint',
     ])
   })

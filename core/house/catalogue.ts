@@ -23,19 +23,31 @@ interface NumberBase extends LineBase {
   readonly highest: number
 }
 
+/** What may be chosen: the id that is kept, and what it says. */
+export interface RuleChoice {
+  readonly id: string
+  readonly says: string
+}
+
 /** One line of the house rules: what it is, why it matters, and what it may hold. */
 export type RuleLine =
-  | (LineBase & { readonly kind: 'choice'; readonly choices: readonly string[] })
+  | (LineBase & { readonly kind: 'choice'; readonly choices: readonly RuleChoice[] })
   | (NumberBase & { readonly kind: 'number' })
   | (NumberBase & { readonly kind: 'between' })
 
-const choice = (path: string, group: RuleGroup, name: string, why: string, choices: readonly string[]): RuleLine => ({
+const choice = (
+  path: string,
+  group: RuleGroup,
+  name: string,
+  why: string,
+  choices: Readonly<Record<string, string>>,
+): RuleLine => ({
   kind: 'choice',
   path,
   group,
   name,
   why,
-  choices,
+  choices: Object.entries(choices).map(([id, says]) => ({ id, says })),
 })
 const number = (
   path: string,
@@ -102,21 +114,21 @@ const LINES: readonly RuleLine[] = [
     'The bead',
     'Rulers and screens',
     'What the school’s rulers are marked in; the record is kept in millimetres either way.',
-    ['in', 'mm'],
+    { in: 'in', mm: 'mm' },
   ),
   choice(
     'currency',
     'The bead',
     'Prices are in',
     'What rods cost is said in it; no price is changed by it.',
-    CURRENCIES,
+    Object.fromEntries(CURRENCIES.map(currency => [currency, currency])),
   ),
   choice(
     'beadWidth.by',
     'The bead',
     'Bead width is given',
     'Strict stringers follow the rod; one width for all small rods is easier to see.',
-    ['core diameter', 'length'],
+    { 'core diameter': 'core diameter', 'length': 'length' },
   ),
   number(
     'widthEvenMm',

@@ -56,7 +56,7 @@ describe('the catalogue', () => {
   it('keeps every default inside its line’s range', () => {
     for (const line of rulesCatalogue(DEFAULT_HOUSE_RULES)) {
       const value = ruleAt(DEFAULT_HOUSE_RULES, line.path)
-      if (line.kind === 'choice') expect(line.choices).toContain(value)
+      if (line.kind === 'choice') expect(line.choices.map(({ id }) => id)).toContain(value)
       const ends =
         line.kind === 'between'
           ? (Object.values(value as object) as number[])
@@ -89,9 +89,22 @@ describe('the catalogue', () => {
   it('completes rules that were saved before a line existed', () => {
     const { ways, arcCores, ...old } = DEFAULT_HOUSE_RULES
     expect(completeRules({ ...old, goodInARow: 5 })).toEqual({ ...old, ways, arcCores, goodInARow: 5 })
-    expect(completeRules({ ways: { cooling: 'air cool always' } as never }).ways).toMatchObject({
-      cooling: 'air cool always',
-      tacks: ways.tacks,
+    expect(completeRules({ ways: { cooling: 'air' } as never }).ways).toEqual({ ...ways, cooling: 'air' })
+  })
+
+  it('gives ways that were kept by their words the ids they have now', () => {
+    const old = { cooling: 'air cool always', endOfRun: 'stop an inch short and weld in from the end' }
+    expect(completeRules({ ways: { ...old, order: '1, 2, 4, 3', lighting: 'tap' } as never }).ways).toEqual({
+      ...DEFAULT_HOUSE_RULES.ways,
+      cooling: 'air',
+      endOfRun: 'weld in',
+      order: 'overhead first',
+      lighting: 'tap',
     })
+  })
+
+  it('knows each choice by an id of at most three words', () => {
+    const ids = rulesCatalogue(DEFAULT_HOUSE_RULES).flatMap(line => (line.kind === 'choice' ? line.choices : []))
+    for (const { id } of ids) expect(id.split(' ').length, id).toBeLessThanOrEqual(3)
   })
 })

@@ -1,5 +1,6 @@
 import type { Currency, LengthUnit } from '../units'
 import { inches } from '../units'
+import { liftWays } from './earlierWays'
 import { DEFAULT_WAYS, type Ways } from './ways'
 
 /** From `low` to `high`, both ends allowed. */
@@ -151,12 +152,13 @@ export const DEFAULT_HOUSE_RULES: HouseRules = {
 }
 
 /**
- * Rules saved before a line existed, completed with that line's default.
+ * Rules saved before a line existed, completed with that line's default; ways that were kept by their words get their
+ * ids.
  * @param kept as they were saved
  * @example completeRules({ ...old, overlap: { low: 0.5, high: 0.6 } }).arcCores // 1
  */
 export function completeRules(kept: Partial<HouseRules>): HouseRules {
-  return { ...DEFAULT_HOUSE_RULES, ...kept, ways: { ...DEFAULT_WAYS, ...kept.ways } }
+  return { ...DEFAULT_HOUSE_RULES, ...kept, ways: { ...DEFAULT_WAYS, ...(kept.ways && liftWays(kept.ways)) } }
 }
 
 /**

@@ -30,7 +30,7 @@ export function sayQuantity(value: number, quantity: Quantity, unit: LengthUnit)
 
 /** What a line may hold: `from 10 % to 80 %`. Choices name themselves. */
 export function sayRange(line: RuleLine, unit: LengthUnit): string {
-  if (line.kind === 'choice') return line.choices.join('; ')
+  if (line.kind === 'choice') return line.choices.map(({ says }) => says).join('; ')
   return `from ${sayQuantity(line.lowest, line.quantity, unit)} to ${sayQuantity(line.highest, line.quantity, unit)}`
 }
 
@@ -40,7 +40,7 @@ export function sayRange(line: RuleLine, unit: LengthUnit): string {
  */
 export function sayRule(line: RuleLine, rules: HouseRules): string {
   const value = ruleAt(rules, line.path)
-  if (line.kind === 'choice') return String(value)
+  if (line.kind === 'choice') return line.choices.find(({ id }) => id === value)!.says
   if (line.kind === 'number') return sayQuantity(value as number, line.quantity, rules.unit)
   const { low, high } = value as Between
   return `${sayQuantity(low, line.quantity, rules.unit)} to ${sayQuantity(high, line.quantity, rules.unit)}`

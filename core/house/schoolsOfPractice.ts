@@ -32,12 +32,12 @@ export const SCHOOLS_OF_PRACTICE: readonly SchoolOfPractice[] = [
       'No weave in any position, as some tests insist; half of each bead covered. Every bead is wheeled, plates cool in ' +
       'air, rods are burnt to the printing. Moving up takes a rule that luck does not pass.',
     ways: {
-      manipulation: 'stringers only',
-      cleaning: 'wheel every bead',
-      cooling: 'air cool always',
-      stubUse: 'to the printing, always',
-      arcStrikes: 'none, ever',
-      movingUp: 'a statistical rule',
+      manipulation: 'stringers',
+      cleaning: 'wheel',
+      cooling: 'air',
+      stubUse: 'printing',
+      arcStrikes: 'never',
+      movingUp: 'by statistics',
     },
     rules: { overlap: { low: 0.5, high: 0.6 } },
   },
@@ -49,10 +49,10 @@ export const SCHOOLS_OF_PRACTICE: readonly SchoolOfPractice[] = [
       'Stubs are kept for stub days, a fresh rod whenever in doubt; the instructor’s eye says who moves up.',
     ways: {
       firstRod: 'E6013',
-      lighting: 'scratch like a match',
-      lightingGap: 'up to 1/4 to 1/2 in for beginners',
-      stubUse: 'a fresh rod whenever in doubt',
-      movingUp: 'instructor’s eye',
+      lighting: 'scratch',
+      lightingGap: 'wide',
+      stubUse: 'fresh rod',
+      movingUp: 'by eye',
     },
     rules: {},
   },
@@ -63,9 +63,9 @@ export const SCHOOLS_OF_PRACTICE: readonly SchoolOfPractice[] = [
       'Everything leads to an open root: whipped throughout, three angles on a T, overhead before vertical. Beads are ' +
       'called from the puddle; vertical runs as hot as flat.',
     ways: {
-      rootPass: 'whip throughout',
-      order: '1, 2, 4, 3',
-      reading: 'called from the puddle, before chipping',
+      rootPass: 'whip',
+      order: 'overhead first',
+      reading: 'puddle',
     },
     rules: { verticalUnderFlatA: { low: 0, high: 10 } },
   },
@@ -74,7 +74,7 @@ export const SCHOOLS_OF_PRACTICE: readonly SchoolOfPractice[] = [
 /**
  * The rules of a house that follows a school of practice: its figures and ways over what the house has, its ways taken
  * back to the common one first, so that one choice can be put in place of another.
- * @example followSchool(rules, SCHOOLS_OF_PRACTICE[1]).ways.cooling // 'air cool always'
+ * @example followSchool(rules, SCHOOLS_OF_PRACTICE[1]).ways.cooling // 'air'
  */
 export function followSchool(rules: HouseRules, { ways, rules: figures }: SchoolOfPractice): HouseRules {
   return { ...rules, ...figures, ways: { ...DEFAULT_WAYS, ...ways } }

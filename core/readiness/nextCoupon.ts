@@ -50,7 +50,7 @@ export interface RunLately {
   readonly rungs: readonly string[]
 }
 
-const AS_THE_LADDER: Ways['testJoint'] = 'once its rung is open'
+const AS_THE_LADDER: Ways['testJoint'] = 'on its rung'
 
 export interface NextWanted {
   readonly ladder: Ladder

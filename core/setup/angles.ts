@@ -42,7 +42,7 @@ export interface TravelAngle {
  */
 export function sayTravelAngle({ low, high, lean }: TravelAngle, rules: HouseRules): string {
   if (high === 0) return 'straight in'
-  if (rules.ways.angleWords === 'rod to the plate') {
+  if (rules.ways.angleWords === 'to the plate') {
     const degrees = high === low ? toPlate(low) : `${toPlate(high)} to ${toPlate(low)}`
     return `${degrees}° to the plate, ${lean === 'drag' ? 'pointing back at the weld' : 'pointing ahead'}`
   }

@@ -26,7 +26,7 @@ export function cautionTopics(
   if (familyOf(classification) === 'low hydrogen') topics.push('low hydrogen')
   if (isStainless(classification)) topics.push('stainless')
   if (rods === 'stubs') topics.push('stubs')
-  if (ways.cooling === 'quench practice plates') topics.push('quench')
-  if (pass === 'hot' || pass === 'root' || ways.cleaning === 'wheel every bead') topics.push('grinding')
+  if (ways.cooling === 'quench') topics.push('quench')
+  if (pass === 'hot' || pass === 'root' || ways.cleaning === 'wheel') topics.push('grinding')
   return topics
 }

@@ -87,7 +87,7 @@ function polarityRemarks({ classification, polarity }: Settings, { ways }: House
   const { currents } = electrodeOf(classification)
   if (!currents.includes(polarity))
     return [remark('polarity', 'wrong polarity', `${classification} runs on ${currents.join(' or ')}`)]
-  return polarity === 'AC' && ways.machines === 'DC only'
+  return polarity === 'AC' && ways.machines === 'DC'
     ? [remark('polarity', 'not the house’s way', 'The house’s machines are DC only')]
     : []
 }
@@ -112,7 +112,7 @@ function positionRemarks(
     remarks.push(remark('travel', 'odd travel', `${name} runs ${directions.join(' or ')}`))
   if (travel === 'down' && electrodeOf(classification).family === 'low hydrogen')
     remarks.push(remark('travel', 'odd travel', `${classification} is run up: downhill its slag runs under the arc`))
-  if (classification === 'E6013' && travel === 'up' && ways.rutile === 'downhill sheet rod only')
+  if (classification === 'E6013' && travel === 'up' && ways.rutile === 'downhill')
     remarks.push(remark('travel', 'not the house’s way', 'The house runs E6013 downhill only'))
   return remarks
 }

@@ -103,7 +103,7 @@ describe('angles: one convention inside', () => {
     expect(() => fromPlate(-1, 'drag')).toThrow(RangeError)
   })
   it('speaks the house’s words', () => {
-    const plate = writeRule(DEFAULT_HOUSE_RULES, 'ways.angleWords', 'rod to the plate')
+    const plate = writeRule(DEFAULT_HOUSE_RULES, 'ways.angleWords', 'to the plate')
     expect(sayTravelAngle({ low: 10, high: 15, lean: 'drag' }, DEFAULT_HOUSE_RULES)).toBe('drag 10 to 15°')
     expect(sayTravelAngle({ low: 10, high: 15, lean: 'drag' }, plate)).toBe(
       '75 to 80° to the plate, pointing back at the weld',

@@ -20,7 +20,7 @@ export interface StackWanted {
 export function housePlanner({ fixedPipe = false, ...wanted }: StackWanted, rules: HouseRules): StackPlanner {
   return {
     ...wanted,
-    stringersOnly: rules.ways.manipulation === 'stringers only' || fixedPipe,
+    stringersOnly: rules.ways.manipulation === 'stringers' || fixedPipe,
     overlap: (rules.overlap.low + rules.overlap.high) / 2,
     stopUnderMm: rules.stopUnderMm,
     capBeyondMm: rules.capBeyondMm,

@@ -57,9 +57,7 @@ export function rodAngles(wanted: AngleCase, rules: HouseRules): RodAngles {
 
 function workAngle({ joint, position, pass }: AngleCase, rules: HouseRules): WorkAngle {
   if (joint === 'T' || joint === 'lap') {
-    const [low, high] = (joint === 'T' &&
-      rules.ways.teeAim === 'three angles for three beads' &&
-      THREE_BEADS[pass]) || [45, 45]
+    const [low, high] = (joint === 'T' && rules.ways.teeAim === 'by bead' && THREE_BEADS[pass]) || [45, 45]
     return { low, high, from: 'the lower plate', up: false }
   }
   if (position === '2G') return { ...rules.upHorizontalDegrees, from: 'square', up: true }

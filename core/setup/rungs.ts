@@ -60,7 +60,7 @@ const JOINTS_AND_PIPE: readonly Rung[] = [
  * @example padRungs(DEFAULT_HOUSE_RULES)[2].name // 'vertical pad'
  */
 export function padRungs({ ways }: HouseRules): readonly Rung[] {
-  return ways.order === '1, 2, 4, 3' ? [PADS[0]!, PADS[1]!, PADS[3]!, PADS[2]!] : PADS
+  return ways.order === 'overhead first' ? [PADS[0]!, PADS[1]!, PADS[3]!, PADS[2]!] : PADS
 }
 
 /** Every rung that is known by name: the pads in the house's order, the drills, then joints, grooves and pipe. */

@@ -168,7 +168,7 @@ describe('a card', () => {
 describe('rungs', () => {
   it('stand in the house’s order', () => {
     expect(padRungs(rules).map(rung => rung.position)).toEqual(['1G', '2G', '3G', '4G'])
-    expect(padRungs(writeRule(rules, 'ways.order', '1, 2, 4, 3')).map(rung => rung.position)).toEqual([
+    expect(padRungs(writeRule(rules, 'ways.order', 'overhead first')).map(rung => rung.position)).toEqual([
       '1G',
       '2G',
       '4G',

@@ -224,7 +224,7 @@ describe('checkTicket', () => {
     expect(findings({ classification: 'E6010', currentA: 100, hoursOut: 20 })).toEqual([])
   })
   it('says what is not the house’s way', () => {
-    const house = writeRule(writeRule(rules, 'ways.rutile', 'downhill sheet rod only'), 'ways.stubDays', 'never')
+    const house = writeRule(writeRule(rules, 'ways.rutile', 'downhill'), 'ways.stubDays', 'never')
     expect(findings({ classification: 'E6013', position: '3G', travel: 'up', currentA: 105 }, PLATE, house)).toEqual([
       'not the house’s way',
     ])

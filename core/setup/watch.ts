@@ -1,4 +1,4 @@
-import type { HouseRules } from '../house'
+import { sayWay, type HouseRules, type WayId } from '../house'
 import { electrodeOf } from '../trade'
 import type { SetUpCase } from './setUpCase'
 
@@ -33,15 +33,16 @@ export function watchFor(wanted: SetUpCase, rules: HouseRules): string[] {
 
 /** How it is done in this house, step by step, as far as the joint asks for it. */
 export function houseWays({ joint, pass, position }: SetUpCase, { ways }: HouseRules): string[] {
-  const lines = [`Light it: ${ways.lighting}; ${ways.lightingGap}`, `Run: ${ways.manipulation}; ${ways.touching}`]
-  if (pass === 'root') lines.push(`Root: ${ways.rootPass}`)
-  if (joint !== 'pad') lines.push(`Tacks: ${ways.tacks}`)
-  if (joint === 'pad' && position !== '1G') lines.push(`First bead: ${ways.firstBead}`)
+  const done = (...ids: readonly WayId[]) => ids.map(id => sayWay(ways, id)).join('; ')
+  const lines = [`Light it: ${done('lighting', 'lightingGap')}`, `Run: ${done('manipulation', 'touching')}`]
+  if (pass === 'root') lines.push(`Root: ${done('rootPass')}`)
+  if (joint !== 'pad') lines.push(`Tacks: ${done('tacks')}`)
+  if (joint === 'pad' && position !== '1G') lines.push(`First bead: ${done('firstBead')}`)
   lines.push(
-    `Restart: ${ways.restart}`,
-    `End: ${ways.endOfRun}`,
-    `Between beads: ${ways.cleaning}; ${ways.cooling}`,
-    `Rod: ${ways.stubUse}`,
+    `Restart: ${done('restart')}`,
+    `End: ${done('endOfRun')}`,
+    `Between beads: ${done('cleaning', 'cooling')}`,
+    `Rod: ${done('stubUse')}`,
   )
   return lines
 }

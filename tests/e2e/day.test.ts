@@ -84,7 +84,7 @@ it('a tablet that was handed over hangs on the wall: who waits, in order, and no
 
 it('cautions are read by each student where the house wants it: at the tablet, or with the instructor', async () => {
   const { version, rules } = (await school.lead.ask<RulesVersion[]>('GET', '/api/house-rules')).body.at(-1)!
-  const ways = { ...rules.ways, cautions: 'each student says they were read' }
+  const ways = { ...rules.ways, cautions: 'by each student' }
   const wanted = { baseVersion: version, why: 'cautions', rules: { ...rules, ways } }
   expect((await school.lead.ask('POST', '/api/house-rules', wanted)).status).toBe(201)
   await school.instructor.ask('PUT', `/api/students/${student.id}/code`, { code: '2847' })

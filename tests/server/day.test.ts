@@ -251,11 +251,11 @@ describe('cautions that each student says were read', () => {
     (await by.ask<StudentCautions>('GET', `/api/students/${student.id}/cautions`)).body
   const say = (texts: readonly string[], by = school.instructor) =>
     by.ask<Problem>('PUT', `/api/students/${student.id}/cautions`, { texts })
-  afterAll(() => house('said to the class'))
+  afterAll(() => house('to the class'))
 
   it('are asked for where the house wants it, each text once, with who said so', async () => {
     expect((await of()).left).toEqual([])
-    await house('each student says they were read')
+    await house('by each student')
     const { left } = await of()
     expect(left.length).toBeGreaterThanOrEqual(4)
     expect((await own(today())).cautionsLeft).toBe(left.length)
@@ -274,7 +274,7 @@ describe('cautions that each student says were read', () => {
     expect((await of()).left.map(caution => caution.text)).toEqual([first])
   })
   it('by the student at the tablet, for nobody else', async () => {
-    await house('each student says they were read')
+    await house('by each student')
     await school.instructor.ask('PUT', `/api/students/${student.id}/code`, { code: '4711' })
     const tablet = await new Visitor().signIn('tobias')
     await tablet.ask('POST', '/api/kiosk', { sectionId: section.id })

@@ -157,9 +157,9 @@ describe('the queue', () => {
       const saver = { by: 'Maren Holt', why: 'the order of the queue', now: new Date() }
       await keepRules(version, { ...rules, ways: { ...rules.ways, queueOrder } }, saver)
     }
-    await goBy('longest wait first')
+    await goBy('longest wait')
     expect(await names()).toEqual(['Berit Osk', 'Anselm Rook'])
-    await goBy('not read today first')
+    await goBy('unread first')
     expect(await names()).toEqual(['Anselm Rook', 'Berit Osk'])
   })
 })

@@ -59,9 +59,9 @@ watch(order, message => emit('problem', `${props.line.path} order`, message))
       @problem="emit('problem', line.path, $event)"
     />
     <div v-else class="choices" role="radiogroup" :aria-label="line.name">
-      <label v-for="choice in line.choices" :key="choice" :class="{ on: choice === value }"
-        ><input type="radio" :name="line.path" :checked="choice === value" @change="emit('write', choice)" />
-        {{ choice }}</label
+      <label v-for="choice in line.choices" :key="choice.id" :class="{ on: choice.id === value }"
+        ><input type="radio" :name="line.path" :checked="choice.id === value" @change="emit('write', choice.id)" />
+        {{ choice.says }}</label
       >
     </div>
   </fieldset>
