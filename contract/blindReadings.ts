@@ -1,6 +1,7 @@
 import { object, string } from 'yup'
 import type { Outcome, Tallies, Tally } from '../core/agreement'
 import type { CouponDocument, RunAgain } from '../core/coupon'
+import type { ReaderMarks } from '../core/progress'
 import { couponSchema } from './coupon'
 import { oneOf, uuid } from './fields'
 import type { Student } from './people'
@@ -70,6 +71,8 @@ export interface ReadersAgreement {
     readonly coupons: number
     readonly tallies: Tallies
   }[]
+  /** How much each reader marks beside the level that the school's readings are reckoned at; least first. */
+  readonly marks: readonly (Omit<ReaderMarks, 'reader'> & { readonly name: string })[]
   readonly waiting: readonly {
     readonly couponId: string
     readonly classDay: string

@@ -24,6 +24,8 @@ export type Weld = typeof weldCoupon
 
 export interface DemoStudent {
   readonly name: string
+  /** Which of the school's sections the student is in, from 0. */
+  readonly section: number
   readonly hand: Hand
   readonly booth: number
   readonly startDate: string
@@ -134,6 +136,7 @@ export function growSchool(seed: number, lastDay: string, weld: Weld = weldCoupo
       growStudent(
         {
           name: student,
+          section: index,
           place: index * 12 + place,
           booth: place + 1,
           opensAt: from,
@@ -155,12 +158,13 @@ function openingsOf(start: Date, end: Date, days: readonly Weekday[], from: stri
 }
 
 /** Whose coupons are grown, and where and when. */
-interface Enrolment extends Pick<DemoStudent, 'name' | 'booth' | 'opensAt'> {
+interface Enrolment extends Pick<DemoStudent, 'name' | 'section' | 'booth' | 'opensAt'> {
   readonly place: number
   readonly openings: readonly Date[]
 }
 
-function growStudent({ name, place, booth, opensAt, openings }: Enrolment, random: Random, weld: Weld): DemoStudent {
+function growStudent({ place, openings, ...enrolled }: Enrolment, random: Random, weld: Weld): DemoStudent {
+  const { booth } = enrolled
   const learner = drawLearner(random, HABITS[place] ?? null)
   const hand: Hand = LEFT_HANDED.has(place) ? 'left' : 'right'
   const coupons: DemoCoupon[] = []
@@ -205,7 +209,7 @@ function growStudent({ name, place, booth, opensAt, openings }: Enrolment, rando
       onRung = 0
     }
   }
-  return { name, hand, booth, startDate: isoDay(openings[0]!), opensAt, coupons, learner, practised: done }
+  return { ...enrolled, hand, startDate: isoDay(openings[0]!), coupons, learner, practised: done }
 }
 
 /** What the instructor saw a habit to be, on every seventh coupon of a student who has one. */

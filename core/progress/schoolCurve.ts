@@ -1,6 +1,8 @@
 import type { ElementId } from '../grading'
-import { fitLogistic } from '../statistics'
+import { fitLogistic, mean } from '../statistics'
 import type { Work } from '../trade'
+import { alike } from './alikeTries'
+import { apartRows, type ReadTwice } from './readTwice'
 import { LIES, type Trial, type SkillCell } from './trials'
 
 /** What had been practised when something is tried. */
@@ -8,6 +10,12 @@ export interface When {
   readonly before: number
   readonly beforeHere: number
   readonly restDays: number
+}
+
+/** How a reader differs, logit: the likeliest figure, and its standard deviation. */
+export interface ReaderOffset {
+  readonly mean: number
+  readonly deviation: number
 }
 
 /**
@@ -19,6 +27,11 @@ export interface SchoolCurve {
   readonly weights: readonly number[]
   /** Standard deviation between students, logit. */
   readonly spread: number
+  /**
+   * How many more tries each reader finds sound than the school's readings are reckoned at, logit, by the account;
+   * nought for a reader who is not named.
+   */
+  readonly readers: Readonly<Record<string, ReaderOffset>>
   /** Coupons it was fitted to; 0 for the curve a school starts with. */
   readonly coupons: number
 }
@@ -73,48 +86,91 @@ export const startingCurve = (element: ElementId): SchoolCurve => ({
   element,
   weights: BEFORE.map(row => row.mean),
   spread: SPREAD,
+  readers: {},
   coupons: 0,
 })
 
-/**
- * Tries of one coupon go well or badly together: they count as fewer (design effect with this correlation).
- * Common practice.
- * @example alike(5) // 5 tries count as 3.57
- */
-export const alike = (tried: number): number => (tried <= 1 ? 1 : 1 / (1 + (tried - 1) * WITHIN_COUPON))
-const WITHIN_COUPON = 0.1
+/** How far a school's readers usually differ in what they find sound, logit, and how many readers that is worth. */
+const READERS_STRAY = 0.4
+const READERS_COUNT = 3
 
 /**
- * Fits the school's curve of one element: what all students have in common, each of them apart by a normal offset.
+ * Fits the school's curve of one element: what all students have in common, each of them apart by a normal offset, and
+ * each of their readers by another (a crossed random-effects regression: what sets a section apart is shared between
+ * its students and its reader by how far either usually strays).
  * @param students rows of that element, a list a student
+ * @param twice what two people read, the second blind: it sets readers apart whatever their students are like
  * @example fitSchoolCurve('restart', []).weights // the curve a school starts with
  */
-export function fitSchoolCurve(element: ElementId, students: readonly (readonly Trial[])[]): SchoolCurve {
+export function fitSchoolCurve(
+  element: ElementId,
+  students: readonly (readonly Trial[])[],
+  twice: readonly ReadTwice[] = [],
+): SchoolCurve {
   const own = students.map(rows => rows.filter(row => row.element === element)).filter(rows => rows.length > 0)
   if (own.length === 0) return startingCurve(element)
+  const both = twice.filter(row => row.element === element)
+  const readers = [
+    ...new Set([...own.flat().flatMap(row => row.reader ?? []), ...both.flatMap(row => row.readers)]),
+  ].sort()
   const shared = BEFORE.length
+  const ofReaders = shared + own.length
   const rows = own.flatMap((list, student) =>
     list.map(row => {
       const share = alike(row.tried)
       return {
-        x: [...features(row, row), ...own.map((_, other) => (other === student ? 1 : 0))],
+        x: [
+          ...features(row, row),
+          ...own.map((_, other) => (other === student ? 1 : 0)),
+          ...readers.map(reader => (reader === row.reader ? 1 : 0)),
+        ],
         tried: row.tried * share,
         sound: row.sound * share,
       }
     }),
   )
-  const fit = (spread: number) => fitLogistic(rows, [...BEFORE, ...own.map(() => ({ mean: 0, deviation: spread }))])
-  // One step of expectation and maximisation is enough to find how far students differ.
-  const first = fit(SPREAD)
-  const spread = Math.sqrt(
-    own.reduce((sum, _, n) => sum + first.mean[shared + n]! ** 2 + first.covariance[shared + n]![shared + n]!, 0) /
-      own.length,
+  const before = Array<number>(ofReaders).fill(0)
+  const apart = apartRows(both, readers).map(row => ({ ...row, x: [...before, ...row.x] }))
+  const fit = (spread: number, stray: number) =>
+    fitLogistic(
+      [...rows, ...apart],
+      [
+        ...BEFORE,
+        ...own.map(() => ({ mean: 0, deviation: spread })),
+        ...readers.map(() => ({ mean: 0, deviation: stray })),
+      ],
+    )
+  // One step of expectation and maximisation is enough to find how far students differ, and readers.
+  const first = fit(SPREAD, READERS_STRAY)
+  const squares = (from: number, of: readonly unknown[]) =>
+    of.reduce<number>((sum, _, n) => sum + first.mean[from + n]! ** 2 + first.covariance[from + n]![from + n]!, 0)
+  const spread = Math.min(1.2, Math.max(0.25, Math.sqrt(squares(shared, own) / own.length)))
+  const stray = Math.sqrt(
+    (squares(ofReaders, readers) + READERS_COUNT * READERS_STRAY ** 2) / (readers.length + READERS_COUNT),
   )
-  const held = Math.min(1.2, Math.max(0.25, spread))
+  const { mean: fitted, covariance } = fit(spread, stray)
+  const offsets = readers.map((_, n) => fitted[ofReaders + n]!)
+  const level = readingLevel(offsets)
   return {
     element,
-    weights: fit(held).mean.slice(0, shared),
-    spread: held,
+    weights: fitted.slice(0, shared).map((weight, n) => (n === 0 ? weight + level : weight)),
+    spread,
+    readers: Object.fromEntries(
+      readers.map((reader, n): [string, ReaderOffset] => [
+        reader,
+        { mean: offsets[n]! - level, deviation: Math.sqrt(covariance[ofReaders + n]![ofReaders + n]!) },
+      ]),
+    ),
     coupons: new Set(own.flat().map(row => row.couponId)).size,
   }
+}
+
+/**
+ * The level at which a school's readings are reckoned: a standard deviation on the strict side of its readers' middle.
+ * Of what one reader marks and another passes over, most is there: it is missed more often than imagined.
+ */
+function readingLevel(offsets: readonly number[]): number {
+  if (offsets.length === 0) return 0
+  const middle = mean(offsets)
+  return middle - Math.sqrt(mean(offsets.map(offset => (offset - middle) ** 2)))
 }

@@ -1,6 +1,7 @@
 import { cholesky, fitLogistic, logistic, type LogisticBelief } from '../statistics'
+import { alike } from './alikeTries'
 import { LIES, type Trial, type SkillCell } from './trials'
-import { alike, features, type SchoolCurve, type When } from './schoolCurve'
+import { features, type SchoolCurve, type When } from './schoolCurve'
 
 /**
  * One student's skill at one element: how far off the school's curve, in all, as the pool lies, and in how fast it
@@ -80,7 +81,9 @@ function dot(a: readonly number[], b: readonly number[]): number {
   for (let i = 0; i < a.length; i++) sum += a[i]! * b[i]!
   return sum
 }
-const fromCurve = (curve: SchoolCurve, cell: SkillCell, when: When) => dot(features(cell, when), curve.weights)
+/** What the school's curve says of a cell, logit: as its reader would find it, or at the school's own level. */
+const fromCurve = (curve: SchoolCurve, cell: SkillCell & Pick<Trial, 'reader'>, when: When) =>
+  dot(features(cell, when), curve.weights) + (cell.reader === undefined ? 0 : (curve.readers[cell.reader]?.mean ?? 0))
 
 /** Where a cell stands on the logit scale: mean and standard deviation. */
 export function logitOf({ curve, belief }: Skill, cell: SkillCell, when: When): { mean: number; deviation: number } {

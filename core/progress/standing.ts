@@ -1,14 +1,11 @@
-import { ELEMENTS, type ElementId } from '../grading'
+import type { ElementId } from '../grading'
 import type { LogisticBelief } from '../statistics'
 import { LIES, type Lie, type Trial } from './trials'
 import { fitSchoolCurve, startingCurve, type SchoolCurve, type When } from './schoolCurve'
+import type { ReadTwice } from './readTwice'
+import { SKILL_ELEMENTS } from './skillElements'
 import { recentWrong, type Wrong } from './wrong'
 import { MOCK_COUNTS, skillFrom, skillRate, type Skill } from './skill'
-
-/** The elements that skill is kept of: all but what is judged once a coupon. */
-export const SKILL_ELEMENTS: readonly ElementId[] = ELEMENTS.filter(element => element.counted !== 'coupon').map(
-  element => element.id,
-)
 
 /** The school's curves, by element. */
 export type SchoolCurves = Readonly<Partial<Record<ElementId, SchoolCurve>>>
@@ -116,6 +113,9 @@ export const whenNext = ({ coupons, here, lastDay }: Standing, lie: Lie, today: 
   restDays: lastDay === null ? 0 : Math.max(0, today - lastDay),
 })
 
-/** The curves of all elements that a school shares, by element. */
-export const fitCurves = (students: readonly (readonly Trial[])[]): SchoolCurves =>
-  Object.fromEntries(SKILL_ELEMENTS.map(element => [element, fitSchoolCurve(element, students)]))
+/**
+ * The curves of all elements that a school shares, by element.
+ * @param twice what two people read, the second blind
+ */
+export const fitCurves = (students: readonly (readonly Trial[])[], twice: readonly ReadTwice[] = []): SchoolCurves =>
+  Object.fromEntries(SKILL_ELEMENTS.map(element => [element, fitSchoolCurve(element, students, twice)]))

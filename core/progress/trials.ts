@@ -30,6 +30,8 @@ export interface Tried extends SkillCell {
   readonly tried: number
   readonly sound: number
   readonly mock: boolean
+  /** Who read the coupon, by the account; left out where it is not known. */
+  readonly reader?: string
   /**
    * Marks among what was not sound that a test would reject, by the id of its visual criteria, and what may open in a
    * bend; left out where there are none.

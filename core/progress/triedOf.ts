@@ -1,7 +1,7 @@
 import { dayNumber, type ClassDay } from '../calendar'
 import { elementOf, type Evidence } from '../grading'
 import { positionOf, type Travel } from '../trade'
-import { SKILL_ELEMENTS } from './standing'
+import { SKILL_ELEMENTS } from './skillElements'
 import { isOtherWay, lieOf, MM_PER_TRY, type Tried } from './trials'
 
 /** How a coupon was run, as far as skill goes. */
@@ -14,6 +14,8 @@ export interface CouponRun {
   /** Null where the ticket of its day did not say. */
   readonly travel: Travel | null
   readonly mock: boolean
+  /** Who read it, by the account; left out where it is not known. */
+  readonly reader?: string
 }
 
 type Counted = Pick<Evidence, 'element' | 'position' | 'work' | 'rodFamily' | 'tried' | 'sound'>
@@ -41,6 +43,7 @@ export function triedOf(row: Counted, run: CouponRun, rejected: Readonly<Record<
       mock: run.mock,
       tried: row.tried / perTry,
       sound: row.sound / perTry,
+      ...(run.reader === undefined ? {} : { reader: run.reader }),
       ...(Object.keys(rejected).length > 0 ? { rejected } : {}),
     },
   ]

@@ -9,6 +9,8 @@ import {
   type Tally,
 } from '../../core/agreement'
 import { runAgain, type CouponDocument } from '../../core/coupon'
+import { readerMarks } from '../../core/progress'
+import { schoolCurves } from './schoolCurves'
 import type { Me } from '../../contract/people'
 import type {
   BlindReading,
@@ -218,6 +220,25 @@ export async function openToRead(studentId: string, today: ClassDay): Promise<Op
   }
 }
 
+/** How much each of those marks who have read coupons of these sections. */
+async function marksOfReaders({ sql, values }: ReturnType<typeof within>): Promise<ReadersAgreement['marks']> {
+  const [{ curves, wrong }, readers] = await Promise.all([
+    schoolCurves(),
+    rows<{ id: string; name: string }>(
+      database(),
+      `SELECT account.id, account.name FROM account WHERE EXISTS (
+        SELECT 1 FROM coupon JOIN student ON student.id = coupon.student_id
+        WHERE coupon.saved_by = account.id AND ${sql})`,
+      values,
+    ),
+  ])
+  const names = new Map(readers.map(({ id, name }) => [id, name]))
+  return readerMarks(curves, wrong).flatMap(({ reader, ...marks }) => {
+    const name = names.get(reader)
+    return name === undefined ? [] : [{ name, ...marks }]
+  })
+}
+
 const MOST_PAIRED = 400
 const MOST_WAITING = 6
 
@@ -258,6 +279,7 @@ export async function readersAgreement(me: Pick<Me, 'id' | 'sectionIds'>): Promi
       coupons: tallies.length,
       tallies: addTallies(tallies),
     })),
+    marks: await marksOfReaders({ sql, values }),
     waiting: waiting.map(row => ({
       couponId: row.id,
       classDay: row.class_day,

@@ -1,5 +1,5 @@
 import { climb, rungFinder, type ClimbCoupon, type RungState } from '../../core/ladder'
-import { standingOf, withHistory, type Standing } from '../../core/progress'
+import { standingOf, withHistory, type SchoolCurves, type Standing } from '../../core/progress'
 import type { Student } from '../../contract/people'
 import type { Board, StudentProgress } from '../../contract/progress'
 import type { RulesVersion } from '../../contract/record'
@@ -112,6 +112,10 @@ export async function refreshProgress(studentId: string, now: Date, fit: FitCurv
   await keptOf([studentId], await basisNow())
 }
 
+/** How strictly each of the school's readers reads is between them: a student's page goes without. */
+const withoutReaders = (curves: SchoolCurves): SchoolCurves =>
+  Object.fromEntries(Object.entries(curves).map(([element, curve]) => [element, { ...curve, readers: {} }]))
+
 /** One student's progress; null when there is no such student. */
 export async function progressOf(studentId: string): Promise<StudentProgress | null> {
   const student = await findStudent(studentId)
@@ -122,6 +126,7 @@ export async function progressOf(studentId: string): Promise<StudentProgress | n
 export async function progressOfAll(students: readonly Student[]): Promise<StudentProgress[]> {
   const ids = students.map(student => student.id)
   const basis = await basisNow()
+  const curves = withoutReaders(basis.curves.curves)
   const [ladder, former, kept, signOffs, bends, pins, tests] = await Promise.all([
     currentLadder(),
     formerLadders(),
@@ -140,7 +145,7 @@ export async function progressOfAll(students: readonly Student[]): Promise<Stude
       climb: climb(ladder.ladder, coupons, own, basis.rules.rules.goodInARow, former),
       signOffs: own,
       standing,
-      curves: basis.curves.curves,
+      curves,
       lately: runLately(coupons, rungFinder(ladder.ladder, former)),
       bends: bends.get(student.id)!,
       school: { wrong: basis.curves.wrong, ...tests },

@@ -1,13 +1,14 @@
 import {
-  fitCurves,
+  fitSchool,
   NOTHING_WRONG,
-  withHistory,
   wrongOf,
   type SchoolCurves,
-  type Tried,
+  type SchoolReadings,
   type Wrong,
 } from '../../core/progress'
+import { couponsReadTwice } from './couponsReadTwice'
 import { database, fromJson, rows, run, toDateTime, toIso } from './database'
+import { currentRules } from './houseRules'
 import { oneForAll } from './oneForAll'
 import { schoolHistory } from './trials'
 
@@ -38,10 +39,16 @@ export async function schoolCurves(): Promise<KeptCurves> {
   if (!row) return { version: 0, curves: {}, wrong: NOTHING_WRONG }
   return {
     version: row.version,
-    curves: fromJson(row.curves),
+    curves: withReaders(fromJson(row.curves)),
     wrong: row.wrong === null ? NOTHING_WRONG : fromJson(row.wrong),
   }
 }
+
+/** Curves that were fitted before readers were set apart name none. */
+const withReaders = (curves: SchoolCurves): SchoolCurves =>
+  Object.fromEntries(
+    Object.entries(curves).map(([element, curve]) => [element, { ...curve, readers: curve.readers ?? {} }]),
+  )
 
 /** A school is known well enough from this number of its newest coupons. */
 const FITTED_TO = 4000
@@ -64,20 +71,17 @@ export async function curvesAreDue(now: Date): Promise<boolean> {
 }
 
 /** Fits curves to what a school tried. */
-export type FitCurves = (students: readonly (readonly Tried[])[]) => Promise<SchoolCurves>
+export type FitCurves = (known: SchoolReadings) => Promise<SchoolCurves>
 
-/**
- * Fits the curves of all elements. It takes seconds of one core for a large school: a server has it done in a worker.
- * @param students what each of them tried, oldest first
- */
-export const fitHere: FitCurves = async students => fitCurves(students.map(withHistory))
+/** Fits them here; a server has a worker do it. */
+export const fitHere: FitCurves = async known => fitSchool(known)
 
 /** Has the school's curves fitted to its newest coupons, and keeps them. */
 export const keepCurves = oneForAll(async (now: Date, fit: FitCurves): Promise<void> => {
   // Looked up first: where two servers fit at one moment, one version is kept, and no student is computed anew twice.
   const { version } = await schoolCurves()
-  const students = await schoolHistory(FITTED_TO)
-  const curves = await fit(students)
+  const [students, twice, { rules }] = await Promise.all([schoolHistory(FITTED_TO), couponsReadTwice(), currentRules()])
+  const curves = await fit({ students, twice, rules })
   const coupons = new Set(students.flat().map(row => row.couponId)).size
   await run(
     database(),

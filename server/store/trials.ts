@@ -15,6 +15,7 @@ interface EvidenceRow {
   hand: 'right' | 'left' | null
   travel: Travel | null
   mock: number | null
+  saved_by: string
   usual_hand: 'right' | 'left'
   work: Work
   position: PositionId
@@ -26,7 +27,7 @@ interface EvidenceRow {
 }
 
 const COLUMNS = `evidence.student_id, evidence.coupon_id, evidence.class_day, coupon.rung, coupon.rung_id,
-  coupon.verdict, coupon.hand, coupon.travel, coupon.mock, student.hand AS usual_hand, evidence.work,
+  coupon.verdict, coupon.hand, coupon.travel, coupon.mock, coupon.saved_by, student.hand AS usual_hand, evidence.work,
   evidence.position, evidence.rod_family, evidence.element, evidence.tried, evidence.sound, evidence.rejected`
 const JOINED = 'evidence JOIN coupon ON coupon.id = evidence.coupon_id JOIN student ON student.id = evidence.student_id'
 
@@ -88,6 +89,7 @@ const toTried = (row: EvidenceRow): Tried[] =>
       usualHand: row.usual_hand,
       travel: row.travel,
       mock: row.mock === 1,
+      reader: row.saved_by,
     },
     row.rejected === null ? {} : fromJson<Record<string, number>>(row.rejected),
   )

@@ -5,4 +5,4 @@ import { openPool } from './pool'
 const pool = openPool('fitCurves', script, { threads: 1, queue: 4 })
 
 /** Fits the school's curves beside the server: seconds of one core for a large school. */
-export const fitInWorker: FitCurves = students => pool.run('fit', students)
+export const fitInWorker: FitCurves = known => pool.run('fit', known)

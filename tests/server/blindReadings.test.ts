@@ -6,6 +6,8 @@ import { aCoupon, aFlaw, exampleRead } from '../../core/coupon/example'
 import { DEFAULT_HOUSE_RULES } from '../../core/house'
 import type { FloorStudent, Me } from '../../contract/people'
 import type { HandedIn, Kiosk, OpenToRead, ReadersAgreement, BlindReadingSummary } from '../../contract/blindReadings'
+import type { StudentProgress } from '../../contract/progress'
+import { fitHere, keepCurves } from '../../server/store/schoolCurves'
 import { addClass, foundTestSchool, type School } from '../school'
 import { Visitor } from '../session'
 
@@ -185,6 +187,36 @@ describe('a second reader', () => {
       },
     })
     expect((await hand(school.lead, uuid(), own())).status).toBe(404)
+  })
+})
+
+describe('how much each reader marks', () => {
+  /** Eight undercuts beside what the example has, or none of its flaws. */
+  const marked = (much: boolean): CouponDocument => {
+    const document = own()
+    const marks = document.marks.filter(isTry)
+    const flaws = document.beads.map((bead, n) => aFlaw({ id: uuid(), beadId: bead.id, atMm: 20 + n, toMm: 90 }))
+    return { ...document, marks: much ? [...marks, ...flaws] : marks }
+  }
+
+  it('is told to those who teach them, and to no student', async () => {
+    for (let n = 0; n < 6; n++) {
+      const couponId = uuid()
+      expect((await save(couponId, marked(false))).status).toBe(200)
+      expect((await hand(school.lead, couponId, marked(true))).status).toBe(200)
+    }
+    // The lead reads a coupon alone, too: who has read none of a section is not listed there.
+    const read = { baseVersion: 0, why: '', document: marked(true) }
+    expect((await school.lead.ask('PUT', `/api/coupons/${uuid()}`, read)).status).toBe(200)
+    await keepCurves(new Date(), fitHere)
+    const agreement = (who: Visitor) => who.ask<ReadersAgreement>('GET', '/api/blind-readings/agreement')
+    const { marks } = (await agreement(school.lead)).body
+    const of = (name: string) => marks.find(one => one.name === name)!
+    expect(of('tobias').all.share).toBeLessThan(of('Maren Holt').all.share)
+    const toes = (name: string) => of(name).elements.find(({ element }) => element === 'toes')!
+    expect(toes('tobias').high).toBeLessThan(toes('Maren Holt').share)
+    const { body } = await school.instructor.ask<StudentProgress>('GET', `/api/students/${student}/progress`)
+    for (const curve of Object.values(body.curves)) expect(curve.readers).toEqual({})
   })
 })
 

@@ -384,9 +384,9 @@ describe('the school’s ladder', () => {
 describe('the school’s curves', () => {
   it('are fitted once for all whose saves find them due at one moment, and again for who comes later', async () => {
     let fits = 0
-    const fit: FitCurves = students => {
+    const fit: FitCurves = known => {
       fits += 1
-      return fitHere(students)
+      return fitHere(known)
     }
     const { version } = await schoolCurves()
     await Promise.all(Array.from({ length: 20 }, () => keepCurves(new Date(), fit)))
