@@ -118,11 +118,11 @@ describe('what happened moves the odds', () => {
   it('nothing, before a test was recorded, and says how unsure that is', () => {
     const shift = shiftOf(recalibrate([]), 'face', here)
     expect(shift.mean).toBe(0)
-    // School 0.35, book 0.15, piece 0.2.
-    expect(shift.deviation).toBeCloseTo(Math.hypot(0.35, 0.15, 0.2), 12)
+    // All stages of the school 0.3, then this stage, its book and its piece.
+    expect(shift.deviation).toBeCloseTo(Math.hypot(0.3, 0.2, 0.15, 0.2), 12)
     expect(shift.student).toBe(0.28)
-    expect(shiftOf(recalibrate([]), 'root', here).deviation).toBeCloseTo(Math.hypot(0.35, 0.15, 0.2), 12)
-    expect(shiftOf(recalibrate([]), 'bends', here).deviation).toBeCloseTo(Math.hypot(0.6, 0.1, 0.2), 12)
+    expect(shiftOf(recalibrate([]), 'root', here).deviation).toBeCloseTo(Math.hypot(0.3, 0.3, 0.15, 0.2), 12)
+    expect(shiftOf(recalibrate([]), 'bends', here).deviation).toBeCloseTo(Math.hypot(0.3, 0.5, 0.1, 0.2), 12)
   })
   it('by as much as so many tests show, further for what was tested than for what was not', () => {
     const eight = Array.from({ length: 40 }, (_, n) => told(n % 10 !== 0))
@@ -137,11 +137,30 @@ describe('what happened moves the odds', () => {
   })
   it('the mode is where the gradient is nought: worked for a school with one book and one piece', () => {
     const tests = Array.from({ length: 30 }, (_, n) => told(n < 24))
-    const { belief } = recalibrate(tests).face
-    const total = belief.mean.reduce((sum, one) => sum + one, 0)
-    // Each of the three is pulled back by its own prior: m / s² = 24 − 30 p, so that they share as their variances.
+    const { face, root } = recalibrate(tests)
+    const total = face.belief.mean.reduce((sum, one) => sum + one, 0)
+    // Each part is pulled back by its own prior: m / s² = 24 − 30 p, so that they share as their variances.
     const pull = 24 - 30 * logistic(total)
-    ;[0.35, 0.15, 0.2].forEach((deviation, n) => expect(belief.mean[n]).toBeCloseTo(pull * deviation ** 2, 6))
+    const [school, book, piece] = face.belief.mean
+    expect(book).toBeCloseTo(pull * 0.15 ** 2, 6)
+    expect(piece).toBeCloseTo(pull * 0.2 ** 2, 6)
+    // A stage without tests has what all stages have in common; this one has a part of its own, with longer tails.
+    expect(root).toMatchObject({ groups: [{ of: 'school' }], tests: 0 })
+    const together = root.belief.mean[0]!
+    expect(together).toBeCloseTo(pull * 0.3 ** 2, 6)
+    expect(school! - together).toBeGreaterThan(pull * 0.2 ** 2)
+    expect(school! - together).toBeLessThan(pull * 0.35 ** 2)
+  })
+  it('where a school’s tests go well at every stage, each stage is moved further than by itself', () => {
+    const well = (n: number, stages: 'all' | 'face') =>
+      told(n % 10 !== 0, {
+        root: stages === 'all' ? { said: 0.5, passed: n % 10 !== 1 } : null,
+        bends: stages === 'all' ? { said: 0.5, passed: n % 10 !== 2 } : null,
+      })
+    const face = (stages: 'all' | 'face') =>
+      shiftOf(recalibrate(Array.from({ length: 20 }, (_, n) => well(n, stages))), 'face', there)
+    expect(face('all').mean).toBeGreaterThan(1.3 * face('face').mean)
+    expect(face('all').deviation).toBeLessThan(face('face').deviation)
   })
   it('moves the root apart from the face: roots that fail say nothing of caps', () => {
     const recalibration = recalibrate(

@@ -39,12 +39,23 @@ export const STAGES = ['face', 'root', 'bends'] as const
 export type Stage = (typeof STAGES)[number]
 export type Recalibration = Readonly<Record<Stage, StageShifts>>
 
-/** How far a school's tests, those of a book and of a piece usually stray from what coupons say, logit. */
+/**
+ * How far a school's tests usually stray from what its coupons say, logit: all stages together, as where examiners let
+ * pass or hands shake on the day; then each stage, a book and a piece by itself.
+ */
+const TOGETHER_STRAY = 0.3
 const STRAYS = {
-  face: { school: 0.35, book: 0.15, piece: 0.2 },
-  root: { school: 0.35, book: 0.15, piece: 0.2 },
-  bends: { school: 0.6, book: 0.1, piece: 0.2 },
+  face: { school: 0.2, book: 0.15, piece: 0.2 },
+  root: { school: 0.3, book: 0.15, piece: 0.2 },
+  bends: { school: 0.5, book: 0.1, piece: 0.2 },
 } as const
+/**
+ * What a stage has of its own has long tails, so that a stage far off by itself leaves the others alone: Student's t
+ * with so many degrees of freedom, fitted by expectation and maximisation (Lange, Little and Taylor 1989), which
+ * settles in a few steps.
+ */
+const TAILS = 3
+const STEPS = 6
 /** How far one student's tests of a piece stray from what the model can know, logit. */
 const STUDENT_STRAYS = { face: 0.28, root: 0.28, bends: 0.28 } as const
 /** Odds are held off nought and one before they are put on the logit scale. */
@@ -62,46 +73,85 @@ const isSame = (one: ShiftGroup, other: ShiftGroup) => one.of === other.of && on
 const straysOf = (stage: Stage, { of }: ShiftGroup) => STRAYS[stage][of]
 const onLogit = (odds: number) => logit(Math.min(1 - LEAST, Math.max(LEAST, odds)))
 
-type Row = Placed & Told
-
-/**
- * Fits what a stage's tests say beside the odds: shifts of school, book and piece around nought, each held to nought
- * as strongly as such things usually agree (a hierarchical logistic regression with what was said as its offset;
- * posterior by Laplace).
- */
-function fitStage(stage: Stage, rows: readonly Row[]): StageShifts {
-  const groups = rows.flatMap(groupsOf).filter((group, n, all) => all.findIndex(other => isSame(group, other)) === n)
-  const priors = groups.map(group => ({ mean: 0, deviation: straysOf(stage, group) }))
-  // What was said enters as a coefficient that is held at one.
-  const { mean, covariance } = fitLogistic(
-    rows.map(row => ({
-      x: [...groups.map(group => (groupsOf(row).some(own => isSame(own, group)) ? 1 : 0)), onLogit(row.said)],
-      tried: 1,
-      sound: row.passed ? 1 : 0,
-    })),
-    [...priors, { mean: 1, deviation: 1e-6 }],
-  )
-  const size = groups.length
-  return {
-    groups,
-    belief: { mean: mean.slice(0, size), covariance: covariance.slice(0, size).map(row => row.slice(0, size)) },
-    tests: rows.length,
-  }
+interface Row extends Placed, Told {
+  readonly stage: Stage
 }
 
-const rowsOf = (told: readonly ToldOutcome[], stage: Stage): Row[] =>
-  told.flatMap(({ bookId, pieceName, [stage]: of }) => (of ? [{ bookId, pieceName, ...of }] : []))
+const rowsOf = (told: readonly ToldOutcome[]): Row[] =>
+  told.flatMap(({ bookId, pieceName, ...by }) =>
+    STAGES.flatMap(stage => (by[stage] ? [{ stage, bookId, pieceName, ...by[stage] }] : [])),
+  )
+
+/** A shift of one stage: the part of the school's that is this stage's own, or that of a book or a piece. */
+interface Column {
+  readonly stage: Stage
+  readonly group: ShiftGroup
+}
+
+const keyOf = (stage: Stage, { of, id }: ShiftGroup) => `${stage} ${of} ${id ?? ''}`
+
+/** What is shifted, stage by stage: the school, then every book and piece that has had a test. */
+const columnsOf = (rows: readonly Row[]): Column[] =>
+  STAGES.flatMap(stage =>
+    [{ of: 'school' } as ShiftGroup, ...rows.filter(row => row.stage === stage).flatMap(groupsOf)]
+      .filter((group, n, all) => all.findIndex(other => isSame(group, other)) === n)
+      .map(group => ({ stage, group })),
+  )
 
 /**
- * How a school's tests came out against what was said of them. With none it shifts nothing, and is as unsure as tests
- * usually stray.
+ * How a school's tests came out against what was said of them: shifts around nought, each held to it as strongly as
+ * such things usually agree (a hierarchical logistic regression, what was said as its offset; posterior by Laplace).
+ * With no test it shifts nothing, and is as unsure as tests usually stray.
  * @example recalibrate([]).face.tests // 0
  */
-export const recalibrate = (told: readonly ToldOutcome[]): Recalibration => ({
-  face: fitStage('face', rowsOf(told, 'face')),
-  root: fitStage('root', rowsOf(told, 'root')),
-  bends: fitStage('bends', rowsOf(told, 'bends')),
-})
+export function recalibrate(told: readonly ToldOutcome[]): Recalibration {
+  const rows = rowsOf(told)
+  const columns = columnsOf(rows)
+  const places = new Map(columns.map(({ stage, group }, n) => [keyOf(stage, group), n + 1]))
+  const tried = rows.map(row => {
+    const x = Array<number>(columns.length + 2).fill(0)
+    x[0] = 1
+    for (const group of groupsOf(row)) x[places.get(keyOf(row.stage, group))!] = 1
+    // What was said enters as a coefficient that is held at one.
+    x[columns.length + 1] = onLogit(row.said)
+    return { x, tried: 1, sound: row.passed ? 1 : 0 }
+  })
+  const fit = (own: readonly number[]) =>
+    fitLogistic(tried, [
+      { mean: 0, deviation: TOGETHER_STRAY },
+      ...own.map(deviation => ({ mean: 0, deviation })),
+      { mean: 1, deviation: 1e-6 },
+    ])
+  const usual = columns.map(({ stage, group }) => straysOf(stage, group))
+  let belief = fit(usual)
+  for (let step = 0; step < STEPS; step++) {
+    const { mean, covariance } = belief
+    belief = fit(
+      columns.map(({ group }, n) =>
+        group.of === 'school'
+          ? Math.sqrt((TAILS * usual[n]! ** 2 + mean[n + 1]! ** 2 + covariance[n + 1]![n + 1]!) / (TAILS + 1))
+          : usual[n]!,
+      ),
+    )
+  }
+  const { mean, covariance } = belief
+  const stageOf = (stage: Stage): StageShifts => {
+    const own = columns.flatMap((column, n) => (column.stage === stage ? [{ group: column.group, at: n + 1 }] : []))
+    // The school's shift of a stage is that of all stages and what is the stage's own.
+    const parts = own.map(({ group, at }) => (group.of === 'school' ? [0, at] : [at]))
+    return {
+      groups: own.map(({ group }) => group),
+      belief: {
+        mean: parts.map(part => sumOf(part, at => mean[at]!)),
+        covariance: parts.map(part => parts.map(other => sumOf(part, a => sumOf(other, b => covariance[a]![b]!)))),
+      },
+      tests: rows.filter(row => row.stage === stage).length,
+    }
+  }
+  return { face: stageOf('face'), root: stageOf('root'), bends: stageOf('bends') }
+}
+
+const sumOf = <T>(values: readonly T[], of: (value: T) => number) => values.reduce((sum, value) => sum + of(value), 0)
 
 /** A shift on the logit scale: how sure the school's part of it is, and how far one student strays beside that. */
 export interface Shift {

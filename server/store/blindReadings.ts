@@ -220,7 +220,7 @@ export async function openToRead(studentId: string, today: ClassDay): Promise<Op
   }
 }
 
-/** How much each of those marks who have read coupons of these sections. */
+/** How much each of those marks who have read coupons of these sections, first or blind. */
 async function marksOfReaders({ sql, values }: ReturnType<typeof within>): Promise<ReadersAgreement['marks']> {
   const [{ curves, wrong }, readers] = await Promise.all([
     schoolCurves(),
@@ -228,8 +228,11 @@ async function marksOfReaders({ sql, values }: ReturnType<typeof within>): Promi
       database(),
       `SELECT account.id, account.name FROM account WHERE EXISTS (
         SELECT 1 FROM coupon JOIN student ON student.id = coupon.student_id
-        WHERE coupon.saved_by = account.id AND ${sql})`,
-      values,
+        WHERE coupon.saved_by = account.id AND ${sql})
+      OR EXISTS (
+        SELECT 1 FROM blind_reading JOIN student ON student.id = blind_reading.student_id
+        WHERE reader_kind = 'instructor' AND reader_id = account.id AND ${sql})`,
+      [...values, ...values],
     ),
   ])
   const names = new Map(readers.map(({ id, name }) => [id, name]))

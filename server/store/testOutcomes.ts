@@ -1,4 +1,4 @@
-import { recalibrate, type Bends, type SchoolKnown, type ToldOutcome } from '../../core/readiness'
+import { recalibrate, type Bends, type Recalibration, type SchoolKnown, type ToldOutcome } from '../../core/readiness'
 import { honestyOf } from '../../core/welderTest'
 import { database, rows } from './database'
 
@@ -68,9 +68,18 @@ async function allBends(): Promise<Bends> {
   return { bent: Number(sums?.bent ?? 0), opened: Number(sums?.opened ?? 0) }
 }
 
+/** The fit to the tests that were looked up last: pages ask for it again and again between two tests. */
+let fitted: { readonly to: string; readonly recalibration: Recalibration } | null = null
+
+function recalibrated(found: readonly OutcomeRow[]): Recalibration {
+  const to = JSON.stringify(found)
+  if (fitted?.to !== to) fitted = { to, recalibration: recalibrate(found.flatMap(toTold)) }
+  return fitted.recalibration
+}
+
 /** What the school's tests have shown, for the odds of the next one. */
 export async function testsKnown(): Promise<Omit<SchoolKnown, 'wrong'>> {
   const [found, bends] = await Promise.all([outcomes(), allBends()])
   const honesty = honestyOf(found.map(({ odds, state }) => ({ odds, passed: state === 'passed' })))
-  return { bends, recalibration: recalibrate(found.flatMap(toTold)), before: honesty?.bands ?? [] }
+  return { bends, recalibration: recalibrated(found), before: honesty?.bands ?? [] }
 }
