@@ -8,7 +8,8 @@ const OTHER = '01900000-0000-7000-8000-000000000002'
 
 /** The address of each page there is; a part that is an id stands as one. */
 const PAGES = readdirSync(`${import.meta.dirname}/../pages`, { recursive: true, encoding: 'utf8' })
-  .filter(file => file.endsWith('.vue'))
+  // What no page is at is no room.
+  .filter(file => file.endsWith('.vue') && !file.startsWith('[...'))
   .map(
     file =>
       `/${file

@@ -104,6 +104,7 @@ const PAGES: readonly (readonly [name: string, path: () => string, heading: stri
   ['tests in figures', () => '/test-bay/cohort', 'Passed the first time'],
   ['code books', () => '/house/codes', 'AWS D1.1'],
   ['the causes', () => '/house/causes', 'House'],
+  ['the readers', () => '/house/readers', 'Waiting for a second reader'],
   ['the trail', () => '/house/trail', 'House'],
 ]
 
@@ -164,6 +165,15 @@ it.each(['light', 'dark'] as const)('axe finds nothing serious on the sign-in pa
   await door.getByRole('heading', { name: 'Gannet Quay Trades Hall' }).waitFor()
   expect(await serious(door)).toEqual([])
   await door.close()
+})
+
+it('an address without a page says so inside the frame, and leads home', async () => {
+  const page = await signedIn(browser, 'tobias', { at: '/floor/of/nothing' })
+  await page.getByRole('heading', { name: 'There is no page here' }).waitFor()
+  await page.getByText('/floor/of/nothing').waitFor()
+  await page.getByRole('main').getByRole('link', { name: 'Floor' }).click()
+  await page.waitForURL(`${ADDRESS}/`)
+  await page.context().close()
 })
 
 it('the drawing takes at least 60 % of the width at 1280x800', async () => {
