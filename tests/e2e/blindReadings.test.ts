@@ -4,6 +4,8 @@ import { v7 as uuid } from 'uuid'
 import { exampleRead } from '../../core/coupon/example'
 import { DEFAULT_HOUSE_RULES } from '../../core/house'
 import { addClass, foundTestSchool, type School } from '../school'
+import { closeDatabase } from '../../server/store/database'
+import { fitHere, keepCurves } from '../../server/store/schoolCurves'
 import { ADDRESS } from '../session'
 import { openBrowser, signedIn, teaching } from './browser'
 
@@ -96,6 +98,14 @@ it('a second instructor reads blind, and House shows how the two agree', async (
   await page.getByRole('link', { name: 'Readers' }).click()
   await page.getByRole('heading', { name: /Maren Holt after tobias/ }).waitFor()
   await page.getByRole('row', { name: /Sound or not, all of it/ }).waitFor()
+  // How much each marks is said once the school's curves have been fitted to what two have read.
+  await keepCurves(new Date(), fitHere)
+  await page.reload()
+  await page.getByRole('heading', { name: 'How much each marks' }).waitFor()
+  await page
+    .getByRole('row', { name: /^Maren Holt .* to / })
+    .first()
+    .waitFor()
   await page.getByRole('link', { name: 'Marks' }).click()
   await page.getByRole('row', { name: /Crack, crater 104/ }).waitFor()
   await page.context().close()
