@@ -4,6 +4,7 @@ import { arrowOf, type BENCH_KEYS, type BenchAct, type HandAct, type PageAct } f
 import { actOn, keyOf } from '~/keys/keyTable'
 import { LARGE_STEP, SMALL_STEP, useBenchActs } from './benchActs'
 import type { CouponBench } from './couponBench'
+import { useCaliperHold } from './caliperKeys'
 import { isTaken } from './pageKeys'
 
 interface BenchKeysUsed {
@@ -63,7 +64,15 @@ export function useBenchKeys({ bench, rows, acts, askReading, upright, busy }: B
     return act !== undefined
   }
 
+  const caliper = useCaliperHold({
+    reading: mm => {
+      bench.sentMm = mm
+      askReading('across')
+    },
+    release: answer,
+  })
   useEventListener(window, 'keydown', event => {
-    if (!busy() && !isTaken(event) && answer(event)) event.preventDefault()
+    if (busy() || isTaken(event)) return
+    if ((bench.coupon && caliper.takes(event)) || answer(event)) event.preventDefault()
   })
 }

@@ -24,6 +24,8 @@ export function makeCouponBench({ rulesOf, changed }: Used) {
   const selectedId = ref<string | null>(null)
   /** True once something was marked that is not saved. */
   const touched = ref(false)
+  /** What a caliper sent, mm, before it was said what it measures. */
+  const sentMm = ref<number | null>(null)
   /** A joint is drawn a pass at a time, or all its passes in rows. */
   const view = ref<LaneView>('one pass')
 
@@ -192,7 +194,7 @@ export function makeCouponBench({ rulesOf, changed }: Used) {
 
   const { canUndo, canRedo } = history
   return {
-    ...{ coupon, cursor, cursorFace, pass, view, selectedId, selected, touched, rules, canUndo, canRedo },
+    ...{ coupon, cursor, cursorFace, pass, view, selectedId, selected, touched, sentMm, rules, canUndo, canRedo },
     ...{
       putDown,
       steps,

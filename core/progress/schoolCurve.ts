@@ -12,7 +12,7 @@ export interface When {
   readonly restDays: number
 }
 
-/** How a reader differs, logit: the likeliest figure, and its standard deviation. */
+/** How a reader differs, logit: the likeliest figure, and how far it may stray from the readers' middle. */
 export interface ReaderOffset {
   readonly mean: number
   readonly deviation: number
@@ -151,6 +151,15 @@ export function fitSchoolCurve(
   const { mean: fitted, covariance } = fit(spread, stray)
   const offsets = readers.map((_, n) => fitted[ofReaders + n]!)
   const level = readingLevel(offsets)
+  /** Variance of a reader's offset from the readers' middle: where all of them stand is in the curve's own level. */
+  const apartFromMiddle = (n: number) => {
+    const share = readers.map((_, other) => (other === n ? 1 : 0) - 1 / readers.length)
+    const row = (i: number) => share.reduce((sum, by, j) => sum + by * covariance[ofReaders + i]![ofReaders + j]!, 0)
+    return Math.max(
+      0,
+      share.reduce((sum, by, i) => sum + by * row(i), 0),
+    )
+  }
   return {
     element,
     weights: fitted.slice(0, shared).map((weight, n) => (n === 0 ? weight + level : weight)),
@@ -158,7 +167,7 @@ export function fitSchoolCurve(
     readers: Object.fromEntries(
       readers.map((reader, n): [string, ReaderOffset] => [
         reader,
-        { mean: offsets[n]! - level, deviation: Math.sqrt(covariance[ofReaders + n]![ofReaders + n]!) },
+        { mean: offsets[n]! - level, deviation: Math.sqrt(apartFromMiddle(n)) },
       ]),
     ),
     coupons: new Set(own.flat().map(row => row.couponId)).size,

@@ -5,3 +5,4 @@
 export * from './sheet'
 export * from './parseInput'
 export * from './sheets'
+export * from './caliper'

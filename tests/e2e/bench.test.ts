@@ -9,6 +9,7 @@ import { aCoupon } from '../../core/coupon/example'
 import { inches } from '../../core/units'
 import { foundTestSchool, type School } from '../school'
 import { ADDRESS } from '../session'
+import { caliperSends } from './caliper'
 import { countingKeys, openBrowser, signedIn, teaching, waitingIn } from './browser'
 
 let browser: Browser
@@ -34,6 +35,43 @@ async function bench(username = 'tobias', options = {}): Promise<Page> {
   return page
 }
 const verdict = (page: Page) => page.getByRole('complementary').getByRole('heading', { level: 2 }).innerText()
+
+describe('by a caliper that types', () => {
+  it('its reading opens the gauge, is in its own unit, and saves nothing; two legs take one after the other', async () => {
+    const page = await bench()
+    await page.keyboard.press('ArrowUp')
+    await caliperSends(page, '6.35')
+    const gauge = page.getByRole('dialog', { name: 'Gauge readings' })
+    await gauge.waitFor()
+    expect(await gauge.getByLabel('Bead width here').inputValue()).toBe('1/4')
+    // The next place: the focus waits where the caliper is needed next.
+    await caliperSends(page, '25.40')
+    await gauge.waitFor({ state: 'hidden' })
+    expect(await page.getByText('Oriel Tamsin: saved').count()).toBe(0)
+
+    await page.keyboard.press('ArrowUp')
+    await page.keyboard.press('w')
+    await gauge.getByLabel('Bead width here').waitFor()
+    await caliperSends(page, '0.2505')
+    await page.keyboard.press('Enter')
+    await gauge.waitFor({ state: 'hidden' })
+    // A hand that types figures still does what the keys say.
+    await page.keyboard.press('u')
+    await page.keyboard.press('3')
+    await page.getByText(/^4 marked/).waitFor()
+    await page.keyboard.press('Enter')
+    await page.getByText('Oriel Tamsin: saved').waitFor()
+    const { marks } = (await newest())!.document
+    const readings = marks.filter(mark => mark.kind === 'reading').map(({ of, valueMm }) => [of, valueMm])
+    expect(readings).toEqual([
+      ['width', 6.35],
+      ['edge to toe', 25.4],
+      ['width', 6.363],
+    ])
+    expect(marks.filter(isFlaw).map(({ flaw, severity }) => [flaw, severity])).toEqual([['undercut', 3]])
+    await page.context().close()
+  })
+})
 
 describe('by keys', () => {
   it('a six-bead pad with three flaws goes from next coupon to saved in at most 14 presses', async () => {

@@ -42,6 +42,10 @@ function wants(of: GaugeKind): string {
   return limit ? `wants ${sayLimit(limit, props.unit)}, ${limit.source.name}` : ''
 }
 const values = reactive<Record<string, number | ''>>({})
+// What a caliper sent stands in the first field, to be kept or measured again.
+const sentMm = bench.sentMm
+bench.sentMm = null
+if (sentMm !== null) values[props.kinds[0]!] = sentMm
 const problems = reactive<Record<string, string>>({})
 const read = computed(() =>
   props.kinds.flatMap(of => (typeof values[of] === 'number' ? [{ of, valueMm: values[of] }] : [])),
@@ -66,7 +70,7 @@ function enter() {
           :input="field.input"
           :model-value="values[field.of] ?? ''"
           :unit="unit"
-          :autofocus="index === 0"
+          :autofocus="index === (sentMm === null ? 0 : kinds.length - 1)"
           @update:model-value="values[field.of] = Number($event)"
           @problem="problems[field.of] = $event"
         />

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { parseInput, unitOf, writeInput, type SheetInput } from '~~/core/working'
 import type { LengthUnit } from '~~/core/units'
+import { toNextField, useCaliperKeys } from '~/composables/caliperKeys'
 import { messageOf } from '~/stores/request'
 
 /**
@@ -42,6 +43,16 @@ watch(
     emit('problem', '')
   },
 )
+/** A caliper that types says its unit by its decimals; the key that ends its reading goes on to the next field. */
+const caliper = useCaliperKeys()
+function press(event: KeyboardEvent) {
+  const mm = props.input.kind === 'number' && props.input.quantity === 'length' ? caliper.ended(event) : null
+  if (mm === null) return
+  event.preventDefault()
+  type(`${Math.round(1000 * mm) / 1000} mm`)
+  const from = event.target as HTMLElement
+  void nextTick(() => toNextField(from))
+}
 /** Takes the focus as it is drawn: Vuetify's own `autofocus` takes it later, from under the fingers. */
 const field = useTemplateRef<{ focus: () => void }>('field')
 onMounted(() => {
@@ -71,6 +82,7 @@ onBeforeUnmount(() => emit('problem', ''))
     hide-details="auto"
     inputmode="text"
     autocomplete="off"
+    @keydown="press"
     @update:model-value="type(String($event ?? ''))"
   />
 </template>
