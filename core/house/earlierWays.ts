@@ -1,4 +1,4 @@
-import { type WayId } from './ways'
+import type { WayId } from './ways'
 
 /**
  * Choices as they were kept when their words were their ids, with the id that each has now. Rules that were saved so,

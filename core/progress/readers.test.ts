@@ -179,7 +179,7 @@ describe('readers who mark unlike shares', () => {
     expect(found.half!.mean - found.full!.mean).toBeGreaterThan(0.3)
   })
 
-  it('a second reading says the same whoever read first', () => {
+  it('a second reading says the same, whichever of the two read first', () => {
     const rows = readByBoth(['full', 'half'], 20, seededRandom(4))
     const turned = rows.map(({ readers: [a, b], sound: [p, q], ...row }) => ({
       ...row,

@@ -51,7 +51,7 @@ const STRAYS = {
 } as const
 /**
  * What a stage has of its own has long tails, so that a stage far off by itself leaves the others alone: Student's t
- * with so many degrees of freedom, fitted by expectation and maximisation (Lange, Little and Taylor 1989), which
+ * with this number of degrees of freedom, fitted by expectation and maximisation (Lange, Little and Taylor 1989), which
  * settles in a few steps.
  */
 const TAILS = 3

@@ -23,7 +23,10 @@ beforeAll(async () => {
   student = made.student.id
   await school.lead.ask('PUT', `/api/students/${student}/code`, { code: '4711' })
 })
-afterAll(() => browser.close())
+afterAll(async () => {
+  await browser.close()
+  await closeDatabase()
+})
 
 describe('the tablet that goes round', () => {
   it('a student reads the own coupon, the instructor the same one unseen, and both lie over each other on the record', async () => {

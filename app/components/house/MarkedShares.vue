@@ -25,7 +25,7 @@ const lines = computed(() =>
 <template>
   <section class="panel block">
     <h2>How much each marks</h2>
-    <table class="cards">
+    <table class="lines cards">
       <thead>
         <tr>
           <th scope="col">Reader</th>
@@ -60,23 +60,6 @@ h2 {
   font-size: 1.15rem;
   font-weight: 700;
   margin-bottom: 6px;
-}
-table {
-  width: 100%;
-  border-collapse: collapse;
-}
-th,
-td {
-  text-align: left;
-  padding: 8px 10px;
-  font-weight: 400;
-  border-top: 1px solid var(--line);
-}
-thead th {
-  color: var(--quiet);
-  font-size: 0.88rem;
-  font-weight: 600;
-  border-top: 0;
 }
 .lax th,
 .lax td {

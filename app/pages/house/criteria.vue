@@ -149,7 +149,7 @@ async function keep() {
             >Copy and edit</v-btn
           >
         </div>
-        <table>
+        <table class="lines">
           <thead>
             <tr>
               <th scope="col">Line</th>
@@ -212,23 +212,9 @@ h2 {
   grid-template-columns: 1fr 1fr;
   gap: 10px;
 }
-table {
-  border-collapse: collapse;
-  width: 100%;
-}
 th,
 td {
-  text-align: left;
-  padding: 8px 10px;
-  font-weight: 400;
-  border-top: 1px solid var(--line);
   vertical-align: top;
-}
-thead th {
-  color: var(--quiet);
-  font-size: 0.86rem;
-  font-weight: 600;
-  border-top: 0;
 }
 tbody th {
   font-weight: 600;

@@ -89,7 +89,7 @@ const pairs = computed(() =>
           {{ pair.second }} after {{ pair.first }}
           <span class="quiet">{{ pair.coupons }} {{ pair.coupons === 1 ? 'coupon' : 'coupons' }}</span>
         </h2>
-        <table>
+        <table class="lines">
           <thead>
             <tr>
               <th scope="col">What</th>
@@ -150,23 +150,6 @@ h2 span {
 .waiting .quiet {
   display: block;
   font-size: 0.9rem;
-}
-table {
-  width: 100%;
-  border-collapse: collapse;
-}
-th,
-td {
-  text-align: left;
-  padding: 8px 10px;
-  font-weight: 400;
-  border-top: 1px solid var(--line);
-}
-thead th {
-  color: var(--quiet);
-  font-size: 0.88rem;
-  font-weight: 600;
-  border-top: 0;
 }
 .differ th,
 .differ td {
