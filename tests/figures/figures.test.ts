@@ -12,7 +12,7 @@ import {
 } from '../../core/setup'
 import { SHIPPED_SETS } from '../../core/criteria'
 import { depositionRate } from '../../core/deposit'
-import { DEFAULT_HOUSE_RULES } from '../../core/house'
+import { DEFAULT_HOUSE_RULES, WAYS } from '../../core/house'
 import { SHIPPED_LADDERS } from '../../core/ladder'
 import { SHIPPED_BOOKS, testPieces } from '../../core/qualification'
 import { hoursAllowed } from '../../core/rodRoom'
@@ -150,6 +150,7 @@ describe('figures of the trade', () => {
     ['positions', POSITIONS],
     ['test pieces', [testPieces('in'), testPieces('mm')]],
     ['house rules', DEFAULT_HOUSE_RULES],
+    ['house ways', Object.fromEntries(Object.entries(WAYS).map(([id, { choices }]) => [id, choices]))],
     ['ladders', SHIPPED_LADDERS.map(({ name, rungs }) => ({ name, rungs: rungs.map(({ name: _, ...rung }) => rung) }))],
   ])('%s', (name, table) => expect(told(linesOf(table))).toMatchFileSnapshot(fileOf(name)))
 })
