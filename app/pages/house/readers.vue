@@ -76,7 +76,7 @@ const pairs = computed(() =>
             <v-btn
               variant="outlined"
               :to="{ path: '/second-reading', query: { coupon: coupon.couponId } }"
-              :aria-label="`Read the ${coupon.rung} of ${coupon.student} blind`"
+              :aria-label="`Read blind: the ${coupon.rung} of ${coupon.student}`"
               >Read blind</v-btn
             >
           </li>
