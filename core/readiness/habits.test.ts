@@ -118,11 +118,11 @@ describe('what happened moves the odds', () => {
   it('nothing, before a test was recorded, and says how unsure that is', () => {
     const shift = shiftOf(recalibrate([]), 'face', here)
     expect(shift.mean).toBe(0)
-    // All stages of the school 0.3, then this stage, its book and its piece.
-    expect(shift.deviation).toBeCloseTo(Math.hypot(0.3, 0.2, 0.15, 0.2), 12)
+    // All stages of the school 0.22, then this stage, its book and its piece.
+    expect(shift.deviation).toBeCloseTo(Math.hypot(0.22, 0.2, 0.15, 0.2), 12)
     expect(shift.student).toBe(0.28)
-    expect(shiftOf(recalibrate([]), 'root', here).deviation).toBeCloseTo(Math.hypot(0.3, 0.3, 0.15, 0.2), 12)
-    expect(shiftOf(recalibrate([]), 'bends', here).deviation).toBeCloseTo(Math.hypot(0.3, 0.5, 0.1, 0.2), 12)
+    expect(shiftOf(recalibrate([]), 'root', here).deviation).toBeCloseTo(Math.hypot(0.22, 0.3, 0.15, 0.2), 12)
+    expect(shiftOf(recalibrate([]), 'bends', here).deviation).toBeCloseTo(Math.hypot(0.22, 0.5, 0.1, 0.2), 12)
   })
   it('by as much as so many tests show, further for what was tested than for what was not', () => {
     const eight = Array.from({ length: 40 }, (_, n) => told(n % 10 !== 0))
@@ -147,20 +147,21 @@ describe('what happened moves the odds', () => {
     // A stage without tests has what all stages have in common; this one has a part of its own, with longer tails.
     expect(root).toMatchObject({ groups: [{ of: 'school' }], tests: 0 })
     const together = root.belief.mean[0]!
-    expect(together).toBeCloseTo(pull * 0.3 ** 2, 6)
+    expect(together).toBeCloseTo(pull * 0.22 ** 2, 6)
     expect(school! - together).toBeGreaterThan(pull * 0.2 ** 2)
     expect(school! - together).toBeLessThan(pull * 0.35 ** 2)
   })
-  it('where a school’s tests go well at every stage, each stage is moved further than by itself', () => {
-    const well = (n: number, stages: 'all' | 'face') =>
-      told(n % 10 !== 0, {
-        root: stages === 'all' ? { said: 0.5, passed: n % 10 !== 1 } : null,
-        bends: stages === 'all' ? { said: 0.5, passed: n % 10 !== 2 } : null,
-      })
-    const face = (stages: 'all' | 'face') =>
-      shiftOf(recalibrate(Array.from({ length: 20 }, (_, n) => well(n, stages))), 'face', there)
-    expect(face('all').mean).toBeGreaterThan(1.3 * face('face').mean)
-    expect(face('all').deviation).toBeLessThan(face('face').deviation)
+  it('a stage without tests is moved by those that have some, further the more of them agree', () => {
+    const tests = (bends: boolean) =>
+      Array.from({ length: 20 }, (_, n) =>
+        told(n % 10 < 7, { bends: bends ? { said: 0.5, passed: n % 10 > 2 } : null }),
+      )
+    const root = (bends: boolean) => shiftOf(recalibrate(tests(bends)), 'root', there)
+    expect(root(false).mean).toBeGreaterThan(0.1)
+    expect(root(true).mean).toBeGreaterThan(1.2 * root(false).mean)
+    expect(root(true).deviation).toBeLessThan(root(false).deviation)
+    // Never as far as the stage that went so.
+    expect(root(true).mean).toBeLessThan(shiftOf(recalibrate(tests(true)), 'face', there).mean)
   })
   it('moves the root apart from the face: roots that fail say nothing of caps', () => {
     const recalibration = recalibrate(

@@ -43,18 +43,18 @@ export type Recalibration = Readonly<Record<Stage, StageShifts>>
  * How far a school's tests usually stray from what its coupons say, logit: all stages together, as where examiners let
  * pass or hands shake on the day; then each stage, a book and a piece by itself.
  */
-const TOGETHER_STRAY = 0.3
+const TOGETHER_STRAY = 0.22
 const STRAYS = {
   face: { school: 0.2, book: 0.15, piece: 0.2 },
   root: { school: 0.3, book: 0.15, piece: 0.2 },
   bends: { school: 0.5, book: 0.1, piece: 0.2 },
 } as const
 /**
- * What a stage has of its own has long tails, so that a stage far off by itself leaves the others alone: Student's t
- * with this number of degrees of freedom, fitted by expectation and maximisation (Lange, Little and Taylor 1989), which
- * settles in a few steps.
+ * What a stage has of its own has long tails, so that a stage far off by itself leaves the others alone: Student's t of
+ * two degrees of freedom, fitted by expectation and maximisation (Lange, Little and Taylor 1989), which settles in a
+ * few steps.
  */
-const TAILS = 3
+const TAILS = 2
 const STEPS = 6
 /** How far one student's tests of a piece stray from what the model can know, logit. */
 const STUDENT_STRAYS = { face: 0.28, root: 0.28, bends: 0.28 } as const
