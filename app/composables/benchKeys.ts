@@ -72,7 +72,9 @@ export function useBenchKeys({ bench, rows, acts, askReading, upright, busy }: B
     release: answer,
   })
   useEventListener(window, 'keydown', event => {
-    if (busy() || isTaken(event)) return
-    if ((bench.coupon && caliper.takes(event)) || answer(event)) event.preventDefault()
+    if (busy()) return
+    const taken = isTaken(event)
+    // A caliper is heard first: a button that was tapped before would take the Enter that ends its reading.
+    if ((bench.coupon && caliper.takes(event, taken)) || (!taken && answer(event))) event.preventDefault()
   })
 }

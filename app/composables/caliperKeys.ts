@@ -5,6 +5,8 @@ const ENDS = ['Enter', 'Tab']
 /** No reading is longer. */
 const MOST_KEYS = 16
 
+const typedKey = ({ key, timeStamp }: KeyboardEvent): TypedKey => ({ key, atMs: timeStamp })
+
 /** Listens to the keys of one place for a caliper that types its reading. */
 export function useCaliperKeys() {
   let keys: TypedKey[] = []
@@ -13,7 +15,7 @@ export function useCaliperKeys() {
   function ended(event: KeyboardEvent): number | null {
     if (event.ctrlKey || event.altKey || event.metaKey || event.key === 'Shift') return null
     if (!ENDS.includes(event.key)) {
-      keys = [...keys, { key: event.key, atMs: event.timeStamp }].slice(-MOST_KEYS)
+      keys = [...keys, typedKey(event)].slice(-MOST_KEYS)
       return null
     }
     const reading = caliperReading(keys)
@@ -38,7 +40,6 @@ interface HeldKeys {
  * taken for keys of the page, nor the key that ends it for the one that saves.
  */
 export function useCaliperHold({ reading, release }: HeldKeys) {
-  const caliper = useCaliperKeys()
   let held: KeyboardEvent[] = []
   let timer = 0
 
@@ -49,17 +50,20 @@ export function useCaliperHold({ reading, release }: HeldKeys) {
     for (const key of keys) release(key)
   }
 
-  /** True where the key is held, or was the end of a reading: it is none of the page's. */
-  function takes(event: KeyboardEvent): boolean {
+  /**
+   * True where the key is held, or was the end of a reading: it is none of the page's.
+   * @param isTaken the key belongs to what has the focus: no reading begins with it, but it may end one
+   */
+  function takes(event: KeyboardEvent, isTaken: boolean): boolean {
     const plain = !event.ctrlKey && !event.altKey && !event.metaKey && !event.repeat
-    if (plain && (held.length > 0 ? isOfReading(event.key) : BEGINS.test(event.key))) {
+    const goesOn = held.length > 0 ? isOfReading(event.key) : !isTaken && BEGINS.test(event.key)
+    if (plain && goesOn) {
       window.clearTimeout(timer)
-      caliper.ended(event)
       held = [...held, event]
       timer = window.setTimeout(letGo, CALIPER_KEY_MS + 10)
       return true
     }
-    const mm = held.length > 0 ? caliper.ended(event) : null
+    const mm = ENDS.includes(event.key) ? caliperReading(held.map(typedKey)) : null
     if (mm === null) {
       letGo()
       return false

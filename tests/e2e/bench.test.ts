@@ -55,6 +55,16 @@ describe('by a caliper that types', () => {
     await caliperSends(page, '0.2505')
     await page.keyboard.press('Enter')
     await gauge.waitFor({ state: 'hidden' })
+    // A button that was tapped has the focus, and would take the Enter.
+    await page.getByRole('button', { name: /^Undercut/ }).click()
+    await page.getByText(/^4 marked/).waitFor()
+    await caliperSends(page, '7.00')
+    await gauge.waitFor()
+    expect(await gauge.getByLabel('Bead width here').inputValue()).toBe('9/32')
+    await page.keyboard.press('Escape')
+    await gauge.waitFor({ state: 'hidden' })
+    await page.keyboard.press('Control+z')
+    await page.getByText(/^3 marked/).waitFor()
     // A hand that types figures still does what the keys say.
     await page.keyboard.press('u')
     await page.keyboard.press('3')
