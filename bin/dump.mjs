@@ -101,7 +101,7 @@ export async function restoring(url) {
   return program
 }
 
-/** What MariaDB's own program writes last: a dump without it is not whole, whatever else stands in it. */
+/** What MariaDB's own program writes last: a dump without it is not whole. */
 const LAST_WORDS = '-- Dump completed'
 
 /** Hands a dump on, and fails where it ends before its last words. */

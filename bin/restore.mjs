@@ -7,7 +7,7 @@ import { erasedList, schoolFolder, withSchoolDatabase } from './schoolDatabase.m
 
 /**
  * Puts a backup in place of what the database holds: into a database beside it first, brought up to date there, and
- * swapped in by one statement. Whatever fails before that leaves the school as it was. What was there is kept twice, in
+ * swapped in by one statement. A failure before that leaves the school as it was. What was there is kept twice, in
  * a file and as a database, until `npm run restore -- --forget`.
  */
 const [file] = process.argv.slice(2).filter(word => !word.startsWith('--'))

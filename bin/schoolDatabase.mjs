@@ -13,7 +13,7 @@ export const schoolFolder = () => folderOf(process.argv.includes('--demo') ? 'de
 
 /**
  * Where the server notes who was erased, by id and without a name: a backup of before is restored without them,
- * whatever became of the database meanwhile.
+ * even where the database was replaced meanwhile.
  */
 export const erasedList = () => `${schoolFolder()}/erased.jsonl`
 

@@ -1,6 +1,6 @@
 /**
- * What every answer of the API carries, so that a page can tell the school's own server from whatever else answers in
- * its place: the sign-in page of a Wi-Fi, a proxy, another school's Fusilis.
+ * What every answer of the API carries, so that a page can tell the school's own server from another program that
+ * answers in its place: the sign-in page of a Wi-Fi, a proxy, another school's Fusilis.
  */
 
 /** The header that says which school answers. */

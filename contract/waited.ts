@@ -1,6 +1,6 @@
 /**
  * What was done while no server answered says how long it has waited, in ms: it was done so long before it arrives,
- * whatever the clock of the tablet says.
+ * regardless of the tablet's clock.
  */
 export const WAITED = 'fusilis-waited-ms'
 

@@ -16,7 +16,7 @@ export interface World {
   readonly test?: TestHands
 }
 
-/** A student whose error is the same at every coupon, whatever was practised: for laws of learning of one's own. */
+/** A student whose error is the same at every coupon, without learning: for laws of learning of one's own. */
 const frozen = (learner: Learner, error: (knack: Knack) => number): Learner => {
   const levels = Object.fromEntries(KNACKS.map(knack => [knack, error(knack)])) as Record<Knack, number>
   return { ...learner, start: levels, floor: levels }

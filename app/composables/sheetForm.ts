@@ -3,7 +3,7 @@ import type { SheetInput, SheetValues } from '~~/core/working'
 import { parseInput } from '~~/core/working'
 import type { LengthUnit } from '~~/core/units'
 
-/** In a link a length stands in millimetres and says so, whatever the house's unit. */
+/** In a link a length stands in millimetres and says so, in every unit a house may choose. */
 function toQuery(input: SheetInput, value: number | string): string {
   if (input.kind === 'choice' || typeof value === 'string') return String(value)
   const rounded = String(Math.round(value * 1e4) / 1e4)

@@ -35,7 +35,7 @@ export const bookKeyOf = ({ book, version }: KeptBook) => `${book.id} ${version}
 const keyOf = bookKeyOf
 
 /**
- * From what somebody should be qualified for to the fewest pieces, or from pieces chosen by hand to what they would
+ * From what a person should be qualified for to the fewest pieces, or from pieces chosen by hand to what they would
  * qualify. Nothing is proposed until the books are loaded.
  */
 export function useTestPlan(ready: Ref<boolean>) {

@@ -30,7 +30,7 @@ export function drawnLanes(coupon: CouponDocument, view: LaneView, cursorBeadId:
 
 /**
  * The lane at the cursor alone, both halves of a pipe's pass, as wide as a finger needs it.
- * @param widthMm how wide it is drawn, whatever it measures
+ * @param widthMm how wide it is drawn, regardless of its own width
  */
 export function laneAlone(coupon: CouponDocument, cursorBeadId: string, widthMm: number): DrawnLanes {
   const { lengthMm, round } = stripOf(coupon.piece)

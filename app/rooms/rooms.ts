@@ -81,7 +81,7 @@ export function roomAt(path: string): Room | undefined {
 const ownPart = ({ at }: Room, studentId: string) => `${at}/${studentId}`
 
 /**
- * Whether an address is open to somebody.
+ * Whether an address is open to a person.
  * @param studentId whose account it is, for a student
  */
 export function mayEnter(path: string, who: Entrant, studentId: string | null): boolean {
@@ -91,7 +91,7 @@ export function mayEnter(path: string, who: Entrant, studentId: string | null): 
   return who === 'student' && asked.own === true && studentId !== null && isInside(path, ownPart(asked, studentId))
 }
 
-/** The rooms on somebody's rail, in their order, with the address each leads to. */
+/** The rooms on a person's rail, in their order, with the address each leads to. */
 export const railOf = (
   who: Entrant,
   studentId: string | null,

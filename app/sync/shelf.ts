@@ -13,7 +13,7 @@ export function browserShelf(): Shelf {
   const store = createStore('fusilis', 'outbox')
   return {
     all: () => values<Intent>(store),
-    // As JSON it is plain data, whatever the page wrapped around it.
+    // As JSON it is plain data, without the proxies of the page.
     keep: intent => set(keyOf(intent), JSON.parse(JSON.stringify(intent)), store),
     drop: key => del(key, store),
   }

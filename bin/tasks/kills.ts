@@ -110,7 +110,7 @@ const KINDS = Object.keys(WORK)
 const work = (turn: number) =>
   turn % (KINDS.length + 1) < KINDS.length ? save(KINDS[turn % (KINDS.length + 1)]!) : queueUp()
 
-/** Goes on whatever is killed; what the server itself refuses is an error of ours. */
+/** Goes on when a server is killed; what the server itself refuses is an error of ours. */
 async function workUntil(isOver: () => boolean, first: number): Promise<void> {
   for (let turn = first; !isOver(); turn++)
     await work(turn).catch((error: Error) => {

@@ -37,8 +37,8 @@ export const TURNS: readonly number[] = Array.from({ length: LATEST_TURN + 1 }, 
 const inZone = (moment: Date, zone: string): Date => (zone === '' ? moment : new TZDate(moment, zone))
 
 /**
- * The class day at a moment where the school stands: an evening class belongs to the day on the shop's wall, whatever
- * the day is in UTC or where the server stands; and to the evening it began on, where the school's day turns later.
+ * The class day at a moment where the school stands: an evening class belongs to the day on the shop's wall, not
+ * to the day in UTC or where the server stands; and to the evening it began on, where the school's day turns later.
  * @example classDayAt(new Date('2026-10-06T01:30:00Z'), { zone: 'America/Chicago', turnsAt: 0 }) // '2026-10-05'
  */
 export function classDayAt(moment: Date, { zone, turnsAt }: SchoolClock): ClassDay {

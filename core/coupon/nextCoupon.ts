@@ -24,7 +24,7 @@ export interface RulesOfDay {
   readonly rules: HouseRules
 }
 
-/** A rung that is to be run, whatever was run last. */
+/** A rung that is to be run, regardless of the last coupon. */
 export interface RungToRun {
   readonly id: string
   readonly name: string

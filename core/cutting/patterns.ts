@@ -54,7 +54,7 @@ function fullest({ pieces, kerfMm }: CutOrder, barMm: number): { fillings: numbe
     }
     const { lengthMm, count } = pieces[n]!
     const most = Math.max(0, Math.min(count, Math.floor((roomMm + kerfMm + SAME_MM) / (lengthMm + kerfMm))))
-    // Whatever fits of the last goes in: less would leave room for one more.
+    // As much of the last as fits goes in: less would leave room for one more.
     const least = at === order.length - 1 ? most : 0
     for (let take = most; take >= least; take--) {
       counts[n] = take

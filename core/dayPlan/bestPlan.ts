@@ -12,7 +12,7 @@ export interface BestPlan {
   /** How good it is, and how good a plan made by hand would be. */
   readonly score: number
   readonly byHand: number
-  /** No plan is better than so much; null where that is not known. */
+  /** No plan is better than this score; null where that is not known. */
   readonly bound: number | null
 }
 

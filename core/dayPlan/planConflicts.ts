@@ -29,7 +29,7 @@ export function planConflicts(
   ]
 }
 
-/** What is wrong with a line by itself, whatever else is planned. */
+/** What is wrong with a line by itself, the other lines left out. */
 export function faultsOfLine(wanted: PlanCase, line: PlannedCoupon, nameOf: (id: string) => string): string[] {
   const coupon = wantedOf(wanted, line)
   const name = nameOf(line.studentId)

@@ -18,7 +18,7 @@ const KEPT = 400
 const PINNED = 4000
 
 /**
- * What a line adds to a plan's score, whatever else is in it.
+ * What a line adds to a plan's score, regardless of the other lines.
  * @param before the plan that stood
  */
 export function lineScore(wanted: PlanCase, line: PlannedCoupon, before: readonly PlannedCoupon[]): number {
@@ -32,7 +32,7 @@ export function lineScore(wanted: PlanCase, line: PlannedCoupon, before: readonl
   )
 }
 
-/** Whether two lines are of the same coupon at the same time, in whatever booth. */
+/** Whether two lines are of the same coupon at the same time, in any booth. */
 export const isSameTime = (one: PlannedCoupon, other: PlannedCoupon): boolean =>
   one.studentId === other.studentId && one.rungId === other.rungId && one.nth === other.nth && one.from === other.from
 

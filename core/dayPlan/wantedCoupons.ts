@@ -29,7 +29,7 @@ export const worthOf = (rung: Pick<LadderRung, 'piece'>, gainPerHour: number, pl
 export interface WantedFrom {
   /** What would serve, best first. */
   readonly proposals: readonly Proposal[]
-  /** What an instructor wants run next, whatever is proposed; null where nothing is pinned. */
+  /** What an instructor wants run next, before anything proposed; null where nothing is pinned. */
   readonly pinned: LadderRung | null
   readonly hand: 'right' | 'left'
   /** Of the class. */

@@ -27,7 +27,7 @@ const EXACT = 1e-7
 const FLATTER = { free: 1, oneWall: 0.6, valley: 0.25 } as const
 
 /**
- * Lays a bead on a surface: a parabola about its aim, cut by whatever it touches, raised until the section between
+ * Lays a bead on a surface: a parabola about its aim, cut by each surface it touches, raised until the section between
  * it and the surface is the
  * metal it holds. It lies flatter where it wets walls.
  * @param crown curve of a free bead, 1/mm: height over half-width squared

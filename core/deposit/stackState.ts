@@ -11,7 +11,7 @@ export interface StackPlanner {
   /** Core diameter of the rod that fills, and of the one that roots. */
   readonly coreMm: number
   readonly rootCoreMm: number
-  /** Beads no wider than a stringer, whatever the position. */
+  /** Beads no wider than a stringer, in every position. */
   readonly stringersOnly: boolean
   /** Overlap on the last bead, a share. */
   readonly overlap: number

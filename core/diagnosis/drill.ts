@@ -2,7 +2,7 @@ import { isPlate, type CouponDocument } from '../coupon'
 import type { HouseRules } from '../house'
 import type { Cause } from './causes'
 
-/** Drills that are run on the piece itself, whatever it is. */
+/** Drills that are run on the piece itself, of any kind. */
 const ON_ANY_PIECE: ReadonlySet<Cause['id']> = new Set([
   'gap wide',
   'gap tight',

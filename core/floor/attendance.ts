@@ -47,7 +47,7 @@ export interface StudentDay {
 export const GRACE_MINUTES = 10
 
 /**
- * A student's day from what was noted, and else from what was seen. A coupon that was read says that somebody was
+ * A student's day from what was noted, and else from what was seen. A coupon that was read says that a student was
  * there, and not since when: then it is since the class began.
  * @example attendanceOf({ meeting: { from: '18:00', to: '21:00' }, note: null, seen: ['18:40'], ran: true, now: null })
  *   .minutes // 180
@@ -84,7 +84,7 @@ export function attendanceOf({ meeting, note, seen, ran, now, turnsAt = 0 }: Stu
 
 /**
  * Where a note says what cannot be; null where it can.
- * @param turnsAt the hour on the wall at which a class day begins; left out, whatever could be at some hour may be
+ * @param turnsAt the hour on the wall at which a class day begins; left out, what could be at any hour may be
  */
 export function misNoted(
   { came, left, absent }: AttendanceNote,

@@ -24,8 +24,8 @@ export interface PositionTime {
 
 /**
  * Time by position. A day's time in the booth is shared out over what was welded that day, by length; a day on which
- * nothing was read counts for no position. Minutes at the arc are those that so much weld takes by hand. The most
- * time first. Common practice.
+ * nothing was read counts for no position. Minutes at the arc are those that this length takes by hand. The most time
+ * first. Common practice.
  * @example timeByPosition([{ day, minutes: 180 }], [{ day, position: '2G', weldedMm: 914.4 }])[0]!.boothMinutes // 180
  */
 export function timeByPosition(days: readonly DayThere[], runs: readonly DayRun[]): PositionTime[] {
@@ -60,7 +60,7 @@ const MINUTES = 60
 
 /**
  * What of a programme's hours is done, and what is left; never less than nothing.
- * @param allMinutes in the booth on all days, whatever was welded
+ * @param allMinutes in the booth on all days, in all positions
  * @example hoursToward([{ of: 'all work', hours: 40 }], 600, [])[0]!.left // 30
  */
 export const hoursToward = (

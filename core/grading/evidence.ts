@@ -7,8 +7,8 @@ import { measureCoupon, type Measure } from './measures'
 import type { Grade } from './verdict'
 
 /**
- * One countable row of a coupon: so much tried, so much of it sound, on what kind of piece, in which position, with
- * which rods. Lengths in mm.
+ * One countable row of a coupon: what was tried, how much of it was sound, on what kind of piece, in which position,
+ * with which rods. Lengths in mm.
  */
 export interface Evidence {
   readonly work: Work

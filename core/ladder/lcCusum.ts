@@ -28,7 +28,7 @@ export interface CouponTries {
 }
 
 /**
- * What a coupon adds to the score: its tries together, whatever their order, and no more than that number of alike ones
+ * What a coupon adds to the score: its tries together, in any order, and no more than that number of alike ones
  * tells.
  * @param alike correlation of two tries of a coupon, 0 to 1
  */

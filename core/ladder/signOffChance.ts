@@ -54,7 +54,7 @@ export function signOffChance(
         },
         state => {
           const [sound, looked] = state.split('/').map(Number) as [number, number]
-          // Coupons of as many tries each tell the same as their mean, so many times.
+          // Coupons of equal tries tell the same as their mean, once for each coupon.
           const mean = { tried: each, sound: sound / looked }
           return looked > 0 && sureOf(rule, new Array<CouponTries>(looked).fill(mean), alike) >= rule.sure
         },

@@ -99,7 +99,7 @@ const READERS_COUNT = 3
  * each of their readers by another (a crossed random-effects regression: what sets a section apart is shared between
  * its students and its reader by how far either usually strays).
  * @param students rows of that element, a list a student
- * @param twice what two people read, the second blind: it sets readers apart whatever their students are like
+ * @param twice what two people read, the second blind: it sets readers apart even where their students differ
  * @example fitSchoolCurve('restart', []).weights // the curve a school starts with
  */
 export function fitSchoolCurve(

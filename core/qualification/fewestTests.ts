@@ -64,7 +64,7 @@ function isThickEnough(book: CodeBook, test: TestTaken, wanted: Wanted): boolean
 }
 
 /**
- * By the coupon, the joint lies within its range; by deposit, all fillers together may lay so much, the rod that
+ * By the coupon, the joint lies within its range; by deposit, all fillers together may lay this thickness, the rod that
  * fills among them.
  */
 function thickEnough(book: CodeBook, test: TestTaken, wanted: Wanted): boolean {

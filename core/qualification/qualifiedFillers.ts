@@ -34,7 +34,7 @@ export function fillerGroup(grouping: FillerGrouping, classification: string): s
     case 'covering': {
       if (wire) return 'S'
       const { family, fNumber } = electrodeOf(classification)
-      // Stainless is another group of filler material, whatever its covering.
+      // Stainless is another group of filler material, with any covering.
       return fNumber === STAINLESS ? `FM5-${COVERINGS[family]}` : COVERINGS[family]
     }
     case 'pipeline group':

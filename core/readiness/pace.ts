@@ -123,7 +123,7 @@ export interface CouponsToRun {
 
 /** The furthest that is looked ahead, classes. */
 const MOST_CLASSES = 400
-/** Nine coupons at three a class are three classes, whatever their hours round to. */
+/** Nine coupons at three a class are three classes, even where their hours round to more. */
 const SAME_HOURS = 1e-9
 
 /**

@@ -72,7 +72,7 @@ export interface NextCard {
 }
 
 /**
- * The card to show: what is overdue first, then today's new ones in their order, then whatever comes due soonest.
+ * The card to show: what is overdue first, then today's new ones in their order, then the card that comes due soonest.
  * @param answers oldest first
  * @param dayStart when the reader's day began
  * @example nextCard([], now, dayStart).showing.card // 'current high'

@@ -41,7 +41,7 @@ interface Count {
   readonly redried: number
 }
 
-/** Counts on from one event to the next; time is that between moments, whatever the clock on the wall did meanwhile. */
+/** Counts on from one event to the next; time is that between moments, even where the wall clock was changed. */
 function after(count: Count | null, { kind, at }: HandfulEvent, limitMs: number): Count {
   const now = Date.parse(at)
   if (!count) return { usedMs: 0, since: now, place: 'out', past: false, redried: 0 }

@@ -36,8 +36,9 @@ export const bookUntil = (movements: readonly RodMovement[], at: string): RodMov
   movements.filter(line => line.at <= at)
 
 /**
- * The count of a lot that came first after a line: what was counted then lay there then, whatever is written down late,
- * so that the line changes what the count came to, and not what is there. Null where they were not counted since.
+ * The count of a lot that came first after a line: what was counted then lay there then, even where a line is written
+ * down late, so that the line changes what the count came to, and not what is there. Null where
+ * they were not counted since.
  */
 export const countAfter = (
   movements: readonly RodMovement[],
@@ -67,7 +68,7 @@ export interface Handful {
 export function handfulsOf(movements: readonly RodMovement[]): Handful[] {
   const handfuls = new Map<string, Handful>()
   const inOrder = [...movements].sort((a, b) => a.at.localeCompare(b.at) || a.id.localeCompare(b.id))
-  // What came back was drawn before, whatever the clock of another tablet or server said.
+  // What came back was drawn before, even where another tablet's or server's clock is wrong.
   const drawings = inOrder.filter(line => !line.handfulId)
   for (const line of [...drawings, ...inOrder.filter(one => one.handfulId)]) {
     const id = line.handfulId ?? line.id

@@ -5,7 +5,7 @@ import type { RodLot } from './lot'
 import type { RodMovement } from './movements'
 import { STUB_CLASSES, type StubClass } from './stubs'
 
-/** Rods of one class and size, whatever the lot: what a school buys and burns. */
+/** Rods of one class and size, of all lots: what a school buys and burns. */
 export const kindOf = ({ classification, diameterMm }: Pick<RodLot, 'classification' | 'diameterMm'>) =>
   `${classification} ${rodSizeOf(diameterMm).label}`
 

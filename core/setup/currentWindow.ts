@@ -49,7 +49,7 @@ const PUBLISHED: Readonly<Record<string, BySize>> = {
 }
 
 /**
- * The published current window of a rod, whatever the position.
+ * The published current window of a rod, for all positions.
  * @param diameterMm core diameter, mm
  * @returns amperes
  * @throws RangeError for a size that is not kept, or in which the class is not made

@@ -18,7 +18,7 @@ export const SURFACES = ['bright metal', 'mill scale'] as const
 export const CLAMPS = ['on bare metal, near', 'far off', 'on one side only'] as const
 
 /**
- * A groove as it was put together, the first tack at the left end. Lengths mm, angles degrees; null for what nobody
+ * A groove as it was put together, the first tack at the left end. Lengths mm, angles degrees; null for what no one
  * gauged.
  */
 export interface FitUp {

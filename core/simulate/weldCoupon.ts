@@ -69,8 +69,7 @@ export function weldCoupon(
 }
 
 /**
- * What the instructor's gauge reads, now and then: a bead's width on a plate, on a joint whatever it has a size
- * for.
+ * What the instructor's gauge reads, now and then: a bead's width on a plate, each size of the weld on a joint.
  */
 function gauged(
   document: CouponDocument,

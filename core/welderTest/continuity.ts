@@ -17,8 +17,8 @@ export function keptUntil({ months, orMore }: Pick<ContinuityRule, 'months' | 'o
 }
 
 /**
- * Days from one local date to another; less than 0 when it is past. Calendar days are counted, whatever the clock
- * does.
+ * Days from one local date to another; less than 0 when it is past. Calendar days are counted, so that a
+ * change of the clock takes or gives none.
  */
 export const daysUntil = (today: string, day: string): number =>
   differenceInCalendarDays(parseISO(day), parseISO(today))

@@ -29,7 +29,7 @@ export type TestStep =
   | { readonly is: 'record' }
   | { readonly is: 'retest' }
 
-/** What a step takes beside somebody who looks, and the moment. */
+/** What a step takes beside a person who looks, and the moment. */
 export type StepWants = 'a look' | 'a stamp' | 'the Bench' | 'a signature' | 'a result' | 'the papers' | 'a retest'
 
 /** Where a test is when it is asked what comes next. */
@@ -306,7 +306,7 @@ export function nextStep(document: WelderTest, book: CodeBook, read: boolean): T
 }
 
 /**
- * The test after a step that needs nothing but somebody who looked, and the moment. A bend is taken as sound. Steps
+ * The test after a step that needs only a person who looked, and the moment. A bend is taken as sound. Steps
  * that want more leave it as it is.
  * @example takeStep(checked, { is: 'start' }, { by: 'MH', at }).startedAt // at
  */

@@ -55,7 +55,7 @@ export async function whoever(event: H3Event): Promise<Me | null> {
 /** Anybody who is signed in, with nothing left to be done at the door. */
 export const signedIn = async (event: H3Event): Promise<Me> => mustBeSignedIn(await whoever(event))
 
-/** A person signed in, whatever is still to be done at the door: to do it, or to go. */
+/** A person signed in who may still have something to do at the door: to do it, or to go. */
 export const cameIn = async (event: H3Event): Promise<Me> => mustBeSignedIn(await lookUp(event))
 
 /** A lead or an instructor. */

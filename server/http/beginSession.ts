@@ -5,7 +5,7 @@ import { endTablet } from '../store/tablets'
 import { deviceOf } from './deviceOf'
 
 /**
- * Puts one session in place of whatever was there: a person signed in, or a tablet handed over, never both.
+ * Puts one session in place of the one that was there: a person signed in, or a tablet handed over, never both.
  * Both keys are written out: clearing alone lets the request's old cookie be merged in again.
  */
 export async function beginSession(

@@ -7,7 +7,7 @@ import { refuse } from './refuse'
 /** What stands in an address, by the word that a route has for it. */
 export const inAddress = (word: string, id: string): string[] => (isOfSection(word) && isUuid(id) ? [id] : [])
 
-/** Every id that a body holds, wherever in it and under whatever name: a list is no way round. */
+/** Every id that a body holds, wherever in it and under any name: a list is no way round. */
 export function inBody(body: unknown): string[] {
   const ids = new Set<string>()
   const open: unknown[] = [body]

@@ -43,7 +43,7 @@ const LOOKED_AT = 64
 const LEAST_SCORE = 3
 
 /**
- * Refuses a password that is among the first to be guessed: common ones, rows of keys, years, repeats, and whatever
+ * Refuses a password that is among the first to be guessed: common ones, rows of keys, years, repeats, and what
  * is known of its owner.
  * @param about names that a stranger would try first: the person's, the user name
  * @throws 422 at the field

@@ -3,7 +3,7 @@ import type { H3Event } from 'h3'
 import { refuse } from './refuse'
 
 /**
- * The text of a request, counted while it comes in, whatever its headers say of its length: what is too much is
+ * The text of a request, counted while it comes in, even where its headers give another length: what is too much is
  * refused before it is in memory.
  * @throws 413 for more than `mostBytes`; 400 for what is no UTF-8
  */
@@ -39,7 +39,7 @@ function readBytes(event: H3Event, most: number): Promise<Buffer> {
 }
 
 /**
- * So much more is read and thrown away, bytes. Then nothing is read any more, and the connection stays open, so long,
+ * The bytes that are still read and thrown away. Then nothing is read any more, and the connection stays open, so long,
  * ms, that the sender gets to hear the answer: one closed with bytes unread takes the answer with it.
  */
 const MOST_THROWN_AWAY = 8 * 1024 * 1024

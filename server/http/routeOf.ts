@@ -2,7 +2,7 @@ import type { H3Event } from 'h3'
 
 /**
  * A request as it is counted and logged: the pattern of the route that answers it, which holds no id and nothing that
- * was asked. There are no more of these than there are routes, whatever a stranger asks for.
+ * was asked. There are no more of these than there are routes, for any address that a stranger asks for.
  * @example routeOf(event) // '/api/students/:id/record'
  */
 export function routeOf(event: Pick<H3Event, 'context' | 'path'>): string {

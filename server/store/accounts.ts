@@ -109,7 +109,7 @@ export async function findForSignIn(
 
 /**
  * The person whom the school's identity provider vouches for; null where no account here is theirs. The first time
- * it is the account of that user name, which from then on is the provider's subject whatever it is called there, and
+ * it is the account of that user name, which from then on is the provider's subject even if its name there changes, and
  * has no password of its own.
  */
 export async function findByProvider(subject: string, username: string): Promise<Omit<SessionUser, 'signIn'> | null> {

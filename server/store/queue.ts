@@ -26,7 +26,7 @@ const before = (now: Date, minutes: number) => toDateTime(new Date(now.getTime()
 
 /** A section's queue, in the order in which it is read, as the day goes. */
 export async function queueOf(sectionId: string, now: Date): Promise<FloorQueue> {
-  // First: whatever changes while the rest is read has a later serial, and is asked for again.
+  // First: what changes while the rest is read has a later serial, and is asked for again.
   const [today, serials] = await Promise.all([schoolDay(now), floorSerials([sectionId])])
   const [{ rules }, waiting, holds, read] = await Promise.all([
     currentRules(),

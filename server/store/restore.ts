@@ -18,7 +18,7 @@ const tablesOf = async (on: Queries, name: string): Promise<string[]> =>
     )
   ).map(row => row.name)
 
-/** An empty database, in place of whatever one of that name was left by a restore that was cut off. */
+/** An empty database, in place of one of that name that was left by a restore that was cut off. */
 export async function emptyDatabase(on: Queries, name: string): Promise<void> {
   await on.query(`DROP DATABASE IF EXISTS ${databaseName(name)}`)
   await on.query(`CREATE DATABASE ${databaseName(name)} CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci`)

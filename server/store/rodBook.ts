@@ -64,7 +64,7 @@ export async function linesLatelyDrawn(): Promise<RodMovement[]> {
 }
 
 /**
- * What a screen is told as it happens: the lines of the last days, and all of whatever is out or lies apart in the
+ * What a screen is told as it happens: the lines of the last days, and all that is out or lies apart in the
  * oven. What was binned, or came back without a rod, is over.
  */
 export async function linesInHand(): Promise<RodMovement[]> {

@@ -84,7 +84,7 @@ export async function findRodRoom(taught: readonly string[] | null, now: Date): 
     linesInHand(),
     rows<{ oven: string; celsius: string; door_open: number; read_by: string; read_at: string }>(
       database(),
-      // The newest of each is found by its index alone, whatever was read before.
+      // The newest of each is found by its index alone, without the lines before.
       `SELECT reading.oven, celsius, door_open, read_by, reading.read_at FROM oven_reading AS reading
       JOIN (SELECT oven, MAX(read_at) AS read_at FROM oven_reading GROUP BY oven) AS newest
         ON newest.oven = reading.oven AND newest.read_at = reading.read_at

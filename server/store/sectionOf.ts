@@ -23,7 +23,7 @@ export const isOfSection = (word: string): boolean => word in SECTIONS
 
 const EVERYWHERE = Object.values(SECTIONS).join(' UNION ')
 
-/** The sections that things are of, whatever things they are. */
+/** The sections that things of any kind are of. */
 export async function sectionsOf(ids: readonly string[]): Promise<string[]> {
   const lists = Array.from(EVERYWHERE.matchAll(/\(\?\)/g), () => ids)
   const [found] = await database().query<RowDataPacket[]>(EVERYWHERE, lists)

@@ -23,7 +23,7 @@ const coupon = computed(() => bench.coupon!)
 const drawn = computed(() => drawnLanes(coupon.value, bench.view, bench.cursor.beadId))
 const placement = computed(() => placementOf(drawn.value, standsUpright(coupon.value)))
 
-/** Room round the plate for numbers and ruler, px; the scale is whatever fits. */
+/** Room round the plate for numbers and ruler, px; the scale is the largest that fits. */
 const ROOM = { left: 44, top: 30, right: 20, bottom: 46 }
 const roomTop = computed(() => (drawn.value.round ? 74 : ROOM.top))
 const scale = computed(() =>

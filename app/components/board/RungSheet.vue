@@ -40,8 +40,8 @@ onMounted(async () => {
 })
 
 /**
- * What a rule lets through: the chance of a student at a steady rate, within the coupons the rung usually takes, or
- * so many tries.
+ * What a rule lets through: the chance of a student at a steady rate, within the coupons or the
+ * tries that the rung usually takes.
  */
 const TRIES_A_COUPON = 6
 const within = computed(() => (byTries.value ? TRIES_A_COUPON : 1) * props.rung.coupons)

@@ -21,7 +21,7 @@ const paths = computed(() => stackPaths(props.plan, props.shape))
 const box = computed(
   () => `${paths.value.box.x} ${paths.value.box.y} ${paths.value.box.width} ${paths.value.box.height}`,
 )
-/** Figures and dots keep their size on the screen, whatever the plate's. */
+/** Figures and dots keep their size on the screen at every size of plate. */
 const mark = computed(() => paths.value.box.height / 26)
 
 const svg = useTemplateRef<SVGSVGElement>('svg')

@@ -2,7 +2,7 @@
 import type { ShiftGroup, Stray } from '~~/core/readiness'
 import { useCodeBooks } from '~/stores/codeBooks'
 
-/** Which tests here go otherwise than the coupons say: every odds that is said is moved by so much. */
+/** Which tests here go otherwise than the coupons say: each odds that is said is moved by this figure. */
 const props = defineProps<{ strays: readonly Stray[] }>()
 const books = useCodeBooks()
 const STAGES = { face: 'on the face', root: 'at the root', bends: 'in the bends' } as const

@@ -12,7 +12,7 @@ defineProps<{
   book: CodeBook
   coupon: CouponDocument
   unit: LengthUnit
-  /** Somebody else saved a newer version. */
+  /** Another person saved a newer version. */
   contested: boolean
 }>()
 const dialog = defineModel<TestDialog | null>('dialog', { required: true })

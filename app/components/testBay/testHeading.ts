@@ -10,7 +10,7 @@ export const STATE_WORDS: Readonly<Record<TestState, string>> = {
   'passed': 'passed',
   'failed': 'not passed',
 }
-/** The order in which tests want somebody: what runs first, then what waits, then plans, then results. */
+/** The order in which tests want a person: what runs first, then what waits, then plans, then results. */
 const URGENCY: readonly TestState[] = ['under way', 'for visual', 'for specimens', 'planned']
 export const isOpen = (state: TestState): boolean => !hasResult(state)
 export const urgencyOf = (state: TestState): number => URGENCY.indexOf(state)

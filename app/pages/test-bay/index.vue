@@ -10,7 +10,7 @@ import { TESTS_KEYS } from '~/keys/roomKeys'
 import { useCodeBooks } from '~/stores/codeBooks'
 import { useWelderTests } from '~/stores/welderTests'
 
-/** The school's tests: what wants somebody first, then what came of the others. */
+/** The school's tests: what wants a person first, then what came of the others. */
 const tests = useWelderTests()
 const books = useCodeBooks()
 useHead({ title: 'Test bay · Fusilis' })

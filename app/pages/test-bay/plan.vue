@@ -17,7 +17,7 @@ import { useSections } from '~/stores/sections'
 import { useWelderTests } from '~/stores/welderTests'
 
 /**
- * Plans tests: from what somebody should be qualified for to the fewest pieces, or from pieces to what they would
+ * Plans tests: from what a person should be qualified for to the fewest pieces, or from pieces to what they would
  * qualify.
  */
 const books = useCodeBooks()

@@ -4,7 +4,7 @@ import { defineRoute } from '../../../http/defineRoute'
 import { notFound, refuse } from '../../../http/refuse'
 import { callOffTest, findTest } from '../../../store/welderTests'
 
-/** Calls off a test that was only planned, as it was seen: what somebody began meanwhile stays. */
+/** Calls off a test that was only planned, as it was seen: what a person began meanwhile stays. */
 export default defineRoute(
   { who: staff, did: 'called a test off', id: 'test', takes: callOffSchema },
   async ({ id, body: { baseVersion } }) => {

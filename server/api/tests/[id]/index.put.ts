@@ -67,7 +67,7 @@ async function bookOf({ book }: WelderTest): Promise<CodeBook> {
   }
 }
 
-/** What the criteria say of the coupon is computed here, whatever was sent: a signature is all that a page gives. */
+/** What the criteria say of the coupon is computed here; the page gives only the signature. */
 async function withVisual(document: WelderTest, book: CodeBook): Promise<WelderTest> {
   if (!document.visual) return document
   const [coupon, own] = await Promise.all([findCoupon(document.couponId), schoolCriteria()])
