@@ -1,0 +1,10 @@
+/**
+ * A coupon's picture under its drawing: what a file must be, where the coupon lies on it, and the picture laid out to
+ * the scale of the strip.
+ */
+export * from './plane'
+export * from './homography'
+export * from './couponPicture'
+export * from './layPicture'
+export * from './jpegParts'
+export * from './pictureFile'
