@@ -10,7 +10,9 @@ await main(() =>
   withSchoolDatabase(
     async url => {
       const file = named ?? backupFile(schoolFolder())
-      const written = await step('Writing the backup, and restoring it on trial', () => writeBackup(url, file))
+      const written = await step('Writing the backup, and restoring it on trial', () =>
+        writeBackup(schoolFolder(), url, file),
+      )
       console.log(`  ${written}\n  It holds every student’s record: keep it where only the school can read it.`)
       for (const name of await keepByAge(schoolFolder()))
         console.log(`  ${name} was older than it is kept, and is gone.`)

@@ -1,6 +1,7 @@
 import { readdir, rm } from 'node:fs/promises'
 import { addDays, differenceInCalendarDays, parse, set } from 'date-fns'
 import { dumpTo } from './dump.mjs'
+import { backUpPictures, dropOldPictures, picturesBeside, picturesFolder } from './pictures.mjs'
 import { runTask } from './run.mjs'
 import { SEALED } from './seal.mjs'
 import { withTrialRestore } from './trialRestore.mjs'
@@ -16,10 +17,15 @@ const OURS = /^(fusilis|before-update|before-restore)-(\d{4}-\d{2}-\d{2})-\d{4}\
  * Writes one backup, sealed where a key is set, tried by restoring it where this machine can, and notes it for the
  * House page. Says in a line what it is.
  */
-export async function writeBackup(url, file) {
+export async function writeBackup(dir, url, file) {
   const tried = await withTrialRestore(url, copy => dumpTo(url, file, copy))
+  // The pictures after the rows: one that is taken meanwhile is in the next backup, row and file.
+  const pictures = await backUpPictures(picturesFolder(dir), picturesBeside(file))
   await runTask('noteBackup', [], { env: { FUSILIS_DB_URL: url } })
-  return tried ? `${file}, restored on trial: it holds what the school holds` : `${file}, not tried: no MariaDB here`
+  const beside = pictures > 0 ? `; ${pictures} ${pictures === 1 ? 'picture' : 'pictures'} beside it` : ''
+  return tried
+    ? `${file}, restored on trial: it holds what the school holds${beside}`
+    : `${file}, not tried: no MariaDB here${beside}`
 }
 
 /** `2026-11-27-1805`: a moment as part of a file's name. */
@@ -58,6 +64,7 @@ export async function keepByAge(dir) {
   const folder = `${dir}/backups`
   const gone = outOfDate(await readdir(folder).catch(() => []), keepDays)
   for (const name of gone) await rm(`${folder}/${name}`)
+  await dropOldPictures(`${folder}/pictures`, keepDays)
   return gone
 }
 

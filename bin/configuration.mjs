@@ -1,6 +1,6 @@
 import { statfs } from 'node:fs/promises'
 import { isIP } from 'node:net'
-import { dirname } from 'node:path'
+import { dirname, isAbsolute } from 'node:path'
 import { existsSync } from 'node:fs'
 import proxyaddr from 'proxy-addr'
 import { BACKUP_DAYS, TIME_OF_DAY } from './backups.mjs'
@@ -64,6 +64,7 @@ const SETTINGS = {
     'lists addresses of ovens, parted by commas',
   ],
   FUSILIS_METRICS_TOKEN: [text => text.length >= 16, 'holds 16 characters or more'],
+  FUSILIS_PICTURES: [isAbsolute, 'is the whole path of a folder, like /srv/fusilis/pictures'],
   FUSILIS_BACKUP_AT: [text => TIME_OF_DAY.test(text), 'is a time of day, like 02:30'],
   FUSILIS_BACKUP_DAYS: [text => BACKUP_DAYS.test(text), 'is a number of days, like 60'],
   FUSILIS_BACKUP_KEY: [text => /^age1[a-z0-9]{58}$/.test(text), 'is a public key of age, age1…'],

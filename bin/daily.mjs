@@ -13,7 +13,7 @@ export async function backUpDaily({ dir, url, over, wait, say }) {
     await wait(untilNext(at) / 1000, over).catch(() => {})
     if (over.aborted) return
     try {
-      say(`Backup written: ${await writeBackup(url, backupFile(dir))}`)
+      say(`Backup written: ${await writeBackup(dir, url, backupFile(dir))}`)
       await keepByAge(dir)
     } catch (error) {
       say(`The backup failed: ${error.message}. ${error.advice ?? ''}`)

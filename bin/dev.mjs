@@ -3,6 +3,7 @@ import { DEMO_ENV } from './demoAccounts.mjs'
 import { fillDemo } from './fillDemo.mjs'
 import { folderOf, openSchoolDatabase } from './schoolDatabase.mjs'
 import { needNpm } from './packages.mjs'
+import { picturesFolder } from './pictures.mjs'
 import { run, runTask } from './run.mjs'
 import { main, step } from './say.mjs'
 
@@ -13,6 +14,7 @@ await main(async () => {
   const env = {
     ...DEMO_ENV,
     FUSILIS_DB_URL: database.url,
+    FUSILIS_PICTURES: picturesFolder(folderOf('dev')),
     NUXT_SESSION_PASSWORD: 'only-for-development-on-this-machine',
   }
   try {

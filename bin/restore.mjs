@@ -1,6 +1,7 @@
 #!/usr/bin/env node
 import { backupFile } from './backups.mjs'
 import { dumpTo, openDump, restoreFrom } from './dump.mjs'
+import { picturesBeside, picturesFolder, restorePictures } from './pictures.mjs'
 import { runTask } from './run.mjs'
 import { main, step } from './say.mjs'
 import { erasedList, schoolFolder, withSchoolDatabase } from './schoolDatabase.mjs'
@@ -51,6 +52,12 @@ await main(async () => {
       UNTOUCHED,
     )
     await step('Putting it in its place', () => runTask('restoreStep', ['swap', staged, kept], { env }), UNTOUCHED)
+    const named = JSON.parse(await runTask('restoreStep', ['pictures'], { env }))
+    const { back, lost } = await step('Bringing pictures back', () =>
+      restorePictures(picturesBeside(file), picturesFolder(schoolFolder()), named),
+    )
+    if (back > 0) console.log(`  ${back} of ${named.length} pictures came back from beside the backup.`)
+    if (lost > 0) console.log(`  ${lost} pictures lie neither here nor beside the backup.`)
     if (erased > 0) console.log(`  ${erased} who were erased since the backup were erased again.`)
     console.log(`  Restored. What was there before is in ${before}`)
     console.log(`  and in the database ${kept}, until npm run restore -- --forget`)

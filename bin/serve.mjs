@@ -3,6 +3,7 @@ import { createHash, randomBytes } from 'node:crypto'
 import { existsSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { mkdir, readFile, writeFile } from 'node:fs/promises'
+import { picturesFolder } from './pictures.mjs'
 import { ROOT } from './run.mjs'
 import { withParent } from './withParent.mjs'
 
@@ -69,6 +70,7 @@ export async function serve({ dir, url, port, host = '127.0.0.1', env = {}, show
       NITRO_HOST: host,
       ...cookieSettings(password),
       FUSILIS_ERASED_LIST: `${dir}/erased.jsonl`,
+      FUSILIS_PICTURES: picturesFolder(dir),
       ...env,
     },
   })

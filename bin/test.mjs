@@ -6,6 +6,7 @@ import { freePort, startMariadb } from './mariadb.mjs'
 import { needDebian, needNpm } from './packages.mjs'
 import { run, runTask } from './run.mjs'
 import { main, step } from './say.mjs'
+import { picturesFolder } from './pictures.mjs'
 import { serve } from './serve.mjs'
 import { withParent } from './withParent.mjs'
 
@@ -86,7 +87,7 @@ async function withServer(work) {
     await step('Bringing it up to date', () => runTask('migrate', [], { env }))
     const server = await serve({ dir, url: database.url, port: await freePort() })
     try {
-      await work({ ...env, FUSILIS_URL: server.address })
+      await work({ ...env, FUSILIS_URL: server.address, FUSILIS_PICTURES: picturesFolder(dir) })
     } finally {
       await server.stop()
     }

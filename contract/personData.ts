@@ -5,6 +5,7 @@ import type { CouponDocument } from '../core/coupon'
 import type { Stubs } from '../core/rodRoom'
 import type { WelderTest } from '../core/welderTest'
 import type { Student } from './people'
+import type { CouponPicture } from './pictures'
 
 /** The body of `POST /api/students/:id/erase`. The name typed again is a guard against the wrong row. */
 export interface Erasure {
@@ -32,6 +33,8 @@ export interface PersonExport {
   readonly student: Student & { readonly section: string }
   readonly coupons: readonly Kept<CouponDocument>[]
   readonly tests: readonly Kept<WelderTest>[]
+  /** Pictures of coupons: JPEG as base64; null where its file is lost. */
+  readonly pictures: readonly (CouponPicture & { readonly data: string | null })[]
   readonly blindReadings: readonly {
     readonly id: string
     readonly couponId: string

@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs'
 import { closeDatabase, database } from '../../server/store/database'
 import type { Erased } from '../../server/store/erasePerson'
 import { openDatabase } from '../../server/store/nodes'
+import { pictureFilesNamed } from '../../server/store/pictures'
 import { emptyDatabase, eraseAllAgain, erasedIn, forgetKept, swapIn } from '../../server/store/restore'
 
 /** One step of a restore, over the live database at `FUSILIS_DB_URL`; what it found is said as JSON. */
@@ -31,6 +32,7 @@ const steps: Readonly<Record<string, () => Promise<unknown>>> = {
   empty: () => emptyDatabase(database(), staged),
   erase: eraseInStaged,
   swap: () => swapIn(database(), { live, staged, kept }),
+  pictures: () => pictureFilesNamed(database()),
   forget: () => forgetKept(database(), live),
 }
 console.log(JSON.stringify((await steps[step!]!()) ?? null))

@@ -1,5 +1,6 @@
 import { database, inTransaction, rows, run, toDateTime, type Queries } from './database'
 import { noteFloor } from './floorSerial'
+import { dropPicturesOf } from './pictureFiles'
 
 /** What is left of a name. */
 export const ERASED = 'erased'
@@ -17,6 +18,7 @@ const GOES = [
   `UPDATE blind_reading SET document = JSON_REPLACE(document, '$.notes', '', '$.nextRun', '', '$.overrule.reason', '',
     '$.toldBefore.says', '') WHERE student_id = ?`,
   `UPDATE sign_off SET why = '', taken_back_why = IF(taken_back_why IS NULL, NULL, '') WHERE student_id = ?`,
+  'DELETE FROM coupon_picture WHERE student_id = ?',
   'DELETE FROM remark WHERE student_id = ?',
   `UPDATE attendance_note SET why = '' WHERE student_id = ?`,
   'DELETE FROM guardian_consent WHERE student_id = ?',
@@ -41,7 +43,7 @@ export async function erasePerson(
   { name, why }: { readonly name: string; readonly why: string },
   by: { readonly name: string; readonly now: Date },
 ): Promise<'erased' | 'not found' | 'another name'> {
-  return inTransaction(database(), async on => {
+  const outcome = await inTransaction(database(), async on => {
     const [row] = await rows<{ name: string }>(
       on,
       'SELECT name FROM student WHERE id = ? AND erased_at IS NULL FOR UPDATE',
@@ -52,6 +54,8 @@ export async function erasePerson(
     await erase(on, { id, at: toDateTime(by.now), by: by.name, why })
     return 'erased'
   })
+  if (outcome === 'erased') await dropPicturesOf(id)
+  return outcome
 }
 
 /** That a person was erased: who by the id alone, when, by whom and why. */

@@ -4,6 +4,7 @@ import type { WelderTest } from '../../core/welderTest'
 import type { DayPlan } from '../../contract/dayPlan'
 import type { PersonExport } from '../../contract/personData'
 import { database, fromJson, rows, toIso } from './database'
+import { picturesWithBytes } from './pictures'
 import { findSchool } from './school'
 import { findStudent } from './students'
 
@@ -34,6 +35,7 @@ export async function exportPerson(studentId: string, now: Date): Promise<Person
     [consent],
     drawn,
     planned,
+    pictures,
   ] = await Promise.all([
     findSchool(),
     all('SELECT section.name FROM section JOIN student ON section_id = section.id WHERE student.id = ?', studentId),
@@ -94,6 +96,7 @@ export async function exportPerson(studentId: string, now: Date): Promise<Person
         ORDER BY class_day`,
       studentId,
     ),
+    picturesWithBytes(studentId),
   ])
   const kept = <Document>(found: readonly Row[], before: readonly Row[]) =>
     found.map(row => ({
@@ -118,6 +121,7 @@ export async function exportPerson(studentId: string, now: Date): Promise<Person
     student: { ...student, section: text(section?.name) },
     coupons: kept<CouponDocument>(coupons, couponsBefore),
     tests: kept<WelderTest>(tests, testsBefore),
+    pictures,
     blindReadings: readings.map(row => ({
       id: text(row.id),
       couponId: text(row.coupon_id),

@@ -9,6 +9,8 @@ const SECTIONS = {
   'section': 'SELECT id AS section_id FROM section WHERE id IN (?)',
   'student': 'SELECT section_id FROM student WHERE id IN (?)',
   'coupon': 'SELECT section_id FROM coupon JOIN student ON student.id = coupon.student_id WHERE coupon.id IN (?)',
+  'picture':
+    'SELECT section_id FROM coupon_picture JOIN student ON student.id = student_id WHERE coupon_picture.id IN (?)',
   'test': 'SELECT section_id FROM test_record JOIN student ON student.id = student_id WHERE test_record.id IN (?)',
   'wait': 'SELECT section_id FROM waiting JOIN student ON student.id = waiting.student_id WHERE waiting.id IN (?)',
   'demonstration': 'SELECT section_id FROM demonstration WHERE id IN (?)',

@@ -1,6 +1,7 @@
 import { beforeAll, describe, expect, it } from 'vitest'
 import { v7 as uuid } from 'uuid'
 import { aCoupon } from '../../core/coupon/example'
+import { aJpeg } from '../../core/picture/exampleJpeg'
 import { aTest } from '../../core/welderTest/example'
 import type { ReadersAgreement } from '../../contract/blindReadings'
 import type { Account, Section } from '../../contract/people'
@@ -14,6 +15,16 @@ const NOBODY = '01900000-0000-7000-8000-00000000dead'
 let school: School
 let otherCoupon: string
 let otherTest: string
+let otherPicture: string
+/** A picture of the other student's coupon. */
+async function takePicture(): Promise<string> {
+  const id = uuid()
+  const shows = { side: 'face', state: 'slag off', lies: null, widthPx: 400, heightPx: 300 }
+  const data = Buffer.from(aJpeg(400, 300)).toString('base64')
+  const picture = { couponId: otherCoupon, studentId: school.other.id, ...shows, data }
+  expect((await school.instructor.ask('PUT', `/api/pictures/${id}`, picture)).status).toBe(204)
+  return id
+}
 beforeAll(async () => {
   school = await foundTestSchool()
   otherCoupon = uuid()
@@ -23,6 +34,7 @@ beforeAll(async () => {
     document: aCoupon({ studentId: school.other.id }),
   })
   expect(saved.status).toBe(200)
+  otherPicture = await takePicture()
   otherTest = uuid()
   expect(
     (
@@ -47,7 +59,7 @@ const NOT_THERE = [
   'POST /api/booth-faults/[id]/clear',
   'DELETE /api/demonstrations/[id]',
 ]
-const TAKES_NOTHING = ['PUT /api/students/[id]/hold', 'DELETE /api/students/[id]/hold']
+const TAKES_NOTHING = ['PUT /api/students/[id]/hold', 'DELETE /api/students/[id]/hold', 'DELETE /api/pictures/[id]']
 describe.each(Object.entries(ROUTES).filter(([, who]) => who !== 'anyone' && who !== 'tablet'))(
   '%s is for: %s',
   (route, who) => {
@@ -60,9 +72,11 @@ describe.each(Object.entries(ROUTES).filter(([, who]) => who !== 'anyone' && who
           ? otherCoupon
           : pattern.startsWith('/api/tests')
             ? otherTest
-            : pattern.startsWith('/api/students')
-              ? school.other.id
-              : school.section.id,
+            : pattern.startsWith('/api/pictures')
+              ? otherPicture
+              : pattern.startsWith('/api/students')
+                ? school.other.id
+                : school.section.id,
       )
     const body = method === 'GET' ? undefined : {}
     const allowed = NOT_THERE.includes(route)
@@ -108,6 +122,7 @@ describe('an instructor who is tied to another section', () => {
   let own: { sectionId: string; studentId: string }
   let tie: (sectionIds: string[]) => Promise<unknown>
   beforeAll(async () => {
+    otherPicture = await takePicture()
     const { section, student } = await addClass(school, 'Far T', 'Wenda Orrin')
     own = { sectionId: section.id, studentId: student.id }
     const fields = { name: AWAY, username: AWAY, role: 'instructor', studentId: null, active: true }
@@ -121,12 +136,18 @@ describe('an instructor who is tied to another section', () => {
   })
 
   const OF_A_SECTION = Object.entries(ROUTES).filter(
-    ([route, who]) => who !== 'lead' && /\/(sections|students|coupons|tests)\/\[id\]/.test(route),
+    ([route, who]) => who !== 'lead' && /\/(sections|students|coupons|tests|pictures)\/\[id\]/.test(route),
   )
   it('has routes to be kept from', () => expect(OF_A_SECTION.length).toBeGreaterThan(20))
   it.each(OF_A_SECTION.map(([route]) => route))('%s: sees and changes nothing there', async route => {
     const [method, pattern] = route.split(' ') as [string, string]
-    const of = { sections: school.section.id, students: school.other.id, coupons: otherCoupon, tests: otherTest }
+    const of = {
+      sections: school.section.id,
+      students: school.other.id,
+      coupons: otherCoupon,
+      tests: otherTest,
+      pictures: otherPicture,
+    }
     const id = of[pattern.split('/')[2] as keyof typeof of]
     const answer = await away.ask(method, pattern.replace('[id]', id), method === 'GET' ? undefined : {})
     expect([answer.status, (answer.body as { title?: string }).title]).toEqual([403, 'Not your section'])

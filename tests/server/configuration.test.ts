@@ -16,6 +16,7 @@ const RIGHT = {
   FUSILIS_TRUSTED_PROXIES: 'loopback, 10.0.0.0/8',
   FUSILIS_OVENS: 'http://127.0.0.1:3100/oven, http://127.0.0.1:3101/oven',
   FUSILIS_METRICS_TOKEN: 'a long token of the school',
+  FUSILIS_PICTURES: '/srv/fusilis/pictures',
   FUSILIS_BACKUP_AT: '23:59',
   FUSILIS_BACKUP_DAYS: '60',
 }
@@ -38,6 +39,7 @@ describe('the settings of a school’s server', () => {
     ['FUSILIS_OIDC_ISSUER', 'http://id.example.edu'],
     ['FUSILIS_TRUSTED_PROXIES', '10.0.0.0/99'],
     ['FUSILIS_OVENS', 'the one in the corner'],
+    ['FUSILIS_PICTURES', 'pictures'],
     ['FUSILIS_METRICS_TOKEN', 'short'],
     ['FUSILIS_BACKUP_AT', '24:00'],
     ['FUSILIS_BACKUP_DAYS', '0'],
