@@ -19,7 +19,7 @@ const MOST_WINDOWS = 200
 
 function numberOf(line: Extract<RuleLine, { quantity: unknown }>, unit: LengthUnit): Schema {
   const range = `${line.name}: ${sayRange(line, unit)}`
-  const whole = line.quantity === 'coupons'
+  const whole = line.quantity === 'coupons' || line.quantity === 'pixels'
   const schema = number().strict().typeError(range).required(range).min(line.lowest, range).max(line.highest, range)
   return whole ? schema.integer(`${line.name} is a whole number`) : schema
 }

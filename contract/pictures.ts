@@ -11,6 +11,7 @@ import {
   type PictureShows,
   type Quarter,
 } from '../core/picture'
+import { PICTURE_PX } from '../core/house'
 import { across, millimetres, oneOf, uuid } from './fields'
 
 /** The body of `PUT /api/pictures/:id`: the picture whole, and what it shows. */
@@ -48,7 +49,7 @@ const pixels = (what: string) =>
     .required('${path} is missing')
     .integer(`\${path} is a whole number of pixels`)
     .min(1, `The ${what} of a picture is 1 pixel or more`)
-    .max(10_000, `The ${what} of a picture is at most 10000 pixels`)
+    .max(PICTURE_PX.most, `The ${what} of a picture is at most ${PICTURE_PX.most} pixels`)
 
 const coordinate = () => number().strict().required('${path} is missing')
 const point = () => object({ x: coordinate(), y: coordinate() }).exact()

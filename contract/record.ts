@@ -53,6 +53,8 @@ export interface CouponSummary {
   readonly savedAt: string
   readonly verdict: Verdict
   readonly score: number
+  /** Pictures that lie on it to scale. */
+  readonly pictures: number
   readonly document: CouponDocument
 }
 

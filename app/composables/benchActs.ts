@@ -28,7 +28,18 @@ import type { CouponBench } from './couponBench'
 
 /** What the Bench can ask about. */
 export type BenchDialog =
-  'discard' | 'ticket' | 'more' | 'students' | 'why' | 'across' | 'over' | 'pass' | 'fit-up' | 'codes' | 'told'
+  | 'discard'
+  | 'ticket'
+  | 'more'
+  | 'students'
+  | 'why'
+  | 'across'
+  | 'over'
+  | 'pass'
+  | 'fit-up'
+  | 'codes'
+  | 'told'
+  | 'pictures'
 
 export const SMALL_STEP = inches(1 / 8)
 export const LARGE_STEP = inches(1 / 2)

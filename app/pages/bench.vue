@@ -205,7 +205,9 @@ useBenchKeys({
             @pass="dialog = 'pass'"
             @fit-up="dialog = 'fit-up'"
           />
-          <CouponCaption ref="caption" :document="bench.coupon" :unit="unit" />
+          <CouponCaption ref="caption" :document="bench.coupon" :unit="unit">
+            <PictureBar v-if="!bench.open.toTry" :coupon-id="bench.open.id" @pictures="dialog = 'pictures'" />
+          </CouponCaption>
         </div>
         <div class="drawn" :class="{ upright }">
           <BenchDrawing :unit="unit" />
@@ -224,6 +226,7 @@ useBenchKeys({
       v-model:theirs="theirs"
       :unit="unit"
       :saving="saving"
+      :in-place="!inHand"
       :loading="loading && floor.students.length === 0"
       @set-up="setUp"
       @drop="drop"

@@ -1,6 +1,7 @@
 import { expect, it } from 'vitest'
 import { putMark } from '~~/core/coupon'
 import { aCoupon, aFlaw, EXAMPLE_STUDENT } from '~~/core/coupon/example'
+import { aJpeg } from '~~/core/picture/exampleJpeg'
 import type { PersonExport } from '~~/contract/personData'
 import { passedExample } from '~~/core/welderTest/example'
 import { personDocument } from './personPdf'
@@ -25,6 +26,7 @@ const nothing: PersonExport = {
   },
   coupons: [],
   tests: [],
+  pictures: [],
   blindReadings: [],
   beadAnswers: [],
   signOffs: [],
@@ -37,10 +39,21 @@ const nothing: PersonExport = {
   remarks: [],
   trail: [],
 }
+const picture: PersonExport['pictures'][number] = {
+  ...{ id: 'p', couponId: 'k', studentId: EXAMPLE_STUDENT, side: 'face', state: 'slag off', lies: null },
+  ...{
+    widthPx: 400,
+    heightPx: 300,
+    takenAt: AT,
+    by: 'Tobias Lund',
+    data: btoa(String.fromCharCode(...aJpeg(400, 300))),
+  },
+}
 const everything: PersonExport = {
   ...nothing,
   coupons: [{ ...kept, document: coupon }],
   tests: [{ ...kept, document: passedExample() }],
+  pictures: [picture, { ...picture, side: 'root', data: null }],
   blindReadings: [{ id: 'b', couponId: 'k', stage: 'marks', madeAt: AT, document: coupon }],
   beadAnswers: [{ card: 'arc long', saidCause: 'right', saidChange: 'right', answeredAt: AT }],
   signOffs: [{ rungId: 'flat pad', stood: '', why: '', by: 'Tobias Lund', at: AT, takenBackAt: null }],
@@ -79,6 +92,9 @@ it('says in words all that the file for programs holds', () => {
     'looked at a record',
     '1 March 2027',
     'not yet',
+    'Face, slag off, taken by Tobias Lund',
+    'Its file is lost',
+    'data:image/jpeg;base64,',
     'certifies nothing',
   ])
     expect(text).toContain(said)

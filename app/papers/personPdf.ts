@@ -1,6 +1,7 @@
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
 import { recordDay, spokenDay } from '~~/core/calendar'
 import { describeMark, describePiece, describeRod, isFlaw, isGauge, type CouponDocument } from '~~/core/coupon'
+import { sayPicture } from '~~/core/picture'
 import { BEAD_CARDS, nameOfCard } from '~~/core/readingRoom'
 import { STUB_CLASSES, type Stubs } from '~~/core/rodRoom'
 import type { LengthUnit } from '~~/core/units'
@@ -62,6 +63,18 @@ function couponRead(
   }
 }
 
+/** A picture of a coupon, or that its file is lost. */
+const pictureSeen = (picture: PersonExport['pictures'][number]): Content => ({
+  margin: [0, 4, 0, 6],
+  unbreakable: true,
+  stack: [
+    { text: `${sayPicture(picture)}, taken by ${picture.by}, ${moment(picture.takenAt)}` },
+    picture.data === null
+      ? { text: 'Its file is lost.', color: QUIET }
+      : { image: `data:image/jpeg;base64,${picture.data}`, fit: [300, 220] },
+  ],
+})
+
 const CARD_NAMES: ReadonlyMap<string, string> = new Map(BEAD_CARDS.map(id => [id, nameOfCard(id)]))
 
 /** Cards that have gone since are called by what they were kept as. */
@@ -109,6 +122,7 @@ export function personDocument(person: PersonExport, { unit, rungName }: PersonH
         `Coupons, ${person.coupons.length}`,
         person.coupons.map(coupon => couponRead(coupon, unit)),
       ),
+      ...part(`Pictures of coupons, ${person.pictures.length}`, person.pictures.map(pictureSeen)),
       ...rowsOf(
         'Tests',
         [90, '*', 60, 60],

@@ -12,6 +12,8 @@ export type IntentKind =
   | 'remark'
   | 'demonstration'
   | 'oven reading'
+  | 'picture'
+  | 'no picture'
 
 interface KindOfIntent {
   readonly path: string
@@ -35,6 +37,8 @@ export const INTENT_KINDS: Readonly<Record<IntentKind, KindOfIntent>> = {
   'remark': { path: '/api/remarks', pageHolds: true },
   'demonstration': { path: '/api/demonstrations', pageHolds: true },
   'oven reading': { path: '/api/oven-readings', pageHolds: true },
+  'picture': { path: '/api/pictures', pageHolds: true },
+  'no picture': { path: '/api/pictures', pageHolds: true, takesAway: true },
 }
 
 /** One thing that a person meant to save. Sent twice under its id it is saved once. */

@@ -13,7 +13,7 @@ const KEPT: readonly RegExp[] = [
   '/api/sections',
   `/api/sections/${ID}/(floor|queue|remarks|booths|board|day|plan|students)`,
   `/api/students/${ID}/(causes|progress|record|tests|blind-readings|reading-room|hours|place|today|pace)`,
-  `/api/coupons/${ID}`,
+  `/api/coupons/${ID}(/pictures)?`,
   ...ROOM_PATHS,
   `/api/tests/${ID}`,
 ].map(path => new RegExp(`^${path}$`))

@@ -1,13 +1,21 @@
 import { CURRENCIES, inches } from '../units'
-import { DEFAULT_HOUSE_RULES, type HouseRules } from './houseRules'
+import { DEFAULT_HOUSE_RULES, PICTURE_PX, type HouseRules } from './houseRules'
 import { WAYS } from './ways'
 
 /** What a number of the rules is a number of. Shares are kept 0 to 1 and shown in per cent. */
 export type Quantity =
-  'length' | 'share' | 'percent' | 'degrees' | 'amperes' | 'hours' | 'days' | 'coupons' | 'core diameters'
+  'length' | 'share' | 'percent' | 'degrees' | 'amperes' | 'hours' | 'days' | 'coupons' | 'core diameters' | 'pixels'
 
 export type RuleGroup =
-  'The bead' | 'Restarts and ends' | 'Grooves' | 'Undercut' | 'Angles and arc' | 'Current' | 'Moving up' | 'Ways'
+  | 'The bead'
+  | 'Restarts and ends'
+  | 'Grooves'
+  | 'Undercut'
+  | 'Angles and arc'
+  | 'Current'
+  | 'Moving up'
+  | 'Pictures'
+  | 'Ways'
 
 interface LineBase {
   /** Where the value stands in the rules: `pass.starts`. */
@@ -432,6 +440,15 @@ const LINES: readonly RuleLine[] = [
     0.5,
     0.99,
     'Of simulated attempts at the test piece that would go well.',
+  ),
+  number(
+    'pictureLongestPx',
+    'Pictures',
+    'Longest side of a picture',
+    'pixels',
+    PICTURE_PX.least,
+    PICTURE_PX.most,
+    'A coupon’s picture is kept no larger: 1600 show a tenth of a millimetre on 6 in, in about half a megabyte.',
   ),
   ...Object.entries(WAYS).map(([id, way]) => choice(`ways.${id}`, 'Ways', way.name, way.why, way.choices)),
 ]

@@ -23,6 +23,9 @@ export interface WindowOverride {
   readonly highA: number
 }
 
+/** Longest side that a school may set for its pictures, px: enough to measure a bead by, and no more than a screen. */
+export const PICTURE_PX = { least: 800, most: 2400 } as const
+
 /**
  * A school's own figures and ways. Lengths are millimetres, angles degrees, shares 0 to 1.
  * Defaults are common practice; each can be changed by the school.
@@ -105,6 +108,8 @@ export interface HouseRules {
   readonly sameDrillDays: number
   /** Share of simulated attempts that go well before a student is sent to a test. */
   readonly targetOdds: number
+  /** Longest side of a coupon's picture that is kept, px. */
+  readonly pictureLongestPx: number
   /** How things are done here, where good welders differ. */
   readonly ways: Ways
 }
@@ -148,6 +153,7 @@ export const DEFAULT_HOUSE_RULES: HouseRules = {
   halfLifeDays: 60,
   sameDrillDays: 2,
   targetOdds: 0.8,
+  pictureLongestPx: 1600,
   ways: DEFAULT_WAYS,
 }
 

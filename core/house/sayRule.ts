@@ -15,6 +15,7 @@ export function quantityUnit(quantity: Quantity, unit: LengthUnit): string {
     'days': 'days',
     'coupons': 'coupons',
     'core diameters': '× core',
+    'pixels': 'px',
   }
   return units[quantity]
 }

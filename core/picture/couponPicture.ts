@@ -1,6 +1,6 @@
 import type { Piece } from '../coupon'
 import { isPipe, isPlate, showsRoot, stripOf } from '../coupon'
-import { pipeOf } from '../trade'
+import { pipeOf, QUADRANTS } from '../trade'
 import { inches } from '../units'
 import type { Corners } from './plane'
 
@@ -62,3 +62,13 @@ export const radiusOf = (piece: Piece): number | null => (isPipe(piece) ? pipeOf
 /** Sides of a coupon that can be taken: the root where it is there to be seen, from the back of a plate. */
 export const sidesOf = (piece: Piece): readonly PictureSide[] =>
   showsRoot(piece) && !isPipe(piece) ? PICTURE_SIDES : ['face']
+
+/**
+ * What a picture shows, in words.
+ * @example sayPicture({ side: 'face', state: 'slag off', lies: null }) // 'Face, slag off'
+ */
+export function sayPicture({ side, state, lies }: PictureShows): string {
+  const quarter = lies?.quarter ?? null
+  const what = quarter === null ? (side === 'root' ? 'Root side' : 'Face') : `${QUADRANTS[quarter]} o’clock`
+  return `${what}, ${state}`
+}

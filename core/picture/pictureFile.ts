@@ -7,8 +7,7 @@ export const MOST_FILE_BYTES = 40 * 1024 * 1024
 /** Shorter edge of a picture on which a weld can be read, px. */
 export const LEAST_EDGE_PX = 300
 
-/** How a picture is kept: the longest side by the house's rule, px; and what the server takes at most. */
-export const MOST_KEPT_PX = 2400
+/** Most bytes of a picture that is kept. */
 export const MOST_KEPT_BYTES = 3 * 1024 * 1024
 
 export interface ImageHead {

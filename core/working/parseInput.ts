@@ -32,6 +32,7 @@ const SUFFIXES: Readonly<
   'days': { shown: 'days', taken: /days?$/i },
   'coupons': { shown: 'coupons', taken: /coupons?$/i },
   'core diameters': { shown: '× core', taken: /[×x] ?(core)?$/i },
+  'pixels': { shown: 'px', taken: /(px|pixels?)$/i },
 }
 
 /** The unit that stands behind a field. */

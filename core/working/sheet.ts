@@ -33,6 +33,7 @@ export type NumberKind =
   | 'days'
   | 'coupons'
   | 'core diameters'
+  | 'pixels'
 
 export type SheetValues = Readonly<Record<string, number | string>>
 

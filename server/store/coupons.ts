@@ -172,11 +172,13 @@ export async function listCoupons(studentId: string, filter: CouponFilter): Prom
     saved_at: string
     verdict: Verdict
     score: number
+    pictures: number
     document: unknown
   }>(
     database(),
     `
-    SELECT id, class_day, saved_at, verdict, score, document FROM coupon
+    SELECT id, class_day, saved_at, verdict, score, document,
+      (SELECT COUNT(*) FROM coupon_picture WHERE coupon_id = coupon.id AND lies IS NOT NULL) AS pictures FROM coupon
     WHERE ${conditions.join(' AND ')} ORDER BY class_day DESC, id DESC LIMIT ${PAGE + 1}`,
     values,
   )
@@ -189,6 +191,7 @@ export async function listCoupons(studentId: string, filter: CouponFilter): Prom
       savedAt: toIso(row.saved_at),
       verdict: row.verdict,
       score: row.score,
+      pictures: row.pictures,
       document: fromJson(row.document),
     })),
     next: found.length > PAGE && last ? `${last.class_day} ${last.id}` : null,

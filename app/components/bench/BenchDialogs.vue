@@ -8,9 +8,16 @@ import type { BenchDialog } from '~/composables/benchActs'
 import type { MarkKind } from '~/keys/markKinds'
 import { useBench } from '~/stores/bench'
 import { useFloor } from '~/stores/floor'
+import { useHouseRules } from '~/stores/houseRules'
 
 /** What the Bench asks about; one at a time. */
-defineProps<{ unit: LengthUnit; saving: boolean; loading: boolean }>()
+defineProps<{
+  unit: LengthUnit
+  saving: boolean
+  loading: boolean
+  /** Whether a picture can be laid on the Bench's own drawing. */
+  inPlace: boolean
+}>()
 const dialog = defineModel<BenchDialog | null>('dialog', { required: true })
 /** The version that another person saved meanwhile. */
 const theirs = defineModel<SavedCoupon | null>('theirs', { required: true })
@@ -27,9 +34,18 @@ defineEmits<{
 }>()
 const bench = useBench()
 const floor = useFloor()
+const houseRules = useHouseRules()
 
 /** Dialogs come once the drawing stands, and before the server may be away. */
-const DIALOGS = ['ToldSigns', 'TicketEditor', 'PassEditor', 'FitUpEditor', 'HeldAgainst', 'TwoVersions']
+const DIALOGS = [
+  'ToldSigns',
+  'TicketEditor',
+  'PassEditor',
+  'FitUpEditor',
+  'HeldAgainst',
+  'PictureDialog',
+  'TwoVersions',
+]
 onMounted(() => {
   window.setTimeout(() => void prefetchComponents(DIALOGS), 2000)
 })
@@ -98,6 +114,15 @@ defineExpose({
     :unit="unit"
     :preset-degrees="bench.open?.presetDegrees ?? null"
     @keep="$emit('fitUp', $event)"
+    @close="dialog = null"
+  />
+  <LazyPictureDialog
+    v-if="dialog === 'pictures' && bench.coupon && bench.open"
+    :document="bench.coupon"
+    :coupon="bench.open"
+    :unit="unit"
+    :longest-px="houseRules.current.rules.pictureLongestPx"
+    :in-place="inPlace"
     @close="dialog = null"
   />
   <LazyTwoVersions

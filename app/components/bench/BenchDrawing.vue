@@ -103,6 +103,7 @@ const against = computed(() => shown.value.filter(mark => !isTry(mark) || mark.d
       @pointercancel="up"
     >
       <WeldedStrip :document="coupon" :drawn="drawn" :placement="placement" />
+      <PictureLayer :drawn="drawn" :placement="placement" :side="cursorBead?.face === 'root' ? 'root' : 'face'" />
       <g v-if="cursorBead" :transform="placement.transform">
         <rect
           :x="cursorBead.fromMm - px(5)"

@@ -19,7 +19,7 @@ defineExpose({ time: () => clock.value?.press() })
 <template>
   <div class="caption">
     <span>{{ counted }}, {{ travel }}</span
-    ><BeadClock ref="clock" :unit="unit" />
+    ><slot /><BeadClock ref="clock" :unit="unit" />
   </div>
 </template>
 

@@ -19,6 +19,7 @@ const GROUPS: readonly RuleGroup[] = [
   'Angles and arc',
   'Current',
   'Moving up',
+  'Pictures',
   'Ways',
 ]
 const group = ref<RuleGroup | 'Departures'>('The bead')

@@ -49,6 +49,7 @@ const act = computed(() => {
           <v-btn variant="text" @click="thumb = thumb === 'right' ? 'left' : 'right'"
             >Marks for the {{ thumb === 'right' ? 'left' : 'right' }} thumb</v-btn
           >
+          <v-btn v-if="!bench.open?.toTry" variant="text" @click="$emit('ask', 'pictures')">Pictures</v-btn>
           <v-btn variant="text" :disabled="!bench.canRedo" @click="bench.redo">Redo</v-btn>
           <v-btn variant="text" @click="bench.touched ? $emit('ask', 'discard') : bench.clear()">Discard</v-btn>
           <v-btn variant="outlined" @click="whole = false">Close</v-btn>

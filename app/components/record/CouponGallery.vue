@@ -7,6 +7,7 @@ import type { CouponFilters } from '~/stores/record'
 defineProps<{ coupons: readonly CouponSummary[]; more: boolean; busy: boolean; canOpen: boolean; name: string }>()
 const filters = defineModel<CouponFilters>('filters', { required: true })
 defineEmits<{ more: [] }>()
+const pictured = shallowRef<CouponSummary | null>(null)
 const all = { value: null, title: 'all' }
 const set = (change: Partial<CouponFilters>) => {
   filters.value = { ...filters.value, ...change }
@@ -52,11 +53,15 @@ const set = (change: Partial<CouponFilters>) => {
           ><CouponCard :coupon="coupon"
         /></NuxtLink>
         <CouponCard v-else :coupon="coupon" />
+        <v-btn v-if="coupon.pictures > 0" variant="text" class="seen no-print" @click="pictured = coupon">{{
+          coupon.pictures === 1 ? 'Picture' : `${coupon.pictures} pictures`
+        }}</v-btn>
       </li>
     </ul>
     <v-btn v-if="more" class="no-print again" variant="outlined" :loading="busy" @click="$emit('more')"
       >Earlier coupons</v-btn
     >
+    <LazyCouponPictures v-if="pictured" :coupon="pictured" @close="pictured = null" />
   </section>
 </template>
 
@@ -88,6 +93,14 @@ li a {
 }
 li a:hover {
   box-shadow: 0 0 0 2px var(--line);
+}
+li {
+  position: relative;
+}
+.seen {
+  position: absolute;
+  right: 6px;
+  bottom: 6px;
 }
 .none {
   padding: 20px 0;

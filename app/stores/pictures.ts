@@ -1,0 +1,150 @@
+import { useLocalStorage } from '@vueuse/core'
+import { defineStore } from 'pinia'
+import { v7 as uuid } from 'uuid'
+import type { CouponDocument } from '~~/core/coupon'
+import type { PictureShows } from '~~/core/picture'
+import type { CouponPicture, PictureBytes, PictureSave } from '~~/contract/pictures'
+import { pictureWork } from '~/composables/pictureWork'
+import type { KeptPicture, LaidPicture } from '~/workers/picture'
+import { useOutbox } from './outbox'
+import { request } from './request'
+
+/** Whose coupon a picture is of. */
+export interface PicturedCoupon {
+  readonly id: string
+  readonly student: { readonly id: string; readonly name: string }
+}
+
+/** A picture that is being set: new, or one that is kept. */
+export interface OpenPicture extends KeptPicture, PictureShows {
+  readonly id: string
+}
+
+/** What is drawn under the marks. */
+export type ShownPicture = Omit<LaidPicture, 'png'> & Pick<CouponPicture, 'side'> & { readonly url: string }
+
+const toBase64 = async (blob: Blob): Promise<string> => {
+  const url = await new Promise<string>((resolve, reject) => {
+    const reader = new FileReader()
+    reader.onload = () => resolve(String(reader.result))
+    reader.onerror = () => reject(new Error('The picture could not be read in this browser.'))
+    reader.readAsDataURL(blob)
+  })
+  return url.slice(url.indexOf(',') + 1)
+}
+const fromBase64 = (data: string): Blob =>
+  new Blob([Uint8Array.from(atob(data), letter => letter.charCodeAt(0))], { type: 'image/jpeg' })
+
+/** Pictures of the coupon that lies open: those the server has, and those that wait here. */
+export const usePictures = defineStore('pictures', () => {
+  const outbox = useOutbox()
+  const couponId = ref('')
+  const known = shallowRef<readonly CouponPicture[]>([])
+  /** The picture under the marks, and how much of it shows through. */
+  const shownId = ref('')
+  const opacity = useLocalStorage('fusilis.pictureOpacity', 0.6)
+  const shown = shallowRef<ShownPicture | null>(null)
+  const problem = ref('')
+  const bytes = new Map<string, Blob>()
+
+  const waiting = computed(() =>
+    outbox.mine.flatMap(one => {
+      const body = one.body as PictureSave
+      return one.kind === 'picture' && body.couponId === couponId.value ? [{ id: one.id, at: one.madeAt, body }] : []
+    }),
+  )
+  const goes = computed(() => new Set(outbox.mine.filter(one => one.kind === 'no picture').map(one => one.id)))
+  const all = computed<readonly CouponPicture[]>(() => {
+    const here = waiting.value.map(({ id, at, body: { data: _, ...shows } }) => ({
+      ...{ ...shows, id, takenAt: at, by: '' },
+    }))
+    const ids = new Set(here.map(one => one.id))
+    return [...known.value.filter(one => !ids.has(one.id)), ...here].filter(one => !goes.value.has(one.id))
+  })
+
+  /** Looks up which pictures there are of a coupon; without the server, those that wait here. */
+  async function open(id: string): Promise<void> {
+    if (couponId.value !== id) {
+      couponId.value = id
+      known.value = []
+      hide()
+      bytes.clear()
+    }
+    problem.value = ''
+    const found = await request<CouponPicture[]>('GET', `/api/coupons/${id}/pictures`).catch(() => null)
+    if (found && couponId.value === id) known.value = found
+  }
+
+  async function bytesOf(id: string): Promise<Blob> {
+    const held = bytes.get(id)
+    if (held) return held
+    const here = waiting.value.find(one => one.id === id)
+    const data = here ? here.body.data : (await request<PictureBytes>('GET', `/api/pictures/${id}`)).data
+    const blob = fromBase64(data)
+    bytes.set(id, blob)
+    return blob
+  }
+
+  /** Opens a file as a picture that nothing is said of yet. @throws Error in words */
+  async function take(file: File, longestPx: number): Promise<OpenPicture> {
+    const kept = await pictureWork().shrink(file, longestPx)
+    return { ...kept, id: uuid(), side: 'face', state: 'slag off', lies: null }
+  }
+
+  /** A picture that is kept, to be set again. @throws RequestFailure where it cannot be had now */
+  async function takeUp(picture: CouponPicture): Promise<OpenPicture> {
+    const { id, side, state, lies, widthPx, heightPx } = picture
+    return { id, side, state, lies, widthPx, heightPx, jpeg: await bytesOf(id) }
+  }
+
+  /** Keeps a picture, now or as soon as the server answers. @throws RequestFailure where it is refused */
+  async function keep(coupon: PicturedCoupon, picture: OpenPicture): Promise<void> {
+    const { id, jpeg, side, state, lies, widthPx, heightPx } = picture
+    bytes.set(id, jpeg)
+    const shows = { side, state, lies, widthPx, heightPx }
+    const body: PictureSave = {
+      couponId: coupon.id,
+      studentId: coupon.student.id,
+      ...shows,
+      data: await toBase64(jpeg),
+    }
+    await outbox.send({ kind: 'picture', id, body, student: coupon.student.name, about: 'a picture of a coupon' })
+    await open(coupon.id)
+  }
+
+  /** Erases a picture for good. */
+  async function erase(coupon: PicturedCoupon, id: string): Promise<void> {
+    if (shownId.value === id) hide()
+    bytes.delete(id)
+    const about = 'a picture that is erased'
+    await outbox.send({ kind: 'no picture', id, body: {}, student: coupon.student.name, about })
+    known.value = known.value.filter(one => one.id !== id)
+  }
+
+  function hide(): void {
+    shownId.value = ''
+    if (shown.value) URL.revokeObjectURL(shown.value.url)
+    shown.value = null
+  }
+
+  /** Lays a picture under the marks. */
+  async function show(picture: CouponPicture, { piece }: Pick<CouponDocument, 'piece'>): Promise<void> {
+    hide()
+    if (!picture.lies) return
+    shownId.value = picture.id
+    problem.value = ''
+    try {
+      const plain = JSON.parse(JSON.stringify({ piece, lies: picture.lies })) as Pick<CouponDocument, 'piece'> & {
+        lies: NonNullable<CouponPicture['lies']>
+      }
+      const { png, ...part } = await pictureWork().lay(await bytesOf(picture.id), plain.piece, plain.lies)
+      if (shownId.value !== picture.id) return
+      shown.value = { ...part, side: picture.side, url: URL.createObjectURL(png) }
+    } catch (error) {
+      hide()
+      problem.value = error instanceof Error ? error.message : 'The picture cannot be shown.'
+    }
+  }
+
+  return { all, shown, shownId, opacity, problem, open, take, takeUp, keep, erase, show, hide }
+})

@@ -1,0 +1,77 @@
+import { expose } from 'comlink'
+import { stripOf, type Piece } from '~~/core/coupon'
+import { imageHead, layPicture, pictureAlone, spanOf, type PictureLies } from '~~/core/picture'
+
+/** A picture as it is kept: JPEG, with nothing in it but the picture. */
+export interface KeptPicture {
+  readonly jpeg: Blob
+  readonly widthPx: number
+  readonly heightPx: number
+}
+
+/** A picture laid out to scale: the part of the strip it covers, mm, and its pixels, clear where it shows nothing. */
+export interface LaidPicture {
+  readonly png: Blob
+  readonly fromMm: number
+  readonly toMm: number
+  readonly widthMm: number
+}
+
+/** How finely a picture is laid out: a tenth of a millimetre is more than a chipped weld shows. */
+const PX_PER_MM = 8
+const QUALITY = 0.85
+
+function canvas(width: number, height: number): [OffscreenCanvas, OffscreenCanvasRenderingContext2D] {
+  const made = new OffscreenCanvas(width, height)
+  const context = made.getContext('2d', { willReadFrequently: true })
+  if (!context) throw new Error('This browser cannot draw pictures beside the page.')
+  return [made, context]
+}
+
+/**
+ * Opens what a camera wrote, scales it, and writes it anew: where and with what it was taken stays behind.
+ * @throws Error in words for a person
+ */
+async function shrink(file: Blob, longestPx: number): Promise<KeptPicture> {
+  const head = imageHead(new Uint8Array(await file.arrayBuffer()))
+  const share = Math.min(1, longestPx / Math.max(head.widthPx, head.heightPx))
+  // A camera that was turned says so in the file: the browser turns it, and its sides may be the other way round.
+  const opened = await createImageBitmap(file, { imageOrientation: 'from-image' }).catch(() => {
+    throw new Error('That picture cannot be opened: its file is broken. Take it again.')
+  })
+  const [widthPx, heightPx] = [opened.width, opened.height].map(side => Math.max(1, Math.round(side * share))) as [
+    number,
+    number,
+  ]
+  const [drawn, context] = canvas(widthPx, heightPx)
+  context.imageSmoothingQuality = 'high'
+  // What was clear in the file lies on white.
+  context.fillStyle = '#fff'
+  context.fillRect(0, 0, widthPx, heightPx)
+  context.drawImage(opened, 0, 0, widthPx, heightPx)
+  opened.close()
+  const written = await drawn.convertToBlob({ type: 'image/jpeg', quality: QUALITY })
+  const alone = pictureAlone(new Uint8Array(await written.arrayBuffer()))
+  return { jpeg: new Blob([alone], { type: 'image/jpeg' }), widthPx, heightPx }
+}
+
+async function lay(jpeg: Blob, piece: Piece, lies: PictureLies): Promise<LaidPicture> {
+  const opened = await createImageBitmap(jpeg)
+  const [, context] = canvas(opened.width, opened.height)
+  context.drawImage(opened, 0, 0)
+  const { data } = context.getImageData(0, 0, opened.width, opened.height)
+  const picture = { data, width: opened.width, height: opened.height }
+  opened.close()
+  const laid = layPicture(picture, { piece, lies }, PX_PER_MM)
+  const [drawn, over] = canvas(laid.width, laid.height)
+  over.putImageData(new ImageData(new Uint8ClampedArray(laid.data), laid.width, laid.height), 0, 0)
+  return {
+    png: await drawn.convertToBlob({ type: 'image/png' }),
+    ...spanOf(piece, lies.quarter),
+    widthMm: stripOf(piece).widthMm,
+  }
+}
+
+const work = { shrink, lay }
+export type PictureWork = typeof work
+expose(work)
