@@ -29,6 +29,8 @@ interface RouteTerms<Who, Body> {
   readonly takes?: ISchema<Body>
   /** Bytes that the body may have; a form's otherwise. */
   readonly mostBytes?: number
+  /** Fields of the body that hold more characters than others may: by their paths, how many. */
+  readonly longer?: Readonly<Record<string, number>>
   /** It makes something new: 201. */
   readonly makes?: true
   /** What the trail says that was done: `saved a coupon`; left out where nothing is to be remembered. */
@@ -61,7 +63,10 @@ export function defineRoute<Who, Answer, Body = undefined>(
     if (terms.newId && !isUuid(id)) throw wrongField('id', `The id of a ${terms.newId} is a UUID`)
     await mustTeach(event, inAddress(terms.id ?? terms.newId ?? '', id))
     const body = terms.takes
-      ? await readAs<Body>(event, terms.takes as Schema, terms.mostBytes ?? FORM_BYTES)
+      ? await readAs<Body>(event, terms.takes as Schema, {
+          mostBytes: terms.mostBytes ?? FORM_BYTES,
+          longer: terms.longer,
+        })
       : undefined
     await mustTeach(event, inBody(body))
     const before = terms.did ? await doerOf(event) : null

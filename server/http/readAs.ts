@@ -11,13 +11,18 @@ export const DOCUMENT_BYTES = 512 * 1024
 
 /**
  * The body of a request, held against a schema of the contract.
+ * @param longer fields that hold more characters than others may: by their paths, how many
  * @throws 413, 400 or 422 with the fields that are wrong and what would be right
  */
-export async function readAs<T>(event: H3Event, schema: Schema, mostBytes: number): Promise<T> {
+export async function readAs<T>(
+  event: H3Event,
+  schema: Schema,
+  { mostBytes, longer }: { readonly mostBytes: number; readonly longer?: Readonly<Record<string, number>> },
+): Promise<T> {
   if (!(getHeader(event, 'content-type') ?? '').startsWith('application/json'))
     throw refuse(415, 'Not understood', 'Send JSON, as application/json.')
   const value = parseJson(await readText(event, mostBytes))
-  const fault = shapeFault(value)
+  const fault = shapeFault(value, longer)
   if (fault) throw refuse(422, 'Not accepted', `${fault.message}.`, [fault])
   return parseAs<T>(value, schema)
 }

@@ -20,14 +20,15 @@ const LONE_SURROGATE = /[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[
 /**
  * What is out of all proportion in a parsed JSON value, found without recursion and before any schema looks at it;
  * null when nothing is.
+ * @param longer fields that hold more characters than others may: by their paths, how many
  * @example shapeFault({ a: [[[]]] }) // null
  */
-export function shapeFault(root: unknown): FieldError | null {
+export function shapeFault(root: unknown, longer: Readonly<Record<string, number>> = {}): FieldError | null {
   const open: { value: unknown; path: string; depth: number }[] = [{ value: root, path: '', depth: 0 }]
   for (let seen = 0; open.length > 0; seen++) {
     const { value, path, depth } = open.pop()!
     if (seen > MOST_VALUES) return { path: '', message: `At most ${MOST_VALUES} values can be sent at a time` }
-    const fault = typeof value === 'string' ? textFault(value) : numberFault(value)
+    const fault = typeof value === 'string' ? textFault(value, longer[path] ?? MOST_CHARACTERS) : numberFault(value)
     if (fault) return { path, message: fault }
     if (typeof value !== 'object' || value === null) continue
     if (depth >= MOST_DEPTH) return { path, message: 'Too many things lie inside one another' }
@@ -48,12 +49,8 @@ function nameFault(name: string): string | null {
   return NOT_A_NAME.has(name) ? `“${name}” is not a field` : null
 }
 
-const textFault = (text: string): string | null =>
-  text.length > MOST_CHARACTERS
-    ? `At most ${MOST_CHARACTERS} characters`
-    : LONE_SURROGATE.test(text)
-      ? 'Holds half of a character'
-      : null
+const textFault = (text: string, most: number): string | null =>
+  text.length > most ? `At most ${most} characters` : LONE_SURROGATE.test(text) ? 'Holds half of a character' : null
 
 const numberFault = (value: unknown): string | null =>
   typeof value === 'number' && !Number.isFinite(value) ? 'Is no number that can be kept' : null

@@ -75,6 +75,14 @@ describe('a coupon’s picture', () => {
     expect(JSON.stringify(row)).not.toContain(base64(aJpeg(640, 480)).slice(0, 40))
   })
 
+  it('of the largest that a house keeps is kept too', async () => {
+    const [id, couponId] = [uuid(), await savedCoupon()]
+    const data = base64(aJpeg(2400, 2400))
+    expect(data.length).toBeGreaterThan(20_000)
+    expect((await put(id, aPicture(couponId, { widthPx: 2400, heightPx: 2400, data }))).status).toBe(204)
+    expect((await school.lead.ask<PictureBytes>('GET', `/api/pictures/${id}`)).body.data).toBe(data)
+  })
+
   it('can come before its coupon, and where the coupon lies on it can be said later', async () => {
     const [id, couponId] = [uuid(), uuid()]
     expect((await put(id, aPicture(couponId, { lies: null }))).status).toBe(204)

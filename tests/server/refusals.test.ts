@@ -8,6 +8,8 @@ describe('the shape of what is sent', () => {
   it('of a document is taken, whatever stands in it', () => {
     expect(shapeFault({ a: [{ b: 'x', c: null, d: 1.5 }], e: {}, f: 'näher 🔥' })).toBeNull()
     expect(shapeFault(null)).toBeNull()
+    expect(shapeFault({ a: 'x'.repeat(20_001), b: 'x' }, { a: 20_001 })).toBeNull()
+    expect(shapeFault({ a: 'x', b: 'x'.repeat(20_001) }, { a: 20_001 })).toMatchObject({ path: 'b' })
     expect(shapeFault(nested(15))).toBeNull()
   })
   it('too deep is refused, at its place', () => {

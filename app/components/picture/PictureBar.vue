@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { mdiCameraOutline } from '@mdi/js'
+import { mdiCameraOutline, mdiClose } from '@mdi/js'
 import { usePictures } from '~/stores/pictures'
 
 /** Opens the coupon's pictures; while one lies under the marks, how much of it shows. */
@@ -21,7 +21,7 @@ const label = computed(() => {
   <span class="bar">
     <template v-if="pictures.shown">
       <PictureShare />
-      <v-btn variant="text" size="small" @click="pictures.hide()">Take it away</v-btn>
+      <v-btn variant="text" size="small" :icon="mdiClose" aria-label="Take the picture away" @click="pictures.hide()" />
     </template>
     <v-btn variant="text" size="small" :prepend-icon="mdiCameraOutline" @click="$emit('pictures')">{{ label }}</v-btn>
   </span>

@@ -2,6 +2,7 @@
 import type { CouponDocument } from '~~/core/coupon'
 import type { CouponPicture } from '~~/contract/pictures'
 import type { LengthUnit } from '~~/core/units'
+import { pictureWork } from '~/composables/pictureWork'
 import { usePictures, type OpenPicture, type PicturedCoupon } from '~/stores/pictures'
 import { messageOf } from '~/stores/request'
 
@@ -20,7 +21,11 @@ const open = shallowRef<OpenPicture | null>(null)
 const erasing = ref('')
 const problem = ref('')
 const busy = ref(false)
-onMounted(() => pictures.open(props.coupon.id))
+onMounted(() => {
+  // What opens a picture is fetched while one is taken.
+  pictureWork()
+  void pictures.open(props.coupon.id)
+})
 
 async function attempt(work: () => Promise<void>) {
   if (busy.value) return

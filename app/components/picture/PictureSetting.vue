@@ -58,15 +58,16 @@ const turn = () => {
   corners.value = [d, a, b, c]
 }
 
-/** A corner is set under the loupe to within this, px of the screen. */
-const CARE = 1
+/** A corner is set under the loupe to within this, px of the screen, one standard deviation: it moves by whole ones. */
+const CARE = 0.6
 const onScreen = ref(1)
 const trouble = computed(() => cornersTrouble(corners.value, { widthPx, heightPx }))
 const lies = computed(() => ({ corners: corners.value, acrossMm: acrossMm.value, quarter: quarter.value }))
 const strays = computed(() =>
   trouble.value ? null : strayMm({ piece: props.document.piece, lies: lies.value }, CARE * onScreen.value),
 )
-const said = computed(() => props.message || unread.value || trouble.value || '')
+/** What is wrong with the corners is said beside them: the picture must not move under the finger. */
+const said = computed(() => props.message || unread.value)
 function keep() {
   if (!unread.value && !trouble.value)
     emit('keep', { ...props.picture, side: side.value, state: state.value, lies: lies.value })
@@ -96,8 +97,8 @@ function keep() {
         <CornerLegend :document="document" />
         <p class="quiet">
           Put each letter on its corner of the steel{{ piped ? ', at the borders of the quarter' : '' }}.
-          <v-btn variant="text" size="small" @click="turn">Turn the letters</v-btn>
         </p>
+        <v-btn variant="outlined" @click="turn">Turn the letters</v-btn>
         <SheetField
           :input="ACROSS"
           :model-value="acrossMm"
@@ -116,7 +117,8 @@ function keep() {
         <v-btn-toggle v-model="state" mandatory color="primary" variant="outlined" aria-label="Taken with">
           <v-btn v-for="one in PICTURE_STATES" :key="one" :value="one">{{ one }}</v-btn>
         </v-btn-toggle>
-        <p v-if="strays !== null" class="num">
+        <p v-if="trouble" role="alert" class="trouble">{{ trouble }}</p>
+        <p v-else-if="strays !== null" class="num">
           A place on it is true to ±
           {{ unit === 'in' ? `${(strays / MM_PER_INCH).toFixed(3)} in` : `${strays.toFixed(1)} mm` }}
         </p>
@@ -135,6 +137,10 @@ function keep() {
 .shows {
   display: grid;
   gap: 10px;
+}
+.trouble {
+  color: var(--poor);
+  font-weight: 600;
 }
 @media (max-width: 800px) {
   .setting {

@@ -25,7 +25,7 @@ label {
   gap: 8px;
 }
 input {
-  width: 120px;
+  width: 100px;
   height: 44px;
   accent-color: rgb(var(--v-theme-primary));
 }

@@ -34,7 +34,14 @@ function mustBePicture({ data, widthPx, heightPx }: PictureSave): void {
 
 /** Keeps a coupon's picture, or where the coupon lies on it; the coupon itself may come later. */
 export default defineRoute(
-  { who: staff, did: 'kept a picture', newId: 'picture', takes: pictureSchema, mostBytes: PICTURE_BYTES },
+  {
+    who: staff,
+    did: 'kept a picture',
+    newId: 'picture',
+    takes: pictureSchema,
+    mostBytes: PICTURE_BYTES,
+    longer: { data: PICTURE_BYTES },
+  },
   async ({ me, id, body, event }) => {
     const save = body as PictureSave
     mustBePicture(save)

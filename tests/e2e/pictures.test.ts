@@ -1,0 +1,199 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import type { Browser, Page } from 'playwright-core'
+import type { CouponPicture, PictureBytes, PictureSave } from '../../contract/pictures'
+import type { CouponPage } from '../../contract/record'
+import type { Section, Student } from '../../contract/people'
+import { aCoupon } from '../../core/coupon/example'
+import { saysMore, type Corners } from '../../core/picture'
+import { addClass, foundTestSchool, type School } from '../school'
+import { ADDRESS } from '../session'
+import { openBrowser, settled, teaching, waitingIn } from './browser'
+import { photograph, setCorners } from './photograph'
+
+const NAME = 'Sunniva Kell'
+let browser: Browser
+let school: School
+let section: Section
+let student: Student
+beforeAll(async () => {
+  school = await foundTestSchool()
+  ;({ section, student } = await addClass(school, 'Pictured T', NAME))
+  browser = await openBrowser()
+})
+afterAll(() => browser?.close())
+
+async function bench(options = {}): Promise<Page> {
+  const page = await teaching(browser, 'tobias', section.id, options)
+  await page.goto(`${ADDRESS}/bench?student=${student.id}`)
+  await page.getByText(NAME).first().waitFor()
+  await page.waitForURL(`${ADDRESS}/bench`)
+  return page
+}
+const dialogOf = (page: Page) => page.getByRole('dialog', { name: 'Pictures', exact: true })
+const choose = (page: Page, file: { name: string; mimeType: string; buffer: Buffer }) =>
+  dialogOf(page).locator('input[type=file]').setInputFiles(file)
+const newest = async () => {
+  const { body } = await school.lead.ask<CouponPage>('GET', `/api/students/${student.id}/coupons`)
+  return [...body.coupons].sort((a, b) => b.savedAt.localeCompare(a.savedAt))[0]!
+}
+const picturesOf = async (id: string) =>
+  (await school.lead.ask<CouponPicture[]>('GET', `/api/coupons/${id}/pictures`)).body
+const farOff = (some: Corners, others: Corners) =>
+  Math.max(...some.map(({ x, y }, n) => Math.hypot(x - others[n]!.x, y - others[n]!.y)))
+
+describe('a coupon’s picture at the Bench', () => {
+  it('is stripped before it is sent, set by four corners, lies under the marks to scale, and is on the record', async () => {
+    const page = await bench()
+    const sent: PictureSave[] = []
+    page.on('request', request => {
+      if (request.method() === 'PUT' && request.url().includes('/api/pictures/'))
+        sent.push(request.postDataJSON() as PictureSave)
+    })
+    await page.getByRole('button', { name: 'Picture' }).click()
+    expect(await dialogOf(page).innerText()).toContain('no face')
+    const taken = await photograph(page, aCoupon())
+    expect(saysMore(taken.file.buffer)).toBe(true)
+    await choose(page, taken.file)
+    await page.getByRole('dialog', { name: 'Where the coupon lies' }).waitFor()
+    await setCorners(page, taken)
+    const [, off] = /true to ± (\d\.\d+) in/.exec(await page.getByRole('dialog').innerText())!
+    expect(Number(off)).toBeLessThan(0.02)
+    await page.getByRole('button', { name: 'Keep the picture' }).click()
+    await page.getByRole('dialog').waitFor({ state: 'hidden' })
+
+    const [body] = sent
+    const bytes = Buffer.from(body!.data, 'base64')
+    expect(saysMore(bytes)).toBe(false)
+    for (const told of ['GPS', 'Exif', 'phone', 'booth']) expect(bytes.includes(told)).toBe(false)
+    expect([body!.widthPx, body!.heightPx]).toEqual([1600, 1200])
+    expect(bytes.length).toBeLessThan(700_000)
+    // The picture is scaled to 1600 px: its corners lie as far along it as they were set.
+    const scaled = taken.corners.map(({ x, y }) => ({ x: x * 0.4, y: y * 0.4 })) as unknown as Corners
+    expect(farOff(body!.lies!.corners, scaled)).toBeLessThan(5)
+
+    const image = page.locator('.drawing image')
+    await image.waitFor()
+    // Of the steel that is laid out nothing of the dark bench is seen, and a bead lies where it is drawn.
+    const seen = await image.evaluate(async element => {
+      const found = await createImageBitmap(await (await fetch(element.getAttribute('href')!)).blob())
+      const canvas = new OffscreenCanvas(found.width, found.height)
+      const context = canvas.getContext('2d')!
+      context.drawImage(found, 0, 0)
+      const at = (x: number, y: number) => [...context.getImageData(x * found.width, y * found.height, 1, 1).data]
+      return [at(0.02, 0.02), at(0.98, 0.02), at(0.98, 0.98), at(0.02, 0.98)]
+    })
+    for (const [red, green, blue, opaque] of seen) {
+      expect(opaque).toBe(255)
+      expect(Math.abs(red! - 0x8d) + Math.abs(green! - 0x94) + Math.abs(blue! - 0x98)).toBeLessThan(40)
+    }
+    await page.keyboard.press('ArrowUp')
+    await page.keyboard.press('u')
+    await page.getByText(/1 marked/).waitFor()
+    await page.getByRole('slider', { name: 'How much of the picture shows' }).fill('0.2')
+    expect(await image.getAttribute('opacity')).toBe('0.2')
+    await page.getByRole('button', { name: 'Save, next coupon' }).click()
+    await page.getByText(`${NAME}: saved`).waitFor()
+
+    const coupon = await newest()
+    expect(await picturesOf(coupon.id)).toMatchObject([{ side: 'face', state: 'slag off' }])
+    await page.goto(`${ADDRESS}/record/${student.id}`)
+    await page.getByRole('button', { name: 'Picture', exact: true }).click()
+    await page.getByRole('img', { name: 'Picture of the coupon, 1 marks on it' }).waitFor()
+    await page.context().close()
+  })
+
+  it('taken without a network waits here, is shown, and goes with its coupon when the server answers', async () => {
+    const page = await bench()
+    const taken = await photograph(page, aCoupon(), [1200, 900])
+    // A tablet has the parts of the page from its first visit; here they are fetched before.
+    await page.getByRole('button', { name: 'Picture' }).click()
+    await settled(page)
+    await page.context().setOffline(true)
+    await choose(page, taken.file)
+    await page.getByRole('dialog', { name: 'Where the coupon lies' }).waitFor()
+    await page.getByRole('button', { name: 'Turn the letters' }).click()
+    await setCorners(page, taken)
+    await page.getByRole('button', { name: 'Keep the picture' }).click()
+    await page.locator('.drawing image').waitFor()
+    await page.keyboard.press('ArrowUp')
+    await page.keyboard.press('u')
+    await page.keyboard.press('Enter')
+    await page
+      .getByText(/kept in this browser/)
+      .first()
+      .waitFor()
+    expect((await waitingIn(page)).map(one => one.kind).sort()).toEqual(['coupon', 'picture'])
+    await page.context().setOffline(false)
+    await expect.poll(async () => (await waitingIn(page)).length, { timeout: 30_000 }).toBe(0)
+    const coupon = await newest()
+    const [kept] = await picturesOf(coupon.id)
+    expect(coupon.pictures).toBe(1)
+    expect((await school.lead.ask<PictureBytes>('GET', `/api/pictures/${kept!.id}`)).status).toBe(200)
+    await page.context().close()
+  })
+
+  it.each([
+    ['a text', 'notes.jpg', Buffer.from('Roster of the evening section'), 'That file is not a picture'],
+    ['HEIC', 'coupon.heic', Buffer.from('\0\0\0\u0018ftypheic\0\0\0\0mif1heic'), 'Set the camera to JPEG'],
+    ['a broken file', 'broken.jpg', null, 'its file is broken'],
+  ])('%s is refused in words, and nothing is kept', async (_, name, bytes, says) => {
+    const page = await bench()
+    await page.getByRole('button', { name: 'Picture' }).click()
+    const whole = (await photograph(page, aCoupon(), [800, 600])).file.buffer
+    // A scan that breaks off: the head is right, and the rest is not there.
+    const buffer = bytes ?? Buffer.concat([whole.subarray(0, 900), Buffer.from([0xff, 0xd9])])
+    await choose(page, { name, mimeType: 'image/jpeg', buffer })
+    expect(await dialogOf(page).getByRole('alert').innerText()).toContain(says)
+    expect(await waitingIn(page)).toEqual([])
+    await page.context().close()
+  })
+
+  it('is set by keys alone, set again, and erased after a question', async () => {
+    const page = await bench()
+    await page.getByRole('button', { name: 'Picture' }).click()
+    await choose(page, (await photograph(page, aCoupon(), [1200, 900])).file)
+    const corner = page.getByRole('button', { name: /^Corner A/ })
+    const before = await corner.getAttribute('transform')
+    await corner.focus()
+    await page.keyboard.press('Shift+ArrowLeft')
+    expect(await corner.getAttribute('transform')).not.toBe(before)
+    // B is brought over A: what cannot be a coupon is said, and not kept.
+    await page.keyboard.press('Tab')
+    for (let n = 0; n < 60; n++) await page.keyboard.press('Shift+ArrowLeft')
+    await page.getByRole('button', { name: 'Keep the picture' }).click()
+    expect(await page.getByRole('dialog').getByRole('alert').innerText()).toContain('Two edges cross')
+    for (let n = 0; n < 60; n++) await page.getByRole('button', { name: /^Corner B/ }).press('Shift+ArrowRight')
+    await page.getByRole('button', { name: 'Keep the picture' }).click()
+    await page.locator('.drawing image').waitFor()
+    await page.getByRole('button', { name: '1 picture' }).click()
+    await dialogOf(page).getByRole('button', { name: 'Set again' }).click()
+    await page.getByRole('button', { name: 'slag on' }).click()
+    await page.getByRole('button', { name: 'Keep the picture' }).click()
+    await page.getByRole('dialog').waitFor({ state: 'hidden' })
+    await page.getByRole('button', { name: '1 picture' }).click()
+    await dialogOf(page).getByText('Face, slag on').waitFor()
+    await dialogOf(page).getByRole('button', { name: 'Erase' }).click()
+    await dialogOf(page).getByText('Erase it for good?').waitFor()
+    await dialogOf(page).getByRole('button', { name: 'Erase' }).click()
+    await dialogOf(page).getByText('None yet').waitFor()
+    expect(await page.locator('.drawing image').count()).toBe(0)
+    await page.context().close()
+  })
+})
+
+describe('on a phone', () => {
+  it('a picture is taken and looked at by itself; nothing lies out of the screen', async () => {
+    const page = await bench({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
+    await page.getByRole('button', { name: 'Open the whole reading' }).click()
+    await page.getByRole('button', { name: 'Pictures' }).click()
+    const taken = await photograph(page, aCoupon(), [1200, 900])
+    await choose(page, taken.file)
+    await page.getByRole('dialog', { name: 'Where the coupon lies' }).waitFor()
+    await setCorners(page, taken)
+    await settled(page)
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+    await page.getByRole('button', { name: 'Keep the picture' }).click()
+    await page.getByRole('img', { name: /Picture of the coupon/ }).waitFor()
+    await page.context().close()
+  })
+})
