@@ -75,7 +75,9 @@ describe('a coupon’s picture at the Bench', () => {
     await image.waitFor()
     // Of the steel that is laid out nothing of the dark bench is seen, and a bead lies where it is drawn.
     const seen = await image.evaluate(async element => {
-      const found = await createImageBitmap(await (await fetch(element.getAttribute('href')!)).blob())
+      const found = new Image()
+      found.src = element.getAttribute('href')!
+      await found.decode()
       const canvas = new OffscreenCanvas(found.width, found.height)
       const context = canvas.getContext('2d')!
       context.drawImage(found, 0, 0)
