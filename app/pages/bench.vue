@@ -20,6 +20,7 @@ import { useGroupReading } from '~/stores/groupReading'
 import { useHouseRules } from '~/stores/houseRules'
 import { useOutbox } from '~/stores/outbox'
 import { messageOf } from '~/stores/request'
+import { usePictures } from '~/stores/pictures'
 import { useRods } from '~/stores/rods'
 import { useSections } from '~/stores/sections'
 import { useSession } from '~/stores/session'
@@ -30,6 +31,7 @@ const floor = useFloor()
 const hand = useBenchActs(bench)
 const houseRules = useHouseRules()
 const causes = useCauses()
+const pictures = usePictures()
 const rods = useRods()
 const sections = useSections()
 const session = useSession()
@@ -208,6 +210,7 @@ useBenchKeys({
           <CouponCaption ref="caption" :document="bench.coupon" :unit="unit">
             <PictureBar v-if="!bench.open.toTry" :coupon-id="bench.open.id" @pictures="dialog = 'pictures'" />
           </CouponCaption>
+          <LazyBeadOnPicture v-if="pictures.shown" :unit="unit" @readings="keepReadings" />
         </div>
         <div class="drawn" :class="{ upright }">
           <BenchDrawing :unit="unit" />

@@ -1,8 +1,8 @@
 import { useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { v7 as uuid } from 'uuid'
-import type { CouponDocument } from '~~/core/coupon'
-import type { PictureShows } from '~~/core/picture'
+import type { Bead, CouponDocument } from '~~/core/coupon'
+import type { BeadSeen, PictureShows } from '~~/core/picture'
 import type { CouponPicture, PictureBytes, PictureSave } from '~~/contract/pictures'
 import { pictureWork } from '~/composables/pictureWork'
 import type { KeptPicture, LaidPicture } from '~/workers/picture'
@@ -23,6 +23,9 @@ export interface OpenPicture extends KeptPicture, PictureShows {
 /** What is drawn under the marks. */
 export type ShownPicture = Omit<LaidPicture, 'png'> & Pick<CouponPicture, 'side'> & { readonly url: string }
 
+/** What is sent to the worker is copied; a page's wrappers are not. */
+const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
+
 const toBase64 = async (blob: Blob): Promise<string> => {
   const url = await new Promise<string>((resolve, reject) => {
     const reader = new FileReader()
@@ -35,6 +38,12 @@ const toBase64 = async (blob: Blob): Promise<string> => {
 const fromBase64 = (data: string): Blob =>
   new Blob([Uint8Array.from(atob(data), letter => letter.charCodeAt(0))], { type: 'image/jpeg' })
 
+/** What the picture under the marks shows of a bead; null where its toes do not stand out. */
+export interface SeenOnPicture {
+  readonly beadId: string
+  readonly bead: BeadSeen | null
+}
+
 /** Pictures of the coupon that lies open: those the server has, and those that wait here. */
 export const usePictures = defineStore('pictures', () => {
   const outbox = useOutbox()
@@ -45,6 +54,8 @@ export const usePictures = defineStore('pictures', () => {
   const opacity = useLocalStorage('fusilis.pictureOpacity', 0.6)
   const shown = shallowRef<ShownPicture | null>(null)
   const problem = ref('')
+  /** What the picture shows of a bead: a proposal, until a person takes it. */
+  const seen = shallowRef<SeenOnPicture | null>(null)
   const bytes = new Map<string, Blob>()
 
   const waiting = computed(() =>
@@ -122,6 +133,7 @@ export const usePictures = defineStore('pictures', () => {
   }
 
   function hide(): void {
+    seen.value = null
     shownId.value = ''
     if (shown.value) URL.revokeObjectURL(shown.value.url)
     shown.value = null
@@ -134,10 +146,8 @@ export const usePictures = defineStore('pictures', () => {
     shownId.value = picture.id
     problem.value = ''
     try {
-      const plain = JSON.parse(JSON.stringify({ piece, lies: picture.lies })) as Pick<CouponDocument, 'piece'> & {
-        lies: NonNullable<CouponPicture['lies']>
-      }
-      const { png, ...part } = await pictureWork().lay(await bytesOf(picture.id), plain.piece, plain.lies)
+      const sent = plain({ piece, lies: picture.lies })
+      const { png, ...part } = await pictureWork().lay(await bytesOf(picture.id), sent.piece, sent.lies)
       if (shownId.value !== picture.id) return
       shown.value = { ...part, side: picture.side, url: URL.createObjectURL(png) }
     } catch (error) {
@@ -146,5 +156,22 @@ export const usePictures = defineStore('pictures', () => {
     }
   }
 
-  return { all, shown, shownId, opacity, problem, open, take, takeUp, keep, erase, show, hide }
+  /** Looks for the toes of a bead on the picture under the marks. */
+  async function look({ piece }: Pick<CouponDocument, 'piece'>, bead: Bead): Promise<void> {
+    const picture = all.value.find(one => one.id === shownId.value)
+    if (!picture?.lies) return
+    problem.value = ''
+    try {
+      const sent = plain({ piece, lies: picture.lies, bead })
+      const found = await pictureWork().see(await bytesOf(picture.id), sent.piece, sent.lies, sent.bead)
+      if (shownId.value === picture.id) seen.value = { beadId: bead.id, bead: found }
+    } catch (error) {
+      problem.value = error instanceof Error ? error.message : 'The picture cannot be measured.'
+    }
+  }
+  const forget = () => {
+    seen.value = null
+  }
+
+  return { look, forget, seen, all, shown, shownId, opacity, problem, open, take, takeUp, keep, erase, show, hide }
 })

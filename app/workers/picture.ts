@@ -1,6 +1,15 @@
 import { expose } from 'comlink'
-import { stripOf, type Piece } from '~~/core/coupon'
-import { imageHead, layPicture, pictureAlone, spanOf, type PictureLies } from '~~/core/picture'
+import { stripOf, type Bead, type Piece } from '~~/core/coupon'
+import {
+  beadEdges,
+  imageHead,
+  layPicture,
+  pictureAlone,
+  spanOf,
+  type BeadSeen,
+  type PictureLies,
+  type Pixels,
+} from '~~/core/picture'
 
 /** A picture as it is kept: JPEG, with nothing in it but the picture. */
 export interface KeptPicture {
@@ -55,14 +64,18 @@ async function shrink(file: Blob, longestPx: number): Promise<KeptPicture> {
   return { jpeg: new Blob([alone], { type: 'image/jpeg' }), widthPx, heightPx }
 }
 
-async function lay(jpeg: Blob, piece: Piece, lies: PictureLies): Promise<LaidPicture> {
+async function layOut(jpeg: Blob, piece: Piece, lies: PictureLies): Promise<Pixels> {
   const opened = await createImageBitmap(jpeg)
   const [, context] = canvas(opened.width, opened.height)
   context.drawImage(opened, 0, 0)
   const { data } = context.getImageData(0, 0, opened.width, opened.height)
   const picture = { data, width: opened.width, height: opened.height }
   opened.close()
-  const laid = layPicture(picture, { piece, lies }, PX_PER_MM)
+  return layPicture(picture, { piece, lies }, PX_PER_MM)
+}
+
+async function lay(jpeg: Blob, piece: Piece, lies: PictureLies): Promise<LaidPicture> {
+  const laid = await layOut(jpeg, piece, lies)
   const [drawn, over] = canvas(laid.width, laid.height)
   over.putImageData(new ImageData(new Uint8ClampedArray(laid.data), laid.width, laid.height), 0, 0)
   return {
@@ -72,6 +85,19 @@ async function lay(jpeg: Blob, piece: Piece, lies: PictureLies): Promise<LaidPic
   }
 }
 
-const work = { shrink, lay }
+/** What the picture shows of a bead; its places are those of the whole strip. Null where too little of it is seen. */
+async function see(jpeg: Blob, piece: Piece, lies: PictureLies, bead: Bead): Promise<BeadSeen | null> {
+  const { fromMm, toMm } = spanOf(piece, lies.quarter)
+  const sought = {
+    fromMm: Math.max(bead.fromMm, fromMm) - fromMm,
+    toMm: Math.min(bead.toMm, toMm) - fromMm,
+    middleMm: stripOf(piece).widthMm - bead.offsetMm,
+    widthMm: bead.widthMm,
+  }
+  const seen = beadEdges(await layOut(jpeg, piece, lies), PX_PER_MM, sought)
+  return seen && { ...seen, toes: seen.toes.map(toe => ({ ...toe, atMm: toe.atMm + fromMm })) }
+}
+
+const work = { shrink, lay, see }
 export type PictureWork = typeof work
 expose(work)

@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { v7 as uuid } from 'uuid'
 import type { Browser, Page } from 'playwright-core'
 import type { CouponPicture, PictureBytes, PictureSave } from '../../contract/pictures'
 import type { CouponPage } from '../../contract/record'
@@ -43,7 +44,12 @@ const farOff = (some: Corners, others: Corners) =>
 
 describe('a coupon’s picture at the Bench', () => {
   it('is stripped before it is sent, set by four corners, lies under the marks to scale, and is on the record', async () => {
-    const page = await bench()
+    const couponId = uuid()
+    const first = { baseVersion: 0, why: '', document: aCoupon({ studentId: student.id }) }
+    expect((await school.instructor.ask('PUT', `/api/coupons/${couponId}`, first)).status).toBe(200)
+    const page = await teaching(browser, 'tobias', section.id)
+    await page.goto(`${ADDRESS}/bench?coupon=${couponId}&name=${NAME}`)
+    await page.getByText(NAME).first().waitFor()
     const sent: PictureSave[] = []
     page.on('request', request => {
       if (request.method() === 'PUT' && request.url().includes('/api/pictures/'))
@@ -88,15 +94,30 @@ describe('a coupon’s picture at the Bench', () => {
       expect(opaque).toBe(255)
       expect(Math.abs(red! - 0x8d) + Math.abs(green! - 0x94) + Math.abs(blue! - 0x98)).toBeLessThan(40)
     }
-    await page.keyboard.press('ArrowUp')
+    // A bead is measured on it: shown, and kept only when a person says so.
+    for (let n = 0; n < 6; n++) await page.keyboard.press('ArrowUp')
+    await page.getByRole('button', { name: /^Measure bead 6 on the picture/ }).click()
+    await page
+      .getByRole('status')
+      .getByText(/wide, give or take/)
+      .waitFor()
+    expect(await page.locator('.drawing .toe').count()).toBe(2)
+    expect(await page.getByText(/0 marked/).count()).toBe(1)
+    await page.getByRole('button', { name: 'Keep as gauged' }).click()
     await page.keyboard.press('u')
-    await page.getByText(/1 marked/).waitFor()
+    await page.getByText(/[12] marked/).waitFor()
     await page.getByRole('slider', { name: 'How much of the picture shows' }).fill('0.2')
     expect(await image.getAttribute('opacity')).toBe('0.2')
-    await page.getByRole('button', { name: 'Save, next coupon' }).click()
+    await page.getByRole('button', { name: /^Save again/ }).click()
+    await page.getByLabel('Why', { exact: true }).fill('held against its picture')
+    await page.getByRole('dialog').getByRole('button', { name: 'Save', exact: true }).click()
     await page.getByText(`${NAME}: saved`).waitFor()
 
     const coupon = await newest()
+    const [gauged] = coupon.document.marks.filter(mark => mark.kind === 'reading')
+    const lane = coupon.document.beads.find(bead => bead.id === gauged!.beadId)!
+    // The beads were drawn 7 % wider and narrower along them.
+    expect(Math.abs(gauged!.valueMm - lane.widthMm)).toBeLessThan(0.15 * lane.widthMm)
     expect(await picturesOf(coupon.id)).toMatchObject([{ side: 'face', state: 'slag off' }])
     await page.goto(`${ADDRESS}/record/${student.id}`)
     await page.getByRole('button', { name: 'Picture', exact: true }).click()

@@ -44,6 +44,7 @@ const DIALOGS = [
   'FitUpEditor',
   'HeldAgainst',
   'PictureDialog',
+  'BeadOnPicture',
   'TwoVersions',
 ]
 onMounted(() => {

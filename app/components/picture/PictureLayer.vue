@@ -6,6 +6,13 @@ import { usePictures } from '~/stores/pictures'
 /** The coupon's picture over its drawing and under its marks, to one scale. */
 defineProps<{ drawn: DrawnLanes; placement: Placement; side: 'face' | 'root' }>()
 const pictures = usePictures()
+/** The toes as they were found on the picture. */
+const toes = computed(() => {
+  const found = pictures.seen?.bead?.toes ?? []
+  const line = (of: 'upperMm' | 'lowerMm') =>
+    `M${found.map(toe => `${toe.atMm.toFixed(1)} ${toe[of].toFixed(2)}`).join(' L')}`
+  return found.length > 0 ? [line('upperMm'), line('lowerMm')] : []
+})
 </script>
 
 <template>
@@ -20,11 +27,19 @@ const pictures = usePictures()
       preserveAspectRatio="none"
       class="picture"
     />
+    <path v-for="(line, index) in toes" :key="index" :d="line" class="toe" />
   </g>
 </template>
 
 <style scoped>
-.picture {
+.picture,
+.toe {
   pointer-events: none;
+}
+.toe {
+  fill: none;
+  stroke: #ffb648;
+  stroke-width: 0.4;
+  stroke-dasharray: 1.6 0.8;
 }
 </style>
