@@ -24,13 +24,15 @@ const against = computed(() =>
     mark => drawn.value.open.has(mark.beadId) && (!isTry(mark) || mark.degree !== 'sound') && mark.kind !== 'reading',
   ),
 )
+/** Room round the coupon for marks at its edges, mm. */
+const ROUND = 5
 /** A pipe is seen a quarter at a time. */
 const box = computed(() => {
   const { fromMm, toMm } = pictures.shown ?? { fromMm: 0, toMm: drawn.value.lengthMm }
   const { width, height, upright } = placement.value
   return upright
-    ? `-2 ${height - toMm - 2} ${width + 4} ${toMm - fromMm + 4}`
-    : `${fromMm - 2} -2 ${toMm - fromMm + 4} ${height + 4}`
+    ? `${-ROUND} ${height - toMm - ROUND} ${width + 2 * ROUND} ${toMm - fromMm + 2 * ROUND}`
+    : `${fromMm - ROUND} ${-ROUND} ${toMm - fromMm + 2 * ROUND} ${height + 2 * ROUND}`
 })
 function close() {
   pictures.hide()

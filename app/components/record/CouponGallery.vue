@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { mdiCameraOutline } from '@mdi/js'
 import { POSITIONS } from '~~/core/trade'
 import type { CouponSummary } from '~~/contract/record'
 import type { CouponFilters } from '~/stores/record'
@@ -53,9 +54,14 @@ const set = (change: Partial<CouponFilters>) => {
           ><CouponCard :coupon="coupon"
         /></NuxtLink>
         <CouponCard v-else :coupon="coupon" />
-        <v-btn v-if="coupon.pictures > 0" variant="text" class="seen no-print" @click="pictured = coupon">{{
-          coupon.pictures === 1 ? 'Picture' : `${coupon.pictures} pictures`
-        }}</v-btn>
+        <v-btn
+          v-if="coupon.pictures > 0"
+          variant="text"
+          :icon="mdiCameraOutline"
+          :aria-label="coupon.pictures === 1 ? 'Picture' : `${coupon.pictures} pictures`"
+          class="seen no-print"
+          @click="pictured = coupon"
+        />
       </li>
     </ul>
     <v-btn v-if="more" class="no-print again" variant="outlined" :loading="busy" @click="$emit('more')"
@@ -99,8 +105,8 @@ li {
 }
 .seen {
   position: absolute;
-  right: 6px;
-  bottom: 6px;
+  right: 4px;
+  top: 4px;
 }
 .none {
   padding: 20px 0;
