@@ -21,7 +21,7 @@ async function grownSchool(dir) {
   const env = { FUSILIS_DB_URL: database.ownerUrl }
   try {
     await step('Bringing the database up to date', () => runTask('migrate', [], { env }))
-    await step('Filling the demo school, if it is empty', () => fillDemo(database))
+    await step('Filling the demo school, if it is empty', () => fillDemo(database, dir))
   } finally {
     await database.stop()
   }

@@ -19,7 +19,7 @@ await main(async () => {
   const env = { FUSILIS_DB_URL: database.ownerUrl }
   try {
     await step('Bringing the database up to date', () => runTask('migrate', [], { env }))
-    await step('Filling the demo school, if it is empty', () => fillDemo(database))
+    await step('Filling the demo school, if it is empty', () => fillDemo(database, dir))
     const server = await serve({
       dir,
       url: database.url,

@@ -19,7 +19,7 @@ await main(async () => {
   }
   try {
     await step('Bringing the database up to date', () => runTask('migrate', [], { env: asOwner }))
-    await step('Filling the demo school, if it is empty', () => fillDemo(database))
+    await step('Filling the demo school, if it is empty', () => fillDemo(database, folderOf('dev')))
     process.once('SIGINT', () => {})
     await run('npx', ['nuxt', 'dev'], { env, show: true })
   } finally {

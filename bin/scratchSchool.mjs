@@ -25,7 +25,7 @@ export async function withScratchSchool(work, { durable = true } = {}) {
   try {
     await step('Growing the demo school', async () => {
       await runTask('migrate', [], { env })
-      await fillDemo(database)
+      await fillDemo(database, dir)
     })
     await work({
       env,

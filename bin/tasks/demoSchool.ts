@@ -11,7 +11,9 @@ import { readByEye, SECOND_INSTRUCTOR, studentsEye, type Eye } from '../../demo/
 import { classDayAt, MACHINE_CLOCK, wallClockAt } from '../../core/calendar'
 import { outOfTurn } from '../../core/ladder'
 import { seededRandom, type Random } from '../../core/statistics'
+import type { PictureSave } from '../../contract/pictures'
 import { DEMO_ACCOUNTS, DEMO_PASSWORD } from '../../demo/accounts'
+import { couponPhotograph } from '../../demo/couponPhotograph'
 import { fillFormerTerms, fillTests, type Enrolled } from './demoTests'
 import { addAccount, foundSchool } from '../../server/store/accounts'
 import { saveCoupon } from '../../server/store/coupons'
@@ -21,6 +23,7 @@ import { boardOf, progressOf } from '../../server/store/progress'
 import { fitHere, keepCurves } from '../../server/store/schoolCurves'
 import { addSignOff } from '../../server/store/signOffs'
 import { keepBeadAnswer } from '../../server/store/readingRoom'
+import { keepPicture } from '../../server/store/pictures'
 import { setReady } from '../../server/store/queue'
 import { addAttendanceNote } from '../../server/store/attendance'
 import { addDemonstration } from '../../server/store/demonstrations'
@@ -61,6 +64,7 @@ export async function fillDemo(seed: number, lastDay: string): Promise<void> {
   const sections: string[] = []
   const enrolled: Enrolled[] = []
   const jobs: (() => Promise<unknown>)[] = []
+  const plates: SavedPlate[] = []
   for (const { fields, students } of growSchool(seed, lastDay)) {
     const section = await addSection(fields)
     sections.push(section.id)
@@ -79,6 +83,7 @@ export async function fillDemo(seed: number, lastDay: string): Promise<void> {
       for (const [n, coupon] of coupons.entries()) {
         const id = idAt(coupon.savedAt, random)
         jobs.push(saving(student.id, coupon, teacher, id))
+        if (coupon.document.piece.kind === 'pad') plates.push({ id, studentId: student.id, coupon })
         const own = { ...coupon, document: { ...coupon.document, studentId: student.id } }
         if (n % 9 === 4)
           jobs.push(reading(id, own, { kind: 'student', id: student.id }, studentsEye(n / coupons.length)))
@@ -87,6 +92,9 @@ export async function fillDemo(seed: number, lastDay: string): Promise<void> {
     }
   }
   await atOnce(jobs)
+  // Chance of its own: the rest of the school is what it was without pictures.
+  const light = seededRandom(seed + 1)
+  for (const plate of newestPlates(plates)) await takePicture(plate, teacher.name, light)
   await keepCurves(new Date(`${lastDay}T12:00:00Z`), fitHere)
   for (const id of sections)
     await atOnce(
@@ -127,6 +135,33 @@ export async function fillDemo(seed: number, lastDay: string): Promise<void> {
       return setReady(idAt(since, random), id, n % 2 === 0 ? 'student' : 'instructor', since)
     }),
   )
+}
+
+/** A pad that was saved. */
+interface SavedPlate {
+  readonly id: string
+  readonly studentId: string
+  readonly coupon: DemoCoupon
+}
+
+/** How many pads a picture was taken of: the newest ones, each of another student. */
+const PICTURED = 6
+function newestPlates(plates: readonly SavedPlate[]): SavedPlate[] {
+  const newest = new Map<string, SavedPlate>()
+  for (const plate of plates) {
+    const before = newest.get(plate.studentId)
+    if (!before || plate.coupon.savedAt > before.coupon.savedAt) newest.set(plate.studentId, plate)
+  }
+  return [...newest.values()].sort((a, b) => b.coupon.savedAt.getTime() - a.coupon.savedAt.getTime()).slice(0, PICTURED)
+}
+
+/** Keeps a made-up picture of a pad. */
+async function takePicture({ id: couponId, studentId, coupon }: SavedPlate, name: string, random: Random) {
+  const { bytes, ...lies } = couponPhotograph(coupon.document, Math.floor(random.uniform() * 1e6))
+  const data = Buffer.from(bytes).toString('base64')
+  const picture: PictureSave = { couponId, studentId, side: 'face', state: 'slag off', ...lies, data }
+  const kept = await keepPicture(idAt(coupon.savedAt, random), picture, { name, now: coupon.savedAt })
+  if (kept !== 'kept') throw new Error(`A picture was not kept: ${kept}`)
 }
 
 /** The rod room's lots and its book. */

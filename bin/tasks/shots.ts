@@ -123,6 +123,34 @@ async function ownRecord(): Promise<Page> {
   return page
 }
 await take(await ownRecord(), 'record')
+
+/** A pad that a picture was taken of, with its marks over it. */
+async function pictured(): Promise<Page> {
+  const page = await visit('maren')
+  const [studentId, couponId, name] = await page.evaluate(async () => {
+    const get = async <T>(path: string): Promise<T> => (await fetch(path)).json() as Promise<T>
+    for (const { id } of await get<{ id: string }[]>('/api/sections'))
+      for (const student of await get<{ id: string; name: string }[]>(`/api/sections/${id}/students`)) {
+        const { coupons } = await get<{ coupons: { id: string; pictures: number }[] }>(
+          `/api/students/${student.id}/coupons`,
+        )
+        const found = coupons.find(coupon => coupon.pictures > 0)
+        if (found) return [student.id, found.id, student.name]
+      }
+    throw new Error('No coupon of the demo has a picture')
+  })
+  await page.goto(`${ADDRESS}/bench?coupon=${couponId}&name=${encodeURIComponent(name!)}&student=${studentId}`)
+  await page.getByRole('button', { name: '1 picture' }).click()
+  await page.getByRole('button', { name: 'Under the marks' }).click()
+  await page.locator('.drawing image').waitFor()
+  for (let n = 0; n < 20; n++) await page.keyboard.press('ArrowUp')
+  for (let n = 0; n < 20; n++) await page.keyboard.press('ArrowRight')
+  const measure = page.getByRole('button', { name: /^Measure/ })
+  await measure.click()
+  await page.getByRole('button', { name: 'Keep as gauged' }).waitFor()
+  return page
+}
+await take(await pictured(), 'picture')
 const laidOver = await ownRecord()
 await laidOver
   .getByRole('button', { name: /^(horizontal|vertical) pad, / })
@@ -145,10 +173,6 @@ async function room(path: string, seen: string, options = {}): Promise<Page> {
 }
 
 await take(await room('/set-up?position=3G+vertical&size=3/32', 'Take care'), 'card')
-const rules = await room('/house/rules', 'Example coupon')
-await rules.getByRole('button', { name: 'Moving up' }).click()
-await rules.getByLabel('Sound restarts').fill('60')
-await take(rules, 'rules')
 const board = await visit('tobias')
 await chooseSection(board, 'Evening A')
 await board.goto(`${ADDRESS}/board`)

@@ -4,6 +4,7 @@ import { closeDatabase, database, rows } from '../../server/store/database'
 import { honestyOf } from '../../core/welderTest'
 import { openDatabase } from '../../server/store/nodes'
 import { migrate } from '../../server/store/migrate'
+import { findPicture } from '../../server/store/pictures'
 import { findRecord } from '../../server/store/records'
 import { rebuildDerived } from '../../server/store/rebuild'
 import { listFloor } from '../../server/store/students'
@@ -33,6 +34,16 @@ it('puts the whole school into the database', async () => {
       (SELECT COUNT(*) FROM coupon WHERE NOT mock) AS coupons`,
   )
   expect(counts).toEqual({ sections: 5, students: 36, former: 72, coupons: 2520 })
+})
+
+it('has pictures of six pads, each of another student, whose files are there', async () => {
+  const kept = await rows<{ id: string; student_id: string }>(
+    database(),
+    'SELECT CAST(coupon_picture.id AS CHAR(36)) AS id, CAST(student_id AS CHAR(36)) AS student_id FROM coupon_picture',
+  )
+  expect(new Set(kept.map(row => row.student_id)).size).toBe(6)
+  const found = await Promise.all(kept.map(row => findPicture(row.id)))
+  expect(found.filter(one => one?.bytes)).toHaveLength(6)
 })
 
 it('has tests passed and failed, to be read, to be bent and planned, and each test of this term has its coupon and its odds', async () => {
