@@ -21,6 +21,7 @@ describe('a made-up picture of a coupon', () => {
     const middleMm = stripOf(coupon.piece).widthMm - bead.offsetMm
     const seen = beadEdges(laid, 8, { fromMm: bead.fromMm, toMm: bead.toMm, middleMm, widthMm: bead.widthMm })!
     expect(Math.abs(seen.widthMm - bead.widthMm)).toBeLessThan(0.5)
+    expect(seen.unevenMm).toBeGreaterThan(0.05)
     expect(seen.sure).toBeGreaterThan(0.6)
   })
 })

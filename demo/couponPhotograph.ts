@@ -43,7 +43,10 @@ function brightnessOf({ beads, marks }: CouponDocument, widthMm: number): (x: nu
   return (x, y) => {
     for (let n = beads.length - 1; n >= 0; n--) {
       const bead = beads[n]!
-      const across = (y - (widthMm - bead.offsetMm)) / (bead.widthMm / 2)
+      // No hand holds a line or a width to a hair.
+      const strays = 0.35 * Math.sin(x / 17 + n)
+      const half = (bead.widthMm / 2) * (1 + 0.05 * Math.sin(x / 6 + 2 * n))
+      const across = (y - (widthMm - bead.offsetMm) - strays) / half
       if (Math.abs(across) < 1 && x > bead.fromMm && x < bead.toMm) return onBead(bead, x, across)
     }
     return PLATE + 3 * Math.sin(y * 2.3)

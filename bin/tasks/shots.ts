@@ -127,19 +127,19 @@ await take(await ownRecord(), 'record')
 /** A pad that a picture was taken of, with its marks over it. */
 async function pictured(): Promise<Page> {
   const page = await visit('maren')
-  const [studentId, couponId, name] = await page.evaluate(async () => {
-    const get = async <T>(path: string): Promise<T> => (await fetch(path)).json() as Promise<T>
-    for (const { id } of await get<{ id: string }[]>('/api/sections'))
-      for (const student of await get<{ id: string; name: string }[]>(`/api/sections/${id}/students`)) {
-        const { coupons } = await get<{ coupons: { id: string; pictures: number }[] }>(
-          `/api/students/${student.id}/coupons`,
-        )
-        const found = coupons.find(coupon => coupon.pictures > 0)
-        if (found) return [student.id, found.id, student.name]
-      }
-    throw new Error('No coupon of the demo has a picture')
-  })
-  await page.goto(`${ADDRESS}/bench?coupon=${couponId}&name=${encodeURIComponent(name!)}&student=${studentId}`)
+  const get = async <T>(path: string): Promise<T> => (await page.request.get(`${ADDRESS}${path}`)).json() as Promise<T>
+  const students = await Promise.all(
+    (await get<{ id: string }[]>('/api/sections')).map(({ id }) =>
+      get<{ id: string; name: string }[]>(`/api/sections/${id}/students`),
+    ),
+  )
+  for (const { id, name } of students.flat()) {
+    const { coupons } = await get<{ coupons: { id: string; pictures: number }[] }>(`/api/students/${id}/coupons`)
+    const found = coupons.find(coupon => coupon.pictures > 0)
+    if (!found) continue
+    await page.goto(`${ADDRESS}/bench?coupon=${found.id}&name=${encodeURIComponent(name)}`)
+    break
+  }
   await page.getByRole('button', { name: '1 picture' }).click()
   await page.getByRole('button', { name: 'Under the marks' }).click()
   await page.locator('.drawing image').waitFor()

@@ -42,7 +42,43 @@ const picturesOf = async (id: string) =>
 const farOff = (some: Corners, others: Corners) =>
   Math.max(...some.map(({ x, y }, n) => Math.hypot(x - others[n]!.x, y - others[n]!.y)))
 
+/** The toes that were found lie along the bead at the cursor, where it is drawn. */
+async function expectToesOnBead(page: Page): Promise<void> {
+  expect(await page.locator('.drawing .toe').count()).toBe(2)
+  const boxes = await Promise.all([0, 1].map(async n => (await page.locator('.drawing .toe').nth(n).boundingBox())!))
+  const lane = (await page.locator('.drawing .lane').boundingBox())!
+  for (const box of boxes) {
+    const [x, y] = [box.x + box.width / 2, box.y + box.height / 2]
+    expect(x > lane.x - 6 && x < lane.x + lane.width + 6).toBe(true)
+    expect(y > lane.y - 6 && y < lane.y + lane.height + 6).toBe(true)
+  }
+}
+
 describe('a coupon’s picture at the Bench', () => {
+  it('lies as the coupon is drawn where the plate stands: the last bead is found on the last bead', async () => {
+    const couponId = uuid()
+    const upright = aCoupon({ studentId: student.id, ticket: { rung: 'vertical pad', position: '3G', travel: 'up' } })
+    const first = { baseVersion: 0, why: '', document: upright }
+    expect((await school.instructor.ask('PUT', `/api/coupons/${couponId}`, first)).status).toBe(200)
+    const page = await teaching(browser, 'tobias', section.id)
+    await page.goto(`${ADDRESS}/bench?coupon=${couponId}&name=${NAME}`)
+    await page.getByRole('button', { name: 'Picture' }).click()
+    const taken = await photograph(page, upright, [1600, 1200])
+    await choose(page, taken.file)
+    await page.getByRole('dialog', { name: 'Where the coupon lies' }).waitFor()
+    await setCorners(page, taken)
+    await page.getByRole('button', { name: 'Keep the picture' }).click()
+    await page.locator('.drawing image').waitFor()
+    for (let n = 0; n < 6; n++) await page.keyboard.press('ArrowRight')
+    await page.getByRole('button', { name: /^Measure bead 6 on the picture/ }).click()
+    await page
+      .getByRole('status')
+      .getByText(/wide, give or take/)
+      .waitFor()
+    await expectToesOnBead(page)
+    await page.context().close()
+  })
+
   it('is stripped before it is sent, set by four corners, lies under the marks to scale, and is on the record', async () => {
     const couponId = uuid()
     const first = { baseVersion: 0, why: '', document: aCoupon({ studentId: student.id }) }
@@ -101,7 +137,7 @@ describe('a coupon’s picture at the Bench', () => {
       .getByRole('status')
       .getByText(/wide, give or take/)
       .waitFor()
-    expect(await page.locator('.drawing .toe').count()).toBe(2)
+    await expectToesOnBead(page)
     expect(await page.getByText(/0 marked/).count()).toBe(1)
     await page.getByRole('button', { name: 'Keep as gauged' }).click()
     await page.keyboard.press('u')
@@ -120,7 +156,7 @@ describe('a coupon’s picture at the Bench', () => {
     expect(Math.abs(gauged!.valueMm - lane.widthMm)).toBeLessThan(0.15 * lane.widthMm)
     expect(await picturesOf(coupon.id)).toMatchObject([{ side: 'face', state: 'slag off' }])
     await page.goto(`${ADDRESS}/record/${student.id}`)
-    await page.getByRole('button', { name: 'Picture', exact: true }).click()
+    await page.getByRole('button', { name: 'Picture', exact: true }).first().click()
     await page.getByRole('img', { name: 'Picture of the coupon, 1 marks on it' }).waitFor()
     await page.context().close()
   })

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { gaugeKinds, laneName, type GaugeKind } from '~~/core/coupon'
 import { isBare } from '~~/core/picture'
-import { formatLength, type LengthUnit } from '~~/core/units'
+import { formatLength, MM_PER_INCH, type LengthUnit } from '~~/core/units'
 import { useBench } from '~/stores/bench'
 import { usePictures } from '~/stores/pictures'
 
@@ -25,8 +25,10 @@ const says = computed(() => {
   const seen = found.value?.bead
   if (!found.value) return ''
   if (!seen) return 'Its toes do not stand out on this picture. Gauge it.'
-  const say = (mm: number) => formatLength(mm, props.unit)
-  return `${say(seen.widthMm)} wide, give or take ${say(seen.unevenMm)} along it; off its line by ${say(seen.straysMm)} at most. Toes seen on ${Math.round(100 * seen.sure)} % of it.`
+  const fine = (mm: number) =>
+    props.unit === 'in' ? `${Math.max(0.01, mm / MM_PER_INCH).toFixed(2)} in` : `${Math.max(0.1, mm).toFixed(1)} mm`
+  const wide = `${formatLength(seen.widthMm, props.unit)} wide, give or take ${fine(seen.unevenMm)} along it`
+  return `${wide}; off its line by ${fine(seen.straysMm)} at most. Toes seen on ${Math.round(100 * seen.sure)} % of it.`
 })
 
 async function measure() {
@@ -67,5 +69,8 @@ async function measure() {
 }
 p {
   flex: 1 1 300px;
+}
+p::first-letter {
+  text-transform: uppercase;
 }
 </style>

@@ -4,8 +4,12 @@ import type { Placement } from '~/drawing/placement'
 import { usePictures } from '~/stores/pictures'
 
 /** The coupon's picture over its drawing and under its marks, to one scale. */
-defineProps<{ drawn: DrawnLanes; placement: Placement; side: 'face' | 'root' }>()
+const props = defineProps<{ drawn: DrawnLanes; placement: Placement; side: 'face' | 'root' }>()
 const pictures = usePictures()
+/** A picture is laid out from the far edge of the strip; a drawing that stands begins at the near one. */
+const acrossAsDrawn = computed(() =>
+  props.placement.across(0) === 0 ? `translate(0 ${props.drawn.widthMm}) scale(1 -1)` : '',
+)
 /** The toes as they were found on the picture. */
 const toes = computed(() => {
   const found = pictures.seen?.bead?.toes ?? []
@@ -16,7 +20,10 @@ const toes = computed(() => {
 </script>
 
 <template>
-  <g v-if="pictures.shown && pictures.shown.side === side && !drawn.inRows" :transform="placement.transform">
+  <g
+    v-if="pictures.shown && pictures.shown.side === side && !drawn.inRows"
+    :transform="`${placement.transform} ${acrossAsDrawn}`"
+  >
     <image
       :href="pictures.shown.url"
       :x="pictures.shown.fromMm"

@@ -48,8 +48,8 @@ function begun(): Corners {
     { x: right, y: bottom },
     { x: left, y: bottom },
   ] as const
-  // A plate that stands is drawn with its start below: its first corner is the lower left.
-  return standsUpright(props.document) ? [corners[3], corners[0], corners[1], corners[2]] : corners
+  // A plate that stands is drawn with its start below and its first bead on the left: A is the lower right corner.
+  return standsUpright(props.document) ? [corners[2], corners[1], corners[0], corners[3]] : corners
 }
 const corners = ref<Corners>(props.picture.lies?.corners ?? begun())
 /** The letters go round by one corner: the picture was taken from another side. */
