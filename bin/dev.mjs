@@ -3,7 +3,7 @@ import { DEMO_ENV } from './demoAccounts.mjs'
 import { fillDemo } from './fillDemo.mjs'
 import { folderOf, openSchoolDatabase } from './schoolDatabase.mjs'
 import { needNpm } from './packages.mjs'
-import { picturesFolder } from './pictures.mjs'
+import { picturesFolder } from './pictureFolders.mjs'
 import { run, runTask } from './run.mjs'
 import { main, step } from './say.mjs'
 

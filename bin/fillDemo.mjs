@@ -1,4 +1,4 @@
-import { picturesFolder } from './pictures.mjs'
+import { picturesFolder } from './pictureFolders.mjs'
 import { runTask } from './run.mjs'
 
 /**

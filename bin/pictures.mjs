@@ -4,12 +4,6 @@ import { dirname } from 'node:path'
 import { pipeline } from 'node:stream/promises'
 import { SEALED, sealed, unsealed } from './seal.mjs'
 
-/** Where a school's pictures lie: a folder for each student. Servers that share a database share this folder too. */
-export const picturesFolder = dir => process.env.FUSILIS_PICTURES ?? `${dir}/pictures`
-
-/** Pictures of all backups of a folder lie beside them, once: a picture never changes. */
-export const picturesBeside = file => `${dirname(file)}/pictures`
-
 const PICTURE = /^[0-9a-f]{64}\.jpg$/
 const DAY_MS = 86_400_000
 

@@ -1,7 +1,8 @@
 #!/usr/bin/env node
 import { backupFile } from './backups.mjs'
 import { dumpTo, openDump, restoreFrom } from './dump.mjs'
-import { picturesBeside, picturesFolder, restorePictures } from './pictures.mjs'
+import { picturesBeside, picturesFolder } from './pictureFolders.mjs'
+import { restorePictures } from './pictures.mjs'
 import { runTask } from './run.mjs'
 import { main, step } from './say.mjs'
 import { erasedList, schoolFolder, withSchoolDatabase } from './schoolDatabase.mjs'

@@ -3,7 +3,7 @@ import { createHash, randomBytes } from 'node:crypto'
 import { existsSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { mkdir, readFile, writeFile } from 'node:fs/promises'
-import { picturesFolder } from './pictures.mjs'
+import { picturesFolder } from './pictureFolders.mjs'
 import { ROOT } from './run.mjs'
 import { withParent } from './withParent.mjs'
 

@@ -6,7 +6,7 @@ import { freePort, startMariadb } from './mariadb.mjs'
 import { needDebian, needNpm } from './packages.mjs'
 import { run, runTask } from './run.mjs'
 import { main, step } from './say.mjs'
-import { picturesFolder } from './pictures.mjs'
+import { picturesFolder } from './pictureFolders.mjs'
 import { serve } from './serve.mjs'
 import { withParent } from './withParent.mjs'
 
