@@ -16,7 +16,7 @@ export default defineConfig({
             'contract/**/*.test.ts',
             'app/**/*.test.ts',
             'demo/**/*.test.ts',
-            'tests/{key,figures}/*.test.ts',
+            'tests/{bare,key,figures}/*.test.ts',
           ],
           // Trials over whole classes take a minute on a quiet machine and five on a busy one.
           testTimeout: 600_000,
