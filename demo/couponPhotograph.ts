@@ -12,8 +12,8 @@ export interface CouponPhotograph {
   readonly lies: PictureLies
 }
 
-const WIDTH = 1120
-const HEIGHT = 840
+/** Size of a picture unless another is asked for, px: width and height. */
+const SIZE = [1120, 840] as const
 const QUALITY = 72
 /** Brightness of 255: the bench, bare plate, and how much a bead's crown stands out of its toes. */
 const BENCH = 46
@@ -22,9 +22,9 @@ const CROWN = 34
 const RIPPLE_MM = 1.7
 
 /** A hand does not hold a camera square: corners as shares of the picture, each a little off. */
-function heldAskew(random: Random): Corners {
+function heldAskew(random: Random, [width, height]: readonly [number, number]): Corners {
   const off = () => 0.03 * (random.uniform() - 0.5)
-  const at = (x: number, y: number) => ({ x: (x + off()) * WIDTH, y: (y + off()) * HEIGHT })
+  const at = (x: number, y: number) => ({ x: (x + off()) * width, y: (y + off()) * height })
   return [at(0.1, 0.14), at(0.9, 0.14), at(0.9, 0.86), at(0.1, 0.86)]
 }
 
@@ -56,25 +56,31 @@ function brightnessOf({ beads, marks }: CouponDocument, widthMm: number): (x: nu
 /**
  * Takes a made-up picture of a coupon on a plate, lit from one side, on a dark bench.
  * @param seed the same seed gives the same picture
+ * @param size width and height, px
  */
-export function couponPhotograph(document: CouponDocument, seed: number): CouponPhotograph {
+export function couponPhotograph(
+  document: CouponDocument,
+  seed: number,
+  size: readonly [number, number] = SIZE,
+): CouponPhotograph {
+  const [widthPx, heightPx] = size
   const random = seededRandom(seed)
   const { lengthMm, widthMm } = stripOf(document.piece)
-  const lies: PictureLies = { corners: heldAskew(random), acrossMm: usualAcrossMm(document.piece), quarter: null }
+  const lies: PictureLies = { corners: heldAskew(random, size), acrossMm: usualAcrossMm(document.piece), quarter: null }
   const place = placeAt({ piece: document.piece, lies })
   const steel = brightnessOf(document, widthMm)
-  const data = Buffer.alloc(WIDTH * HEIGHT * 4, 255)
-  for (let row = 0; row < HEIGHT; row++)
-    for (let column = 0; column < WIDTH; column++) {
+  const data = Buffer.alloc(widthPx * heightPx * 4, 255)
+  for (let row = 0; row < heightPx; row++)
+    for (let column = 0; column < widthPx; column++) {
       const { x, y } = place({ x: column + 0.5, y: row + 0.5 })
       const onSteel = x >= 0 && x <= lengthMm && y >= 0 && y <= widthMm
-      const light = 12 - 24 * (column / WIDTH)
+      const light = 12 - 24 * (column / widthPx)
       const bright = (onSteel ? steel(x, y) + light : BENCH) + 7 * (random.uniform() - 0.5)
-      const at = (row * WIDTH + column) * 4
+      const at = (row * widthPx + column) * 4
       data[at] = Math.max(0, Math.min(255, bright))
       data[at + 1] = Math.max(0, Math.min(255, bright + 2))
       data[at + 2] = Math.max(0, Math.min(255, bright + 5))
     }
-  const { data: bytes } = encode({ data, width: WIDTH, height: HEIGHT }, QUALITY)
-  return { bytes, widthPx: WIDTH, heightPx: HEIGHT, lies }
+  const { data: bytes } = encode({ data, width: widthPx, height: heightPx }, QUALITY)
+  return { bytes, widthPx, heightPx, lies }
 }

@@ -100,6 +100,8 @@ async function keep(why = '') {
 
 function discard() {
   dialog.value = null
+  // What was never saved leaves nothing behind.
+  if (bench.open?.baseVersion === 0) void pictures.discard(bench.open).catch(() => {})
   bench.clear()
 }
 

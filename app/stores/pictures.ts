@@ -132,6 +132,12 @@ export const usePictures = defineStore('pictures', () => {
     known.value = known.value.filter(one => one.id !== id)
   }
 
+  /** Erases what was taken of a coupon that is thrown away. @throws RequestFailure where one is refused */
+  async function discard(coupon: PicturedCoupon): Promise<void> {
+    if (couponId.value !== coupon.id) await open(coupon.id)
+    for (const { id } of all.value) await erase(coupon, id)
+  }
+
   function hide(): void {
     seen.value = null
     shownId.value = ''
@@ -173,5 +179,22 @@ export const usePictures = defineStore('pictures', () => {
     seen.value = null
   }
 
-  return { look, forget, seen, all, shown, shownId, opacity, problem, open, take, takeUp, keep, erase, show, hide }
+  return {
+    look,
+    forget,
+    seen,
+    all,
+    shown,
+    shownId,
+    opacity,
+    problem,
+    open,
+    take,
+    takeUp,
+    keep,
+    erase,
+    discard,
+    show,
+    hide,
+  }
 })

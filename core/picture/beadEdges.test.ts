@@ -122,7 +122,7 @@ describe('the toes of a bead on its picture', () => {
       }
   })
 
-  it('are not made up: a bare plate, a bead that is as bright as the plate, noise alone and too short a bead give none', () => {
+  it('are not made up: bare plate, a bead as bright as the plate, noise alone and a short bead give none', () => {
     expect(
       beadEdges(
         lit(() => 0.001, straight, { noise: 8 }),

@@ -43,7 +43,8 @@ export function imageHead(bytes: Uint8Array): ImageHead {
   if (!(widthPx > 0 && heightPx > 0)) throw new RangeError('That picture is empty.')
   if (widthPx * heightPx > MOST_PIXELS)
     throw new RangeError(
-      `That picture has ${Math.round((widthPx * heightPx) / 1e6)} megapixels. At most 64 are opened: set the camera smaller.`,
+      `That picture has ${Math.round((widthPx * heightPx) / 1e6)} megapixels. ` +
+        'At most 64 are opened: set the camera smaller.',
     )
   if (Math.min(widthPx, heightPx) < LEAST_EDGE_PX)
     throw new RangeError(

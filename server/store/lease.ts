@@ -1,7 +1,7 @@
 import { rows, run, type Queries } from './database'
 
 /** What one server does at a time, however many there are. */
-export type Duty = 'migrations' | 'ovens'
+export type Duty = 'migrations' | 'ovens' | 'unsaved pictures'
 
 /** Made by the first server that needs it: an update takes its turn by it. */
 export const prepareLeases = (on: Queries) =>

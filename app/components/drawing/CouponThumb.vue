@@ -8,7 +8,6 @@ import { placementOf } from '~/drawing/placement'
 const props = defineProps<{ document: CouponDocument; label: string }>()
 const drawn = computed(() => drawnLanes(props.document, 'all passes', ''))
 const placement = computed(() => placementOf(drawn.value, standsUpright(props.document)))
-const lanes = computed(() => new Map(drawn.value.beads.map(bead => [bead.id, bead])))
 const against = computed(() =>
   props.document.marks.filter((mark: Mark) => mark.kind === 'flaw' || (isTry(mark) && mark.degree !== 'sound')),
 )
@@ -17,17 +16,7 @@ const against = computed(() =>
 <template>
   <svg :viewBox="`-2 -2 ${placement.width + 4} ${placement.height + 4}`" role="img" :aria-label="label">
     <WeldedStrip :document="document" :drawn="drawn" :placement="placement" />
-    <g :transform="placement.transform">
-      <MarkSign
-        v-for="mark in against"
-        :key="mark.id"
-        :mark="mark"
-        :bead="lanes.get(mark.beadId)!"
-        :placement="placement"
-        :selected="false"
-        :radius="3.2"
-      />
-    </g>
+    <MarkSigns :marks="against" :drawn="drawn" :placement="placement" :radius="3.2" />
   </svg>
 </template>
 

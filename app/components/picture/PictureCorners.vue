@@ -71,7 +71,7 @@ const loupe = computed(() => {
     y: corner.y < props.heightPx / 2 ? props.heightPx - side - px(6) : px(6),
     side,
     box: `${corner.x - px(LOUPE)} ${corner.y - px(LOUPE)} ${px(2 * LOUPE)} ${px(2 * LOUPE)}`,
-    corner,
+    cross: `M${corner.x - px(8)} ${corner.y} h${px(16)} M${corner.x} ${corner.y - px(8)} v${px(16)}`,
   }
 })
 const edge = computed(() => `M${corners.value.map(({ x, y }) => `${x} ${y}`).join(' L')} Z`)
@@ -105,11 +105,7 @@ const edge = computed(() => `M${corners.value.map(({ x, y }) => `${x} ${y}`).joi
       <svg :x="loupe.x" :y="loupe.y" :width="loupe.side" :height="loupe.side" :viewBox="loupe.box">
         <image :href="url" :width="widthPx" :height="heightPx" />
         <path :d="edge" class="edge" :stroke-width="px(0.5)" />
-        <path
-          :d="`M${loupe.corner.x - px(8)} ${loupe.corner.y} h${px(16)} M${loupe.corner.x} ${loupe.corner.y - px(8)} v${px(16)}`"
-          class="cross"
-          :stroke-width="px(0.6)"
-        />
+        <path :d="loupe.cross" class="cross" :stroke-width="px(0.6)" />
       </svg>
       <rect :x="loupe.x" :y="loupe.y" :width="loupe.side" :height="loupe.side" :stroke-width="px(2)" class="frame" />
     </g>

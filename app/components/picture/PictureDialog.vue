@@ -3,8 +3,8 @@ import type { CouponDocument } from '~~/core/coupon'
 import type { CouponPicture } from '~~/contract/pictures'
 import type { LengthUnit } from '~~/core/units'
 import { pictureWork } from '~/composables/pictureWork'
+import { useSaving } from '~/composables/saving'
 import { usePictures, type OpenPicture, type PicturedCoupon } from '~/stores/pictures'
-import { messageOf } from '~/stores/request'
 
 /** The pictures of a coupon: takes one, sets where the coupon lies on it, lays it under the marks, erases it. */
 const props = defineProps<{
@@ -19,26 +19,15 @@ const pictures = usePictures()
 
 const open = shallowRef<OpenPicture | null>(null)
 const erasing = ref('')
-const problem = ref('')
-const busy = ref(false)
+const saving = useSaving()
+const { busy, refused: problem } = saving
 onMounted(() => {
   // What opens a picture is fetched while one is taken.
   pictureWork()
   void pictures.open(props.coupon.id)
 })
 
-async function attempt(work: () => Promise<void>) {
-  if (busy.value) return
-  busy.value = true
-  problem.value = ''
-  try {
-    await work()
-  } catch (error) {
-    problem.value = messageOf(error)
-  } finally {
-    busy.value = false
-  }
-}
+const attempt = (work: () => Promise<void>) => saving.attempt('', work)
 
 const file = useTemplateRef<HTMLInputElement>('file')
 const take = () =>

@@ -18,7 +18,6 @@ const drawn = computed(() => {
   return drawnLanes(props.document, 'one pass', seenFrom.value || (face?.id ?? ''))
 })
 const placement = computed(() => placementOf(drawn.value, standsUpright(props.document)))
-const lanes = computed(() => new Map(drawn.value.beads.map(bead => [bead.id, bead])))
 const against = computed(() =>
   props.document.marks.filter(
     mark => drawn.value.open.has(mark.beadId) && (!isTry(mark) || mark.degree !== 'sound') && mark.kind !== 'reading',
@@ -46,17 +45,7 @@ function close() {
       <svg :viewBox="box" role="img" :aria-label="`Picture of the coupon, ${against.length} marks on it`">
         <WeldedStrip :document="document" :drawn="drawn" :placement="placement" />
         <PictureLayer :drawn="drawn" :placement="placement" :side="side" />
-        <g :transform="placement.transform">
-          <MarkSign
-            v-for="mark in against"
-            :key="mark.id"
-            :mark="mark"
-            :bead="lanes.get(mark.beadId)!"
-            :placement="placement"
-            :selected="false"
-            :radius="2.6"
-          />
-        </g>
+        <MarkSigns :marks="against" :drawn="drawn" :placement="placement" :radius="2.6" />
       </svg>
       <div class="acts">
         <PictureShare />

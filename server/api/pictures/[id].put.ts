@@ -4,7 +4,7 @@ import { staff } from '../../http/access'
 import { defineRoute } from '../../http/defineRoute'
 import { doneAt } from '../../http/doneAt'
 import { wrongField } from '../../http/refuse'
-import { forgetUnsavedPictures, keepPicture, type PictureKept } from '../../store/pictures'
+import { keepPicture, type PictureKept } from '../../store/pictures'
 
 const REFUSED: Readonly<Record<Exclude<PictureKept, 'kept'>, readonly [path: string, says: string]>> = {
   'no such student': ['studentId', 'There is no such student'],
@@ -48,6 +48,5 @@ export default defineRoute(
     const now = doneAt(event)
     const kept = await keepPicture(id, save, { name: me.name, now })
     if (kept !== 'kept') throw wrongField(...REFUSED[kept])
-    event.waitUntil(forgetUnsavedPictures(new Date()).catch(() => {}))
   },
 )
