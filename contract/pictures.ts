@@ -1,4 +1,5 @@
 import { mixed, number, object, string, tuple } from 'yup'
+import type { CouponDocument } from '../core/coupon'
 import {
   cornersTrouble,
   LEAST_ACROSS_MM,
@@ -36,6 +37,12 @@ export interface CouponPicture extends Omit<PictureSave, 'data'> {
 export interface PictureBytes {
   /** JPEG, as base64. */
   readonly data: string
+}
+
+/** A picture of a coupon whose beads were gauged, with its reading: `GET /api/pictures/gauged`. */
+export interface GaugedPicture {
+  readonly picture: CouponPicture
+  readonly document: CouponDocument
 }
 
 /** Bytes of the longest body: the picture as base64, and what it shows. */

@@ -58,6 +58,14 @@ export interface CouponSummary {
   readonly document: CouponDocument
 }
 
+/** Where a student began with one kind of work and where that work is now: two coupons of one rung. */
+export interface FirstAndLatest {
+  /** Every rung with two coupons or more, the one run last first. */
+  readonly rungs: readonly string[]
+  /** Of the rung asked for, or of the first one; null where no rung has two. */
+  readonly pair: { readonly rung: string; readonly first: CouponSummary; readonly latest: CouponSummary } | null
+}
+
 /** A page of coupons, newest first; `next` asks for the page after it. */
 export interface CouponPage {
   readonly coupons: readonly CouponSummary[]

@@ -1,5 +1,5 @@
 import { encode } from 'jpeg-js'
-import { isFlaw, isTry, stripOf, type Bead, type CouponDocument } from '../core/coupon'
+import { isFlaw, isTry, standsUpright, stripOf, type Bead, type CouponDocument } from '../core/coupon'
 import { placeAt, usualAcrossMm, type Corners, type PictureLies } from '../core/picture'
 import { seededRandom, type Random } from '../core/statistics'
 
@@ -21,11 +21,15 @@ const PLATE = 132
 const CROWN = 34
 const RIPPLE_MM = 1.7
 
-/** A hand does not hold a camera square: corners as shares of the picture, each a little off. */
-function heldAskew(random: Random, [width, height]: readonly [number, number]): Corners {
+/**
+ * A hand does not hold a camera square: corners as shares of the picture, each a little off. A plate that stood has its
+ * first bead on the left of its start, so its edges lie the other way round.
+ */
+function heldAskew(random: Random, [width, height]: readonly [number, number], stood: boolean): Corners {
   const off = () => 0.03 * (random.uniform() - 0.5)
   const at = (x: number, y: number) => ({ x: (x + off()) * width, y: (y + off()) * height })
-  return [at(0.1, 0.14), at(0.9, 0.14), at(0.9, 0.86), at(0.1, 0.86)]
+  const corners = [at(0.1, 0.14), at(0.9, 0.14), at(0.9, 0.86), at(0.1, 0.86)] as const
+  return stood ? [corners[3], corners[2], corners[1], corners[0]] : corners
 }
 
 /** Brightness of the steel at a place of its strip, mm from its upper edge. */
@@ -66,7 +70,11 @@ export function couponPhotograph(
   const [widthPx, heightPx] = size
   const random = seededRandom(seed)
   const { lengthMm, widthMm } = stripOf(document.piece)
-  const lies: PictureLies = { corners: heldAskew(random, size), acrossMm: usualAcrossMm(document.piece), quarter: null }
+  const lies: PictureLies = {
+    corners: heldAskew(random, size, standsUpright(document)),
+    acrossMm: usualAcrossMm(document.piece),
+    quarter: null,
+  }
   const place = placeAt({ piece: document.piece, lies })
   const steel = brightnessOf(document, widthMm)
   const data = Buffer.alloc(widthPx * heightPx * 4, 255)

@@ -1,12 +1,17 @@
 import type { CodeBook } from '~~/core/qualification'
 import type { WelderTest } from '~~/core/welderTest'
+import type { PaperPicture } from '~/papers/paperParts'
 import { useSession } from '~/stores/session'
 import { messageOf } from '~/stores/request'
 import { useWelderTest } from '~/stores/welderTest'
 import { saveFile } from './saveFile'
+import { svgForPaper } from './svgForPaper'
 
 /** The papers of a test: the record and the labels as PDF, and the whole of it as JSON. */
-export function useTestPapers(of: () => { document: WelderTest; book: CodeBook; student: string }) {
+export function useTestPapers(
+  of: () => { document: WelderTest; book: CodeBook; student: string },
+  pictures: () => Promise<readonly PaperPicture[]>,
+) {
   const session = useSession()
   const run = useWelderTest()
   const busy = ref('')
@@ -32,10 +37,12 @@ export function useTestPapers(of: () => { document: WelderTest; book: CodeBook; 
       const { recordPdf } = await import('~/papers/recordPdf')
       const { document: test, book, student } = of()
       const { school } = await session.welcome()
-      saveFile(
-        await recordPdf(test, book, { school: school ?? '', student, drawing: drawnAsSvg() }),
-        `record ${name()}.pdf`,
-      )
+      const specimens = window.document.querySelector<SVGElement>('#specimens svg')
+      const head = {
+        ...{ school: school ?? '', student, drawing: specimens && svgForPaper(specimens) },
+        pictures: await pictures(),
+      }
+      saveFile(await recordPdf(test, book, head), `record ${name()}.pdf`)
     })
   const labels = () =>
     make('labels', async () => {
@@ -66,25 +73,4 @@ export function useTestPapers(of: () => { document: WelderTest; book: CodeBook; 
     )
 
   return { busy, problem, record, labels, json }
-}
-
-/** The drawing of the piece on the page, with its colours written out: a PDF knows no variables of the page. */
-function drawnAsSvg(): string | null {
-  const svg = window.document.querySelector<SVGElement>('#specimens svg')
-  if (!svg) return null
-  const copy = svg.cloneNode(true) as SVGElement
-  const originals = svg.querySelectorAll<SVGElement>('*')
-  copy.querySelectorAll<SVGElement>('*').forEach((node, n) => {
-    const { fill, stroke, fontWeight, textAnchor, strokeDasharray, opacity } = getComputedStyle(originals[n]!)
-    if (!node.getAttribute('fill')?.startsWith('url')) node.setAttribute('fill', fill)
-    node.setAttribute('stroke', stroke)
-    if (node.tagName === 'text')
-      Object.entries({ 'font-weight': fontWeight, 'text-anchor': textAnchor, 'fill': '#14191c' }).forEach(
-        ([name, value]) => node.setAttribute(name, value),
-      )
-    if (strokeDasharray !== 'none') node.setAttribute('stroke-dasharray', strokeDasharray.replaceAll('px', ''))
-    node.setAttribute('opacity', opacity)
-    node.removeAttribute('class')
-  })
-  return new XMLSerializer().serializeToString(copy)
 }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { ReportRow, SectionReport } from '~~/contract/progress'
 import { arcHours, boothHours, ratesInWords, reportCsv, sayWelded } from '~/papers/reportLines'
-import { reportPdf } from '~/papers/reportPdf'
+import { reportPdf, type ReportPage } from '~/papers/reportPdf'
 import { spokenDay } from '~~/core/calendar'
 import { useLoader } from '~/composables/loader'
 import { saveFile } from '~/composables/saveFile'
@@ -14,6 +14,7 @@ import { useSections } from '~/stores/sections'
 const sections = useSections()
 const progress = useProgress()
 const houseRules = useHouseRules()
+const drawings = useTemplateRef('drawings')
 useHead({ title: 'Report · Fusilis' })
 
 const report = shallowRef<SectionReport | null>(null)
@@ -47,10 +48,10 @@ async function pdf(rows: readonly ReportRow[], name: string) {
   busy.value = name
   problem.value = ''
   try {
-    saveFile(
-      await reportPdf(rows, { school: report.value!.school, section: report.value!.section, unit: unit.value }),
-      `${name}.pdf`,
-    )
+    const pages: ReportPage[] = []
+    for (const row of rows) pages.push({ row, beside: await drawings.value!.firstAndLatest(row.student.id) })
+    const { school, section } = report.value!
+    saveFile(await reportPdf(pages, { school, section, unit: unit.value }), `${name}.pdf`)
   } catch (error) {
     problem.value = `The PDF could not be made: ${messageOf(error)}`
   } finally {
@@ -128,6 +129,7 @@ const print = () => window.print()
         time is reckoned from the length of bead at 8 in a minute.
       </p>
     </div>
+    <PaperDrawings ref="drawings" />
   </div>
 </template>
 

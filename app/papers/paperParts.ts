@@ -28,3 +28,31 @@ export const paperTable = (
     body: [heads.map(text => ({ text, color: QUIET, fontSize: 8.5 })), ...body.map(row => row.map(text => ({ text })))],
   },
 })
+
+/** A drawing or a picture on paper, and what is said under it. */
+export interface PaperPicture {
+  readonly svg: string
+  readonly says: string
+}
+
+/** Drawings two in a row, none parted from its words. */
+export const paperPictures = (pictures: readonly PaperPicture[]): Content => ({
+  layout: 'noBorders',
+  table: {
+    widths: ['50%', '50%'],
+    dontBreakRows: true,
+    body: Array.from({ length: Math.ceil(pictures.length / 2) }, (_, row) =>
+      [0, 1].map(column => {
+        const one = pictures[2 * row + column]
+        return one
+          ? {
+              stack: [
+                { svg: one.svg, fit: [232, 156] },
+                { text: one.says, fontSize: 9, margin: [0, 3, 0, 6] },
+              ],
+            }
+          : { text: '' }
+      }),
+    ),
+  },
+})

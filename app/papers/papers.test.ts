@@ -4,7 +4,10 @@ import { continuityOf, type WelderTest } from '~~/core/welderTest'
 import { passedExample } from '~~/core/welderTest/example'
 import { labelsDocument } from './labelsPdf'
 import { lapsesIcs } from './lapsesIcs'
+import { paperPictures } from './paperParts'
 import { recordDocument } from './recordPdf'
+import { aRow } from './reportExample'
+import { reportDocument, type ReportPage } from './reportPdf'
 
 const seen = { by: 'MH', at: '2026-11-02T18:00:00.000Z' }
 const passed: WelderTest = {
@@ -23,7 +26,7 @@ const passed: WelderTest = {
 const words = (of: unknown): string => JSON.stringify(of)
 
 describe('the record on paper', () => {
-  const of = { school: 'Gannet Quay Trades Hall', student: 'Isolde Brack', drawing: null }
+  const of = { school: 'Gannet Quay Trades Hall', student: 'Isolde Brack', drawing: null, pictures: [] }
   it('puts what was tested beside what it qualifies, with every specimen, and calls itself a school’s record', () => {
     const text = words(recordDocument(passed, STRUCTURAL, of))
     for (const part of [
@@ -81,6 +84,33 @@ describe('the record on paper', () => {
     expect(words(recordDocument({ ...passed, test: { ...passed.test, unit: 'mm' } }, ISO_9606, of))).toContain(
       'ISO 9606-1 111 P BW FM1 B s9.5 PF ss mb ml',
     ))
+})
+
+describe('drawings on paper', () => {
+  const drawn = (says: string) => ({ svg: `<svg viewBox="0 0 4 2"><title>${says}</title></svg>`, says })
+  it('stand two in a row, each with its words, none parted from them by the end of a page', () => {
+    const paper = paperPictures([drawn('Face, slag on'), drawn('Face, slag off'), drawn('Root side, slag off')])
+    const { table } = paper as unknown as { table: { dontBreakRows: boolean; body: unknown[][] } }
+    expect(table.dontBreakRows).toBe(true)
+    expect(table.body.map(row => row.map(words))).toEqual([
+      [expect.stringContaining('Face, slag on'), expect.stringContaining('Face, slag off')],
+      [expect.stringContaining('Root side, slag off'), words({ text: '' })],
+    ])
+  })
+  it('are on the test record where the coupon has pictures, and leave no empty heading where it has none', () => {
+    const of = { school: 'Gannet Quay Trades Hall', student: 'Isolde Brack', drawing: null }
+    expect(words(recordDocument(passed, STRUCTURAL, { ...of, pictures: [drawn('Face, slag off')] }))).toMatch(
+      /The coupon as it was read.*Face, slag off/,
+    )
+    expect(words(recordDocument(passed, STRUCTURAL, { ...of, pictures: [] }))).not.toContain('as it was read')
+  })
+  it('show the first coupon of a rung beside the latest on a student’s page', () => {
+    const coupons = [drawn('28 September: run it again'), drawn('20 November: move on')]
+    const head = { school: 'Gannet Quay Trades Hall', section: 'Evening', unit: 'in' } as const
+    const page = (beside: ReportPage['beside']) => words(reportDocument([{ row: aRow(), beside }], head).content)
+    expect(page({ rung: '2F T', coupons })).toMatch(/First and latest 2F T.*28 September.*20 November: move on/)
+    expect(page(null)).not.toContain('First and latest')
+  })
 })
 
 it('a label for each specimen, with stamp and number, three in a row', () => {

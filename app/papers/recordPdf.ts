@@ -23,13 +23,14 @@ import {
 import { formatFraction, formatLength } from '~~/core/units'
 import { makePdf } from '~/composables/makePdf'
 import { dayOf, wallTime } from '~/composables/shopClock'
-import { paperHead, paperTable, QUIET } from './paperParts'
+import { paperHead, paperPictures, paperTable, QUIET, type PaperPicture } from './paperParts'
 
 export interface RecordHead {
   readonly school: string
   readonly student: string
   /** The drawing of the piece with its specimens, as SVG; none when it could not be had. */
   readonly drawing: string | null
+  readonly pictures: readonly PaperPicture[]
 }
 
 /** What the test was, beside the range it qualifies: positions, thickness, diameter, fillers, backing, way. */
@@ -90,7 +91,7 @@ function sayVisual({ visual }: WelderTest): string {
 export function recordDocument(
   welderTest: WelderTest,
   book: CodeBook,
-  { school, student, drawing }: RecordHead,
+  { school, student, drawing, pictures }: RecordHead,
 ): TDocumentDefinitions {
   const standing = testStanding(welderTest, book)
   const unit = unitFor(book, welderTest.test)
@@ -115,7 +116,7 @@ export function recordDocument(
   const outcome = passed ? 'Passed' : standing.state === 'failed' ? 'Not passed' : 'Not finished'
   return {
     pageSize: 'A4',
-    pageMargins: [46, 42, 46, 48],
+    pageMargins: [46, 34, 46, 44],
     defaultStyle: { fontSize: 9.5, lineHeight: 1.15 },
     info: { title: `School test record, ${student}` },
     footer: (page, pages) => ({
@@ -186,18 +187,19 @@ export function recordDocument(
             } as Content,
           ]
         : []),
-      paperTable([16, 62, 48, '*', 110, 80], ['', 'Kind', 'Width', 'Seen', 'Outcome', 'By'], results),
-      ...(drawing ? [{ svg: drawing, fit: [500, 170], alignment: 'center', margin: [0, 10, 0, 0] } as Content] : []),
+      paperTable([16, 62, 48, '*', 110, 110], ['', 'Kind', 'Width', 'Seen', 'Outcome', 'By'], results),
+      ...(drawing ? [{ svg: drawing, fit: [500, 150], alignment: 'center', margin: [0, 6, 0, 0] } as Content] : []),
+      ...(pictures.length > 0 ? [paperHead('The coupon as it was read'), paperPictures(pictures)] : []),
       ...(welderTest.notes ? [paperHead('Notes'), { text: welderTest.notes }] : []),
       {
         columns: ['Welder', 'Witness', 'Instructor'].map(who => ({
           stack: [
-            { canvas: [{ type: 'line', x1: 0, y1: 34, x2: 150, y2: 34, lineWidth: 0.7 }] },
+            { canvas: [{ type: 'line', x1: 0, y1: 28, x2: 150, y2: 28, lineWidth: 0.7 }] },
             { text: `${who}, date`, fontSize: 8, color: QUIET, margin: [0, 3, 0, 0] },
           ],
         })),
         columnGap: 18,
-        margin: [0, 12, 0, 0],
+        margin: [0, 6, 0, 0],
         unbreakable: true,
       },
     ] as Content[],

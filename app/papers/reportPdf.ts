@@ -4,13 +4,13 @@ import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
 import type { LengthUnit } from '~~/core/units'
 import type { ReportRow } from '~~/contract/progress'
 import { makePdf } from '~/composables/makePdf'
-import { paperFact, QUIET } from './paperParts'
+import { paperFact, paperPictures, QUIET, type PaperPicture } from './paperParts'
 import { arcHours, boothHours, ratesInWords, sayWelded } from './reportLines'
 
 const day = (classDay: string | null) => (classDay === null ? 'none yet' : recordDay(classDay))
 
 /** One student's page: for a parent, an employer, or a sponsor. */
-function pageOf(row: ReportRow, { school, section, unit }: ReportHead, first: boolean): Content {
+function pageOf({ row, beside }: ReportPage, { school, section, unit }: ReportHead, first: boolean): Content {
   return {
     ...(first ? {} : { pageBreak: 'before' as const }),
     stack: [
@@ -24,6 +24,12 @@ function pageOf(row: ReportRow, { school, section, unit }: ReportHead, first: bo
       paperFact('Working on', row.current ?? 'every rung is signed off'),
       { text: 'How the work is, of late', bold: true, fontSize: 13, margin: [0, 16, 0, 4] },
       ...ratesInWords(row).map(({ element, words }) => paperFact(element, words)),
+      ...(beside
+        ? [
+            { text: `First and latest ${beside.rung}`, bold: true, fontSize: 13, margin: [0, 16, 0, 6] } as Content,
+            paperPictures(beside.coupons),
+          ]
+        : []),
       { text: 'Signed off', bold: true, fontSize: 13, margin: [0, 16, 0, 4] },
       ...(row.signedOff.length === 0
         ? [{ text: 'Nothing yet.' }]
@@ -55,16 +61,22 @@ export interface ReportHead {
   readonly unit: LengthUnit
 }
 
+/** What is told of one student: the figures, and the first coupon of a rung beside the latest where there are two. */
+export interface ReportPage {
+  readonly row: ReportRow
+  readonly beside: { readonly rung: string; readonly coupons: readonly PaperPicture[] } | null
+}
+
 /** A page for each student. */
-export function reportDocument(rows: readonly ReportRow[], head: ReportHead): TDocumentDefinitions {
+export function reportDocument(pages: readonly ReportPage[], head: ReportHead): TDocumentDefinitions {
   return {
     pageSize: 'A4',
     pageMargins: [56, 56, 56, 48],
     defaultStyle: { fontSize: 10.5 },
     info: { title: `Progress, ${head.section}` },
-    content: rows.map((row, n) => pageOf(row, head, n === 0)),
+    content: pages.map((page, n) => pageOf(page, head, n === 0)),
   }
 }
 
-export const reportPdf = (rows: readonly ReportRow[], head: ReportHead): Promise<Blob> =>
-  makePdf(reportDocument(rows, head))
+export const reportPdf = (pages: readonly ReportPage[], head: ReportHead): Promise<Blob> =>
+  makePdf(reportDocument(pages, head))

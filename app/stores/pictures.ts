@@ -1,9 +1,10 @@
 import { useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { v7 as uuid } from 'uuid'
-import type { Bead, CouponDocument } from '~~/core/coupon'
-import type { BeadSeen, PictureShows } from '~~/core/picture'
-import type { CouponPicture, PictureBytes, PictureSave } from '~~/contract/pictures'
+import { stripOf, type Bead, type CouponDocument, type Piece } from '~~/core/coupon'
+import { spanOf, type BeadSeen, type PictureShows } from '~~/core/picture'
+import type { CouponPicture, GaugedPicture, PictureBytes, PictureSave } from '~~/contract/pictures'
+import { asDataUrl } from '~/composables/dataUrl'
 import { pictureWork } from '~/composables/pictureWork'
 import type { KeptPicture, LaidPicture } from '~/workers/picture'
 import { useOutbox } from './outbox'
@@ -27,12 +28,7 @@ export type ShownPicture = Omit<LaidPicture, 'png'> & Pick<CouponPicture, 'side'
 const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
 
 const toBase64 = async (blob: Blob): Promise<string> => {
-  const url = await new Promise<string>((resolve, reject) => {
-    const reader = new FileReader()
-    reader.onload = () => resolve(String(reader.result))
-    reader.onerror = () => reject(new Error('The picture could not be read in this browser.'))
-    reader.readAsDataURL(blob)
-  })
+  const url = await asDataUrl(blob)
   return url.slice(url.indexOf(',') + 1)
 }
 const fromBase64 = (data: string): Blob =>
@@ -73,6 +69,9 @@ export const usePictures = defineStore('pictures', () => {
     return [...known.value.filter(one => !ids.has(one.id)), ...here].filter(one => !goes.value.has(one.id))
   })
 
+  /** Pictures of a coupon that is not the open one. @throws RequestFailure where they cannot be had now */
+  const ofCoupon = (id: string) => request<CouponPicture[]>('GET', `/api/coupons/${id}/pictures`)
+
   /** Looks up which pictures there are of a coupon; without the server, those that wait here. */
   async function open(id: string): Promise<void> {
     if (couponId.value !== id) {
@@ -82,7 +81,7 @@ export const usePictures = defineStore('pictures', () => {
       bytes.clear()
     }
     problem.value = ''
-    const found = await request<CouponPicture[]>('GET', `/api/coupons/${id}/pictures`).catch(() => null)
+    const found = await ofCoupon(id).catch(() => null)
     if (found && couponId.value === id) known.value = found
   }
 
@@ -145,6 +144,20 @@ export const usePictures = defineStore('pictures', () => {
     shown.value = null
   }
 
+  /** A picture whose corners are set, laid out to scale. @throws RequestFailure where it cannot be had now */
+  async function lay(picture: CouponPicture, piece: Piece): Promise<LaidPicture> {
+    const sent = plain({ piece, lies: picture.lies! })
+    return pictureWork().lay(await bytesOf(picture.id), sent.piece, sent.lies)
+  }
+
+  /** A picture whose corners are set, for paper. @throws RequestFailure where it cannot be had now */
+  async function layOnPaper(picture: CouponPicture, piece: Piece): Promise<ShownPicture> {
+    const sent = plain({ piece, lies: picture.lies! })
+    const jpeg = await pictureWork().layOnPaper(await bytesOf(picture.id), sent.piece, sent.lies)
+    const part = { ...spanOf(piece, sent.lies.quarter), widthMm: stripOf(piece).widthMm }
+    return { ...part, side: picture.side, url: await asDataUrl(jpeg) }
+  }
+
   /** Lays a picture under the marks. */
   async function show(picture: CouponPicture, { piece }: Pick<CouponDocument, 'piece'>): Promise<void> {
     hide()
@@ -152,14 +165,23 @@ export const usePictures = defineStore('pictures', () => {
     shownId.value = picture.id
     problem.value = ''
     try {
-      const sent = plain({ piece, lies: picture.lies })
-      const { png, ...part } = await pictureWork().lay(await bytesOf(picture.id), sent.piece, sent.lies)
+      const { png, ...part } = await lay(picture, piece)
       if (shownId.value !== picture.id) return
       shown.value = { ...part, side: picture.side, url: URL.createObjectURL(png) }
     } catch (error) {
       hide()
       problem.value = error instanceof Error ? error.message : 'The picture cannot be shown.'
     }
+  }
+
+  /** The person's own coupons with widths gauged and a picture. @throws RequestFailure where they cannot be had now */
+  const gauged = () => request<GaugedPicture[]>('GET', '/api/pictures/gauged')
+
+  /** How wide a picture shows a bead, mm; null where its toes do not stand out. @throws RequestFailure */
+  async function widthOn(picture: CouponPicture, { piece }: Pick<CouponDocument, 'piece'>, bead: Bead) {
+    const sent = plain({ piece, lies: picture.lies!, bead })
+    const found = await pictureWork().see(await bytesOf(picture.id), sent.piece, sent.lies, sent.bead)
+    return found?.widthMm ?? null
   }
 
   /** Looks for the toes of a bead on the picture under the marks. */
@@ -180,6 +202,8 @@ export const usePictures = defineStore('pictures', () => {
   }
 
   return {
+    gauged,
+    widthOn,
     look,
     forget,
     seen,
@@ -189,11 +213,14 @@ export const usePictures = defineStore('pictures', () => {
     opacity,
     problem,
     open,
+    ofCoupon,
     take,
     takeUp,
     keep,
     erase,
     discard,
+    lay,
+    layOnPaper,
     show,
     hide,
   }

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import type { CouponPage, CouponSummary, StudentRecord } from '~~/contract/record'
+import type { CouponPage, CouponSummary, FirstAndLatest, StudentRecord } from '~~/contract/record'
 import { request } from './request'
 
 export interface CouponFilters {
@@ -36,5 +36,12 @@ export const useRecord = defineStore('record', () => {
     next.value = page.next
   }
 
-  return { record, coupons, next, load, loadCoupons }
+  /** The first and the latest coupon of a rung; of the one run last where none is named. */
+  const firstAndLatest = (studentId: string, rung = '') =>
+    request<FirstAndLatest>(
+      'GET',
+      `/api/students/${studentId}/first-and-latest${rung ? `?${new URLSearchParams({ rung })}` : ''}`,
+    )
+
+  return { record, coupons, next, load, loadCoupons, firstAndLatest }
 })

@@ -2,6 +2,7 @@ import { expose } from 'comlink'
 import { stripOf, type Bead, type Piece } from '~~/core/coupon'
 import {
   beadEdges,
+  findScaleCard,
   imageHead,
   layPicture,
   pictureAlone,
@@ -9,6 +10,7 @@ import {
   type BeadSeen,
   type PictureLies,
   type Pixels,
+  type ScaleCardSeen,
 } from '~~/core/picture'
 
 /** A picture as it is kept: JPEG, with nothing in it but the picture. */
@@ -64,15 +66,21 @@ async function shrink(file: Blob, longestPx: number): Promise<KeptPicture> {
   return { jpeg: new Blob([alone], { type: 'image/jpeg' }), widthPx, heightPx }
 }
 
-async function layOut(jpeg: Blob, piece: Piece, lies: PictureLies): Promise<Pixels> {
+async function pixelsOf(jpeg: Blob): Promise<Pixels> {
   const opened = await createImageBitmap(jpeg)
   const [, context] = canvas(opened.width, opened.height)
   context.drawImage(opened, 0, 0)
   const { data } = context.getImageData(0, 0, opened.width, opened.height)
   const picture = { data, width: opened.width, height: opened.height }
   opened.close()
-  return layPicture(picture, { piece, lies }, PX_PER_MM)
+  return picture
 }
+
+const layOut = async (jpeg: Blob, piece: Piece, lies: PictureLies, pxPerMm = PX_PER_MM): Promise<Pixels> =>
+  layPicture(await pixelsOf(jpeg), { piece, lies }, pxPerMm)
+
+/** The printed scale card on a picture; null where none is seen whole. */
+const findCard = async (jpeg: Blob): Promise<ScaleCardSeen | null> => findScaleCard(await pixelsOf(jpeg))
 
 async function lay(jpeg: Blob, piece: Piece, lies: PictureLies): Promise<LaidPicture> {
   const laid = await layOut(jpeg, piece, lies)
@@ -83,6 +91,20 @@ async function lay(jpeg: Blob, piece: Piece, lies: PictureLies): Promise<LaidPic
     ...spanOf(piece, lies.quarter),
     widthMm: stripOf(piece).widthMm,
   }
+}
+
+/** On paper half of that is seen. */
+const PX_PER_MM_ON_PAPER = 5
+
+/** A picture laid out to scale for paper, which is white where it shows nothing: JPEG. */
+async function layOnPaper(jpeg: Blob, piece: Piece, lies: PictureLies): Promise<Blob> {
+  const laid = await layOut(jpeg, piece, lies, PX_PER_MM_ON_PAPER)
+  const [drawn, over] = canvas(laid.width, laid.height)
+  over.putImageData(new ImageData(new Uint8ClampedArray(laid.data), laid.width, laid.height), 0, 0)
+  over.globalCompositeOperation = 'destination-over'
+  over.fillStyle = '#fff'
+  over.fillRect(0, 0, laid.width, laid.height)
+  return drawn.convertToBlob({ type: 'image/jpeg', quality: QUALITY })
 }
 
 /** What the picture shows of a bead; its places are those of the whole strip. Null where too little of it is seen. */
@@ -98,6 +120,6 @@ async function see(jpeg: Blob, piece: Piece, lies: PictureLies, bead: Bead): Pro
   return seen && { ...seen, toes: seen.toes.map(toe => ({ ...toe, atMm: toe.atMm + fromMm })) }
 }
 
-const work = { shrink, lay, see }
+const work = { shrink, findCard, lay, layOnPaper, see }
 export type PictureWork = typeof work
 expose(work)

@@ -72,3 +72,27 @@ export function sayPicture({ side, state, lies }: PictureShows): string {
   const what = quarter === null ? (side === 'root' ? 'Root side' : 'Face') : `${QUADRANTS[quarter]} o’clock`
   return `${what}, ${state}`
 }
+
+/**
+ * The picture of the same part of a coupon with its slag on, for one with its slag off, or the other way round: the
+ * last of them; null where there is none.
+ * @example besideOf([slagOn, slagOff], slagOff) // slagOn
+ */
+export function besideOf<P extends PictureShows>(
+  pictures: readonly P[],
+  { side, state, lies }: PictureShows,
+): P | null {
+  const like = (one: P) =>
+    one.side === side && one.state !== state && one.lies !== null && one.lies.quarter === (lies?.quarter ?? null)
+  return pictures.findLast(like) ?? null
+}
+
+/**
+ * The picture that says most of a coupon: its face, chipped, the last one taken; null where no corners were set.
+ * @example tellingOf([slagOn, root, slagOff]) // slagOff
+ */
+export function tellingOf<P extends PictureShows>(pictures: readonly P[]): P | null {
+  const worth = ({ side, state }: PictureShows) => (side === 'face' ? 2 : 0) + (state === 'slag off' ? 1 : 0)
+  const best = (chosen: P | null, one: P) => (chosen === null || worth(one) >= worth(chosen) ? one : chosen)
+  return pictures.filter(one => one.lies !== null).reduce<P | null>(best, null)
+}

@@ -10,6 +10,13 @@ export type Corners = readonly [Point, Point, Point, Point]
 /** Twice the signed area of a triangle: over 0 where the corner turns clockwise on a screen. */
 export const turnOf = (a: Point, b: Point, c: Point): number => (b.x - a.x) * (c.y - b.y) - (b.y - a.y) * (c.x - b.x)
 
+/** Whether four corners go round as the hands of a clock do, on a screen whose y grows downward. */
+export const goesClockwise = (corners: Corners): boolean =>
+  corners.reduce((area, { x, y }, n) => {
+    const next = corners[(n + 1) % 4]!
+    return area + x * next.y - next.x * y
+  }, 0) > 0
+
 /** A corner of a coupon is nearer to straight than this only where the wrong place was tapped, sine of the angle. */
 const LEAST_SINE = Math.sin(Math.PI / 9)
 

@@ -1,6 +1,6 @@
 import type { CouponDocument, Verdict } from '../../core/coupon'
 import type { CouponRevision, CouponSave, SavedCoupon } from '../../contract/coupon'
-import type { CouponPage } from '../../contract/record'
+import type { CouponPage, CouponSummary, FirstAndLatest } from '../../contract/record'
 import type { HouseRules } from '../../core/house'
 import { writeCause } from './causes'
 import { testCriteria } from './criteria'
@@ -153,6 +153,28 @@ export interface CouponFilter {
 
 const PAGE = 24
 
+interface SummaryRow {
+  id: string
+  class_day: string
+  saved_at: string
+  verdict: Verdict
+  score: number
+  pictures: number
+  document: unknown
+}
+const SELECT_SUMMARY = `SELECT id, class_day, saved_at, verdict, score, document,
+  (SELECT COUNT(*) FROM coupon_picture WHERE coupon_id = coupon.id AND lies IS NOT NULL) AS pictures FROM coupon`
+
+const toSummary = (row: SummaryRow): CouponSummary => ({
+  id: row.id,
+  classDay: row.class_day,
+  savedAt: toIso(row.saved_at),
+  verdict: row.verdict,
+  score: row.score,
+  pictures: row.pictures,
+  document: fromJson(row.document),
+})
+
 /** Coupons of a student, newest first, a page at a time. */
 export async function listCoupons(studentId: string, filter: CouponFilter): Promise<CouponPage> {
   const [afterDay, afterId] = filter.after?.split(' ') ?? [null, null]
@@ -166,34 +188,39 @@ export async function listCoupons(studentId: string, filter: CouponFilter): Prom
   if (filter.rodFamily) narrow('rod_family = ?', filter.rodFamily)
   if (filter.verdict) narrow('verdict = ?', filter.verdict)
   if (afterDay && afterId) narrow('(class_day < ? OR (class_day = ? AND id < ?))', afterDay, afterDay, afterId)
-  const found = await rows<{
-    id: string
-    class_day: string
-    saved_at: string
-    verdict: Verdict
-    score: number
-    pictures: number
-    document: unknown
-  }>(
+  const found = await rows<SummaryRow>(
     database(),
-    `
-    SELECT id, class_day, saved_at, verdict, score, document,
-      (SELECT COUNT(*) FROM coupon_picture WHERE coupon_id = coupon.id AND lies IS NOT NULL) AS pictures FROM coupon
-    WHERE ${conditions.join(' AND ')} ORDER BY class_day DESC, id DESC LIMIT ${PAGE + 1}`,
+    `${SELECT_SUMMARY} WHERE ${conditions.join(' AND ')} ORDER BY class_day DESC, id DESC LIMIT ${PAGE + 1}`,
     values,
   )
   const page = found.slice(0, PAGE)
   const last = page.at(-1)
   return {
-    coupons: page.map(row => ({
-      id: row.id,
-      classDay: row.class_day,
-      savedAt: toIso(row.saved_at),
-      verdict: row.verdict,
-      score: row.score,
-      pictures: row.pictures,
-      document: fromJson(row.document),
-    })),
+    coupons: page.map(toSummary),
     next: found.length > PAGE && last ? `${last.class_day} ${last.id}` : null,
   }
+}
+
+/** The first and the latest coupon of a rung; of the one run last where none is asked for. */
+export async function firstAndLatest(studentId: string, rung: string | null): Promise<FirstAndLatest> {
+  const counted = await rows<{ rung: string }>(
+    database(),
+    `SELECT rung FROM coupon WHERE student_id = ? AND rung IS NOT NULL
+      GROUP BY rung HAVING COUNT(*) > 1 ORDER BY MAX(class_day) DESC, MAX(read_at) DESC, rung`,
+    [studentId],
+  )
+  const rungs = counted.map(row => row.rung)
+  const asked = rung === null ? rungs[0] : rungs.find(one => one === rung)
+  if (asked === undefined) return { rungs, pair: null }
+  const end = async (way: 'ASC' | 'DESC') => {
+    const [row] = await rows<SummaryRow>(
+      database(),
+      `${SELECT_SUMMARY} WHERE student_id = ? AND rung = ?
+        ORDER BY class_day ${way}, read_at ${way}, coupon.id ${way} LIMIT 1`,
+      [studentId, asked],
+    )
+    return toSummary(row!)
+  }
+  const [first, latest] = await Promise.all([end('ASC'), end('DESC')])
+  return { rungs, pair: { rung: asked, first, latest } }
 }

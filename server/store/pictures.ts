@@ -1,6 +1,8 @@
 import { MOST_PICTURES, type PictureLies, type PictureSide, type PictureState } from '../../core/picture'
-import type { CouponPicture, PictureSave } from '../../contract/pictures'
+import type { Me } from '../../contract/people'
+import type { CouponPicture, GaugedPicture, PictureSave } from '../../contract/pictures'
 import { database, fromJson, inTransaction, insertRow, rows, run, toDateTime, toIso, type Queries } from './database'
+import { within } from './within'
 import { digestOf, dropPictureFile, keepPictureFile, readPictureFile } from './pictureFiles'
 
 interface PictureRow {
@@ -17,8 +19,12 @@ interface PictureRow {
   taken_by: string
 }
 
-const COLUMNS = `CAST(id AS CHAR(36)) AS id, CAST(coupon_id AS CHAR(36)) AS coupon_id,
-  CAST(student_id AS CHAR(36)) AS student_id, side, state, lies, width_px, height_px, digest, taken_at, taken_by`
+const NAMES = ['side', 'state', 'lies', 'width_px', 'height_px', 'digest', 'taken_at', 'taken_by']
+const IDS = ['id', 'coupon_id', 'student_id']
+const columns = (of: string) =>
+  [...IDS.map(name => `CAST(${of}${name} AS CHAR(36)) AS ${name}`), ...NAMES.map(name => `${of}${name}`)].join(', ')
+const COLUMNS = columns('')
+const OF_PICTURE = columns('coupon_picture.')
 
 const toPicture = (row: PictureRow): CouponPicture => ({
   id: row.id,
@@ -59,6 +65,25 @@ export async function picturesWithBytes(
   )
   const bytes = await Promise.all(found.map(row => readPictureFile(row.student_id, row.digest)))
   return found.map((row, n) => ({ ...toPicture(row), data: bytes[n]?.toString('base64') ?? null }))
+}
+
+/** Most pictures that a reader's widths are held against. */
+const MOST_GAUGED = 40
+
+/** Pictures of chipped coupons that a person read and gauged a width on, the newest first. */
+export async function gaugedPictures({ id, sectionIds }: Pick<Me, 'id' | 'sectionIds'>): Promise<GaugedPicture[]> {
+  const { sql, values } = within('student.section_id', sectionIds)
+  const found = await rows<PictureRow & { document: unknown }>(
+    database(),
+    `SELECT ${OF_PICTURE}, coupon.document
+      FROM coupon_picture JOIN coupon ON coupon.id = coupon_picture.coupon_id
+      JOIN student ON student.id = coupon.student_id
+      WHERE coupon.saved_by = ? AND coupon_picture.state = 'slag off' AND coupon_picture.lies IS NOT NULL
+        AND JSON_CONTAINS(JSON_EXTRACT(coupon.document, '$.marks[*].of'), '"width"') AND ${sql}
+      ORDER BY coupon.id DESC, coupon_picture.id LIMIT ${MOST_GAUGED}`,
+    [id, ...values],
+  )
+  return found.map(row => ({ picture: toPicture(row), document: fromJson(row.document) }))
 }
 
 /** Whose picture it is, and its bytes; null where there is no such picture, `bytes` where its file is lost. */

@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { v7 as uuid } from 'uuid'
 import type { Browser, Page } from 'playwright-core'
@@ -6,10 +7,11 @@ import type { CouponPage } from '../../contract/record'
 import type { Section, Student } from '../../contract/people'
 import { aCoupon } from '../../core/coupon/example'
 import { saysMore, type Corners } from '../../core/picture'
+import { couponPhotograph } from '../../demo/couponPhotograph'
 import { addClass, foundTestSchool, type School } from '../school'
 import { ADDRESS } from '../session'
 import { openBrowser, settled, teaching, waitingIn } from './browser'
-import { photograph, setCorners } from './photograph'
+import { photograph, setCorners, withScaleCard } from './photograph'
 
 const NAME = 'Sunniva Kell'
 let browser: Browser
@@ -157,7 +159,7 @@ describe('a coupon’s picture at the Bench', () => {
     expect(await picturesOf(coupon.id)).toMatchObject([{ side: 'face', state: 'slag off' }])
     await page.goto(`${ADDRESS}/record/${student.id}`)
     await page.getByRole('button', { name: 'Picture', exact: true }).first().click()
-    await page.getByRole('img', { name: 'Picture of the coupon, 1 marks on it' }).waitFor()
+    await page.getByRole('img', { name: 'Picture of the coupon: Face, slag off, 1 mark on it' }).waitFor()
     await page.context().close()
   })
 
@@ -239,6 +241,38 @@ describe('a coupon’s picture at the Bench', () => {
     await page.context().close()
   })
 
+  it('with a scale card in it wants two corners only, which give the other two', async () => {
+    const page = await bench()
+    await page.getByRole('button', { name: 'Picture' }).click()
+    const taken = withScaleCard(photograph(aCoupon(), [1600, 1200]), aCoupon(), { x: 34, y: 18 })
+    await choose(page, taken.file)
+    await page.getByText('Set A and B; C and D follow.').waitFor()
+    await setCorners(page, taken, ['A', 'B'])
+    await page.getByText(/By the card A to B is (6|5 15\/16) in/).waitFor()
+    const sent = page.waitForRequest(request => request.url().includes('/api/pictures/') && request.method() === 'PUT')
+    await page.getByRole('button', { name: 'Keep the picture' }).click()
+    const { lies } = (await sent).postDataJSON() as PictureSave
+    // A hand sets a corner to a pixel or two of the screen.
+    expect(farOff(lies!.corners, taken.corners)).toBeLessThan(12)
+    await page.context().close()
+  })
+
+  it('with its letters set as in a mirror is not kept until they are changed', async () => {
+    const page = await bench()
+    await page.getByRole('button', { name: 'Picture' }).click()
+    const taken = photograph(aCoupon())
+    const [a, b, c, d] = taken.corners
+    await choose(page, taken.file)
+    await setCorners(page, { ...taken, corners: [a, b, { x: 600, y: 440 }, { x: 300, y: 440 }] })
+    await setCorners(page, { ...taken, corners: [d, c, b, a] })
+    await page.getByRole('alert').getByText('as in a mirror').waitFor()
+    await page.getByRole('button', { name: 'Change them' }).click()
+    const sent = page.waitForRequest(request => request.url().includes('/api/pictures/') && request.method() === 'PUT')
+    await page.getByRole('button', { name: 'Keep the picture' }).click()
+    expect(farOff(((await sent).postDataJSON() as PictureSave).lies!.corners, taken.corners)).toBeLessThan(12)
+    await page.context().close()
+  })
+
   it('of a coupon that is thrown away unsaved is erased with it', async () => {
     const page = await bench()
     const sent: string[] = []
@@ -259,6 +293,91 @@ describe('a coupon’s picture at the Bench', () => {
     await page.getByRole('button', { name: 'Discard' }).click()
     await page.getByRole('button', { name: 'Throw it away' }).click()
     await expect.poll(async () => (await picturesOf(sent[0]!)).length).toBe(0)
+    await page.context().close()
+  })
+})
+
+describe('side by side', () => {
+  const WORN = 'Ingrid Sool'
+  let worn: Student
+  beforeAll(async () => {
+    ;({ student: worn } = await addClass(school, 'Pictured U', WORN))
+    for (const [classDay, states] of [
+      ['2026-09-28', ['slag on', 'slag off']],
+      ['2026-10-12', ['slag off']],
+    ] as const) {
+      const id = uuid()
+      const document = { ...aCoupon({ studentId: worn.id }), classDay }
+      await school.instructor.ask('PUT', `/api/coupons/${id}`, { baseVersion: 0, why: '', document })
+      for (const state of states) {
+        const { bytes, ...shows } = couponPhotograph(document, Number(classDay.slice(-2)), [800, 600])
+        const body = {
+          ...shows,
+          couponId: id,
+          studentId: worn.id,
+          side: 'face',
+          state,
+          data: Buffer.from(bytes).toString('base64'),
+        }
+        expect((await school.instructor.ask('PUT', `/api/pictures/${uuid()}`, body)).status).toBe(204)
+      }
+    }
+  })
+
+  it('a student sees the first coupon beside the latest, and one before and after it was chipped', async () => {
+    const page = await teaching(browser, 'tobias', section.id, { at: `/record/${worn.id}` })
+    const both = page.getByRole('region', { name: 'First and latest' })
+    await both.getByText('First, Mon 28 Sep').waitFor()
+    await both.getByText('Latest, Mon 12 Oct').waitFor()
+    await expect.poll(() => both.locator('image').count()).toBe(2)
+    await page.getByRole('button', { name: '2 pictures' }).click()
+    const dialog = page.getByRole('dialog', { name: 'The coupon’s picture' })
+    await dialog.locator('image').waitFor()
+    await dialog.getByRole('button', { name: /slag o(n|ff) beside it/ }).click()
+    await dialog.getByRole('img', { name: /Face, slag on/ }).waitFor()
+    await dialog.getByRole('img', { name: /Face, slag off/ }).waitFor()
+    expect(await dialog.locator('image').count()).toBe(2)
+    await page.context().close()
+  })
+
+  it('both are on the page of the report, with their pictures', async () => {
+    const page = await teaching(browser, 'tobias', worn.sectionId, { acceptDownloads: true, at: '/report' })
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: `PDF of ${WORN}` }).click(),
+    ])
+    const pdf = (await readFile(await download.path())).toString('latin1')
+    expect(pdf.match(/\/Subtype \/Image/g)).toHaveLength(2)
+    await page.context().close()
+  })
+})
+
+describe('a reader’s widths', () => {
+  it('are held against the pictures of own coupons, and say which way they lie', async () => {
+    const { student: gauged } = await addClass(school, 'Pictured V', 'Runa Feld')
+    for (let n = 0; n < 5; n++) {
+      const id = uuid()
+      const coupon = aCoupon({ studentId: gauged.id })
+      const bead = coupon.beads.at(-1)!
+      const mark = { id: uuid(), kind: 'reading', of: 'width', beadId: bead.id, atMm: 70 }
+      const document = { ...coupon, marks: [{ ...mark, valueMm: bead.widthMm + 0.9 + 0.03 * n }] }
+      const saved = await school.instructor.ask('PUT', `/api/coupons/${id}`, { baseVersion: 0, why: '', document })
+      expect(saved.status).toBe(200)
+      const { bytes, ...shows } = couponPhotograph(coupon, 20 + n, [1600, 1200])
+      const data = Buffer.from(bytes).toString('base64')
+      const body = { ...shows, couponId: id, studentId: gauged.id, side: 'face', state: 'slag off', data }
+      expect((await school.instructor.ask('PUT', `/api/pictures/${uuid()}`, body)).status).toBe(204)
+    }
+    const page = await teaching(browser, 'tobias', section.id, { at: '/house/readers' })
+    await page.getByRole('button', { name: 'Hold my widths against the pictures' }).click()
+    const said = page.getByRole('region', { name: 'Your widths against pictures' }).getByRole('status')
+    await said.waitFor()
+    const [, beads, by] = /On (\d) beads you gauge 0\.(\d{3}) in wider than the pictures show/.exec(
+      await said.innerText(),
+    )!
+    expect(Number(beads)).toBeGreaterThanOrEqual(5)
+    // Gauged 0.9 to 1.02 mm over the drawn width, 0.038 in in the middle: the picture is true to a hundredth.
+    expect(Math.abs(Number(by) - 38)).toBeLessThan(12)
     await page.context().close()
   })
 })

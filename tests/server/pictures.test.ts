@@ -10,12 +10,13 @@ import { MOST_PICTURES } from '../../core/picture'
 import { aJpeg, withPlace } from '../../core/picture/exampleJpeg'
 import type { Student } from '../../contract/people'
 import type { PersonExport } from '../../contract/personData'
-import type { CouponPicture, PictureBytes } from '../../contract/pictures'
+import type { CouponPicture, GaugedPicture, PictureBytes } from '../../contract/pictures'
 import type { Problem } from '../../contract/problem'
 import { backUpPictures, dropOldPictures, restorePictures } from '../../bin/pictures.mjs'
 import { closeDatabase, database, rows, run } from '../../server/store/database'
 import { forgetUnsavedPictures } from '../../server/store/pictures'
 import { addClass, foundTestSchool, type School } from '../school'
+import type { Visitor } from '../session'
 
 const folder = process.env.FUSILIS_PICTURES!
 const NAME = 'Ilsabet Quoyle'
@@ -62,6 +63,28 @@ async function savedCoupon(of = student.id): Promise<string> {
   expect((await school.instructor.ask('PUT', `/api/coupons/${id}`, body)).status).toBe(200)
   return id
 }
+
+describe('pictures to hold a reader’s widths against', () => {
+  it('are those of chipped coupons that the person who asks read and gauged, and of no other reader', async () => {
+    const read = async (of: 'width' | 'height', state: string, by = school.instructor) => {
+      const [couponId, id] = [uuid(), uuid()]
+      const coupon = aCoupon({ studentId: student.id })
+      const mark = { id: uuid(), kind: 'reading', of, beadId: coupon.beads.at(-1)!.id, atMm: 70, valueMm: 3 }
+      const body = { baseVersion: 0, why: '', document: { ...coupon, marks: [mark] } }
+      expect((await by.ask('PUT', `/api/coupons/${couponId}`, body)).status).toBe(200)
+      expect((await put(id, aPicture(couponId, { state }))).status).toBe(204)
+      return id
+    }
+    const wanted = await read('width', 'slag off')
+    await read('width', 'slag on')
+    await read('height', 'slag off')
+    const leads = await read('width', 'slag off', school.lead)
+    const asked = async (by: Visitor) =>
+      (await by.ask<GaugedPicture[]>('GET', '/api/pictures/gauged')).body.map(one => one.picture.id)
+    expect(await asked(school.instructor)).toEqual([wanted])
+    expect(await asked(school.lead)).toEqual([leads])
+  })
+})
 
 describe('a coupon’s picture', () => {
   it('is kept as a file and a row, once however often it is sent, and comes back to the byte', async () => {

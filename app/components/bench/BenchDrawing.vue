@@ -7,6 +7,7 @@ import { useCouponBench } from '~/composables/couponBench'
 import { useStripHand } from '~/composables/stripHand'
 import { drawnLanes } from '~/drawing/drawnLanes'
 import { placementOf } from '~/drawing/placement'
+import { usePictures } from '~/stores/pictures'
 
 /**
  * The coupon to scale. A tap puts the cursor where the bead is; a tap on a mark takes it; a mark can be dragged
@@ -15,6 +16,7 @@ import { placementOf } from '~/drawing/placement'
 const props = defineProps<{ unit: LengthUnit }>()
 
 const bench = useCouponBench()
+const pictures = usePictures()
 const svg = useTemplateRef<SVGSVGElement>('svg')
 const frame = useTemplateRef<HTMLDivElement>('frame')
 const size = useElementSize(frame)
@@ -103,7 +105,12 @@ const against = computed(() => shown.value.filter(mark => !isTry(mark) || mark.d
       @pointercancel="up"
     >
       <WeldedStrip :document="coupon" :drawn="drawn" :placement="placement" />
-      <PictureLayer :drawn="drawn" :placement="placement" :side="cursorBead?.face === 'root' ? 'root' : 'face'" />
+      <PictureLayer
+        :picture="pictures.shown"
+        :drawn="drawn"
+        :placement="placement"
+        :side="cursorBead?.face === 'root' ? 'root' : 'face'"
+      />
       <g v-if="cursorBead" :transform="placement.transform">
         <rect
           :x="cursorBead.fromMm - px(5)"

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import type { CouponDocument } from '~~/core/coupon'
+import { isPlate, type CouponDocument } from '~~/core/coupon'
 import type { CouponPicture } from '~~/contract/pictures'
 import type { LengthUnit } from '~~/core/units'
 import { pictureWork } from '~/composables/pictureWork'
+import { saveFile } from '~/composables/saveFile'
 import { useSaving } from '~/composables/saving'
 import { usePictures, type OpenPicture, type PicturedCoupon } from '~/stores/pictures'
 
@@ -63,6 +64,11 @@ async function show(picture: CouponPicture) {
   else looked.value = true
 }
 const lay = (picture: CouponPicture) => attempt(() => show(picture))
+const printCard = () =>
+  attempt(async () => {
+    const { scaleCardPdf } = await import('~/papers/scaleCardPdf')
+    saveFile(await scaleCardPdf(), 'scale card.pdf')
+  })
 </script>
 
 <template>
@@ -103,6 +109,7 @@ const lay = (picture: CouponPicture) => attempt(() => show(picture))
       <p v-else class="none quiet">None yet.</p>
       <p v-if="problem || pictures.problem" role="alert" class="alert">{{ problem || pictures.problem }}</p>
       <div class="acts">
+        <v-btn v-if="isPlate(document.piece)" variant="text" class="card" @click="printCard">Scale card (PDF)</v-btn>
         <v-btn variant="text" @click="$emit('close')">Close</v-btn>
         <label class="take" :class="{ busy }"
           >{{ busy ? 'Opening it …' : 'Take or choose a picture'
@@ -154,6 +161,9 @@ li > :first-child {
   flex-wrap: wrap;
   justify-content: flex-end;
   gap: 8px;
+}
+.card {
+  margin-right: auto;
 }
 .take {
   min-height: 44px;

@@ -1,10 +1,17 @@
 <script setup lang="ts">
 import type { DrawnLanes } from '~/drawing/drawnLanes'
 import type { Placement } from '~/drawing/placement'
-import { usePictures } from '~/stores/pictures'
+import { usePictures, type ShownPicture } from '~/stores/pictures'
 
-/** The coupon's picture over its drawing and under its marks, to one scale. */
-const props = defineProps<{ drawn: DrawnLanes; placement: Placement; side: 'face' | 'root' }>()
+/** A coupon's picture over its drawing and under its marks, to one scale. */
+const props = defineProps<{
+  picture: ShownPicture | null
+  drawn: DrawnLanes
+  placement: Placement
+  side: 'face' | 'root'
+  /** Laid over the drawing whole, as on paper; else as the reader has set it. */
+  whole?: boolean
+}>()
 const pictures = usePictures()
 /** A picture is laid out from the far edge of the strip; a drawing that stands begins at the near one. */
 const acrossAsDrawn = computed(() =>
@@ -12,7 +19,7 @@ const acrossAsDrawn = computed(() =>
 )
 /** The toes as they were found on the picture. */
 const toes = computed(() => {
-  const found = pictures.seen?.bead?.toes ?? []
+  const found = (props.picture === pictures.shown && pictures.seen?.bead?.toes) || []
   const line = (of: 'upperMm' | 'lowerMm') =>
     `M${found.map(toe => `${toe.atMm.toFixed(1)} ${toe[of].toFixed(2)}`).join(' L')}`
   return found.length > 0 ? [line('upperMm'), line('lowerMm')] : []
@@ -20,17 +27,14 @@ const toes = computed(() => {
 </script>
 
 <template>
-  <g
-    v-if="pictures.shown && pictures.shown.side === side && !drawn.inRows"
-    :transform="`${placement.transform} ${acrossAsDrawn}`"
-  >
+  <g v-if="picture && picture.side === side && !drawn.inRows" :transform="`${placement.transform} ${acrossAsDrawn}`">
     <image
-      :href="pictures.shown.url"
-      :x="pictures.shown.fromMm"
+      :href="picture.url"
+      :x="picture.fromMm"
       y="0"
-      :width="pictures.shown.toMm - pictures.shown.fromMm"
-      :height="pictures.shown.widthMm"
-      :opacity="pictures.opacity"
+      :width="picture.toMm - picture.fromMm"
+      :height="picture.widthMm"
+      :opacity="whole ? 1 : pictures.opacity"
       preserveAspectRatio="none"
       class="picture"
     />

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { isPipe, standsUpright, type CouponDocument } from '~~/core/coupon'
+import { isPipe, standsUpright, stripOf, type CouponDocument } from '~~/core/coupon'
 import {
   cornersTrouble,
+  goesClockwise,
   LEAST_ACROSS_MM,
   MOST_ACROSS_MM,
   PICTURE_STATES,
@@ -12,8 +13,9 @@ import {
   type Corners,
 } from '~~/core/picture'
 import { QUADRANTS } from '~~/core/trade'
-import { MM_PER_INCH, type LengthUnit } from '~~/core/units'
+import { formatLength, MM_PER_INCH, type LengthUnit } from '~~/core/units'
 import { length } from '~~/core/working'
+import { usePictureByCard } from '~/composables/pictureByCard'
 import type { OpenPicture } from '~/stores/pictures'
 
 /** Says what a picture shows, and where its coupon lies on it. */
@@ -32,6 +34,7 @@ onScopeDispose(() => URL.revokeObjectURL(url))
 const { widthPx, heightPx } = props.picture
 const sides = sidesOf(props.document.piece)
 const piped = isPipe(props.document.piece)
+const { lengthMm } = stripOf(props.document.piece)
 const side = ref(props.picture.side)
 const state = ref(props.picture.state)
 const quarter = ref(props.picture.lies?.quarter ?? (piped ? QUARTERS[0] : null))
@@ -55,13 +58,34 @@ const corners = ref<Corners>(props.picture.lies?.corners ?? begun())
 /** The letters go round by one corner: the picture was taken from another side. */
 const turn = () => {
   const [a, b, c, d] = corners.value
-  corners.value = [d, a, b, c]
+  byCard.put([d, a, b, c])
 }
+/** Both edges change places: the piece stood, or lies with its first bead above. */
+const swap = () => {
+  const [a, b, c, d] = corners.value
+  byCard.put([d, c, b, a])
+}
+
+/** A picture is no mirror image: its corners go round as those of the drawing do. */
+const MIRRORED = 'The letters run the wrong way round, as in a mirror: change A with D, and B with C.'
+const lying = !standsUpright(props.document)
+
+const byCard = usePictureByCard({
+  jpeg: props.picture.jpeg,
+  corners,
+  acrossMm,
+  clockwise: lying,
+  begins: props.picture.lies === null,
+  wanted: !piped,
+})
 
 /** A corner is set under the loupe to within this, px of the screen, one standard deviation: it moves by whole ones. */
 const CARE = 0.6
 const onScreen = ref(1)
-const trouble = computed(() => cornersTrouble(corners.value, { widthPx, heightPx }))
+const trouble = computed(
+  () =>
+    cornersTrouble(corners.value, { widthPx, heightPx }) ?? (goesClockwise(corners.value) === lying ? null : MIRRORED),
+)
 const lies = computed(() => ({ corners: corners.value, acrossMm: acrossMm.value, quarter: quarter.value }))
 const strays = computed(() =>
   trouble.value ? null : strayMm({ piece: props.document.piece, lies: lies.value }, CARE * onScreen.value),
@@ -87,10 +111,11 @@ function keep() {
   >
     <div class="setting">
       <PictureCorners
-        v-model="corners"
+        :model-value="corners"
         :url="url"
         :width-px="widthPx"
         :height-px="heightPx"
+        @update:model-value="byCard.put"
         @scale="onScreen = $event"
       />
       <div class="shows">
@@ -99,6 +124,22 @@ function keep() {
           Put each letter on its corner of the steel{{ piped ? ', at the borders of the quarter' : '' }}.
         </p>
         <v-btn variant="outlined" @click="turn">Turn the letters</v-btn>
+        <template v-if="byCard.seen.value">
+          <v-switch
+            v-model="byCard.on.value"
+            label="By the scale card"
+            color="primary"
+            hide-details
+            density="compact"
+          />
+          <p v-if="byCard.on.value" role="status">
+            Set A and B; C and D follow. By the card A to B is {{ formatLength(byCard.longMm.value, unit) }}.
+          </p>
+          <p v-if="byCard.on.value && byCard.isOff(lengthMm)" role="alert" class="trouble">
+            The coupon is {{ formatLength(lengthMm, unit) }}. Print the card at full size, and lay it level with the
+            steel.
+          </p>
+        </template>
         <SheetField
           :input="ACROSS"
           :model-value="acrossMm"
@@ -117,7 +158,10 @@ function keep() {
         <v-btn-toggle v-model="state" mandatory color="primary" variant="outlined" aria-label="Taken with">
           <v-btn v-for="one in PICTURE_STATES" :key="one" :value="one">{{ one }}</v-btn>
         </v-btn-toggle>
-        <p v-if="trouble" role="alert" class="trouble">{{ trouble }}</p>
+        <template v-if="trouble">
+          <p role="alert" class="trouble">{{ trouble }}</p>
+          <v-btn v-if="trouble === MIRRORED" variant="outlined" @click="swap">Change them</v-btn>
+        </template>
         <p v-else-if="strays !== null" class="num">
           A place on it is true to ±
           {{ unit === 'in' ? `${(strays / MM_PER_INCH).toFixed(3)} in` : `${strays.toFixed(1)} mm` }}
@@ -133,10 +177,15 @@ function keep() {
   grid-template-columns: minmax(0, 1fr) 270px;
   gap: 18px;
   align-items: start;
+  /* What is said beside the picture comes and goes: the picture must not move under the finger. */
+  min-height: 60dvh;
 }
 .shows {
   display: grid;
   gap: 10px;
+  max-height: 60dvh;
+  overflow-y: auto;
+  scrollbar-gutter: stable;
 }
 .trouble {
   color: var(--poor);
@@ -145,6 +194,10 @@ function keep() {
 @media (max-width: 800px) {
   .setting {
     grid-template-columns: minmax(0, 1fr);
+    min-height: 78dvh;
+  }
+  .shows {
+    max-height: none;
   }
 }
 </style>

@@ -1,38 +1,25 @@
 <script setup lang="ts">
-import { isTry, standsUpright, type CouponDocument } from '~~/core/coupon'
-import { drawnLanes } from '~/drawing/drawnLanes'
-import { placementOf } from '~/drawing/placement'
+import type { CouponDocument } from '~~/core/coupon'
+import { besideOf, sayPicture } from '~~/core/picture'
+import { useLaidPicture } from '~/composables/laidPicture'
 import { usePictures } from '~/stores/pictures'
 
-/** A coupon's picture by itself, its marks over it, and its drawing behind it. */
+/** A coupon's picture by itself, its marks over it and its drawing behind it; with and without slag side by side. */
 const props = defineProps<{ document: CouponDocument }>()
 const emit = defineEmits<{ close: [] }>()
 const pictures = usePictures()
 
-const side = computed(() => pictures.shown?.side ?? 'face')
-const seenFrom = computed(() =>
-  side.value === 'root' ? (props.document.beads.find(bead => bead.face === 'root')?.id ?? '') : '',
+const picture = computed(() => pictures.all.find(one => one.id === pictures.shownId) ?? null)
+/** The same part of the coupon before it was chipped, or after. */
+const other = computed(() => picture.value && besideOf(pictures.all, picture.value))
+const beside = ref(false)
+const { laid, problem } = useLaidPicture(() =>
+  beside.value && other.value ? { picture: other.value, piece: props.document.piece } : null,
 )
-const drawn = computed(() => {
-  const face = props.document.beads.filter(bead => bead.face !== 'root').at(-1)
-  return drawnLanes(props.document, 'one pass', seenFrom.value || (face?.id ?? ''))
-})
-const placement = computed(() => placementOf(drawn.value, standsUpright(props.document)))
-const against = computed(() =>
-  props.document.marks.filter(
-    mark => drawn.value.open.has(mark.beadId) && (!isTry(mark) || mark.degree !== 'sound') && mark.kind !== 'reading',
-  ),
-)
-/** Room round the coupon for marks at its edges, mm. */
-const ROUND = 5
-/** A pipe is seen a quarter at a time. */
-const box = computed(() => {
-  const { fromMm, toMm } = pictures.shown ?? { fromMm: 0, toMm: drawn.value.lengthMm }
-  const { width, height, upright } = placement.value
-  return upright
-    ? `${-ROUND} ${height - toMm - ROUND} ${width + 2 * ROUND} ${toMm - fromMm + 2 * ROUND}`
-    : `${fromMm - ROUND} ${-ROUND} ${toMm - fromMm + 2 * ROUND} ${height + 2 * ROUND}`
-})
+const shown = computed(() => [
+  { name: picture.value && sayPicture(picture.value), picture: pictures.shown },
+  ...(laid.value && other.value ? [{ name: sayPicture(other.value), picture: laid.value }] : []),
+])
 function close() {
   pictures.hide()
   emit('close')
@@ -40,16 +27,33 @@ function close() {
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="1000" aria-label="The coupon’s picture" @update:model-value="close">
+  <v-dialog
+    :model-value="true"
+    :max-width="laid ? 1240 : 1000"
+    aria-label="The coupon’s picture"
+    @update:model-value="close"
+  >
     <div class="panel view">
-      <svg :viewBox="box" role="img" :aria-label="`Picture of the coupon, ${against.length} marks on it`">
-        <WeldedStrip :document="document" :drawn="drawn" :placement="placement" />
-        <PictureLayer :drawn="drawn" :placement="placement" :side="side" />
-        <MarkSigns :marks="against" :drawn="drawn" :placement="placement" :radius="2.6" />
-      </svg>
+      <div class="sides" :class="{ two: shown.length > 1 }">
+        <figure v-for="one in shown" :key="one.picture?.url">
+          <PicturedCoupon
+            :document="document"
+            :picture="one.picture"
+            :label="one.name ? `Picture of the coupon: ${one.name}` : 'Picture of the coupon'"
+            class="coupon"
+          />
+          <figcaption v-if="shown.length > 1">{{ one.name }}</figcaption>
+        </figure>
+      </div>
+      <p v-if="problem" role="alert">{{ problem }}</p>
       <div class="acts">
         <PictureShare />
-        <div><slot /></div>
+        <div>
+          <v-btn v-if="other" :variant="beside ? 'tonal' : 'text'" :aria-pressed="beside" @click="beside = !beside"
+            >{{ other.state }} beside it</v-btn
+          >
+          <slot />
+        </div>
         <v-btn variant="outlined" @click="close">Close</v-btn>
       </div>
     </div>
@@ -62,10 +66,20 @@ function close() {
   display: grid;
   gap: 12px;
 }
-svg {
-  display: block;
-  width: 100%;
+.sides {
+  display: grid;
+  gap: 12px;
+}
+.two {
+  grid-template-columns: repeat(auto-fit, minmax(min(100%, 320px), 1fr));
+}
+.coupon {
   max-height: 68dvh;
+}
+figcaption {
+  text-align: center;
+  padding-top: 6px;
+  font-weight: 600;
 }
 .acts {
   display: flex;

@@ -83,6 +83,7 @@ const pairs = computed(() =>
         </ul>
       </section>
       <MarkedShares v-if="agreement.marks.length > 1" :marks="agreement.marks" />
+      <WidthsHeld />
       <p v-if="pairs.length === 0" class="quiet none">No coupon has been read by two instructors yet.</p>
       <section v-for="pair in pairs" :key="pair.key" class="panel block">
         <h2>

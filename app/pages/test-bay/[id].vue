@@ -37,7 +37,11 @@ useHead({ title: () => `${run.student || 'Test'} · Test bay · Fusilis` })
 const view = useTestView(() => testId.value)
 const { welderTest, coupon, step, stepSaid, state, unit, specimens, outcomes, openings, held, qualified } = view
 const { cautions, nextTest, clockRuns } = view
-const papers = useTestPapers(() => ({ document: welderTest.value!, book: run.book!, student: run.student }))
+const drawings = useTemplateRef('drawings')
+const papers = useTestPapers(
+  () => ({ document: welderTest.value!, book: run.book!, student: run.student }),
+  async () => (run.coupon ? drawings.value!.everyPicture(run.coupon.id, run.coupon.document) : []),
+)
 const terms = useTemplateRef<{ stamp: () => void }>('terms')
 const passes = useTemplateRef<{ add: () => void; drop: () => void }>('passes')
 const acts = useTestActs(() => testId.value, view, { stamp: () => terms.value?.stamp(), print: papers.record })
@@ -169,6 +173,7 @@ usePageKeys(
           >
         </div>
       </div>
+      <PaperDrawings ref="drawings" />
       <TestDialogs
         v-model:dialog="dialog"
         v-model:entering="entering"

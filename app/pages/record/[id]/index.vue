@@ -84,6 +84,7 @@ const print = () => window.print()
             >
           </section>
         </div>
+        <FirstAndLatest :key="studentId" :student-id="studentId" />
         <HoursPanel :key="studentId" :student-id="studentId" />
         <PadGrid v-if="record.grid.length > 0" :grid="record.grid" />
         <OwnReading :key="studentId" :student-id="studentId" :unit="houseRules.unit" />

@@ -1,0 +1,34 @@
+import type { Piece } from '~~/core/coupon'
+import type { CouponPicture } from '~~/contract/pictures'
+import { messageOf } from '~/stores/request'
+import { usePictures, type ShownPicture } from '~/stores/pictures'
+
+/** A picture beside the one under the marks, laid out to scale while the page shows it. */
+export function useLaidPicture(of: () => { readonly picture: CouponPicture; readonly piece: Piece } | null) {
+  const pictures = usePictures()
+  const laid = shallowRef<ShownPicture | null>(null)
+  const problem = ref('')
+  const drop = () => {
+    if (laid.value) URL.revokeObjectURL(laid.value.url)
+    laid.value = null
+  }
+  watch(
+    of,
+    async wanted => {
+      drop()
+      problem.value = ''
+      if (!wanted?.picture.lies) return
+      try {
+        const { png, ...part } = await pictures.lay(wanted.picture, wanted.piece)
+        if (of()?.picture.id !== wanted.picture.id) return
+        drop()
+        laid.value = { ...part, side: wanted.picture.side, url: URL.createObjectURL(png) }
+      } catch (error) {
+        problem.value = messageOf(error)
+      }
+    },
+    { immediate: true },
+  )
+  onScopeDispose(drop)
+  return { laid, problem }
+}
