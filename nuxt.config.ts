@@ -34,6 +34,8 @@ export default defineNuxtConfig({
   telemetry: false,
   devtools: { enabled: false },
   modules: ['vuetify-nuxt-module', '@pinia/nuxt', 'nuxt-auth-utils', 'nuxt-security', '@vite-pwa/nuxt', '@nuxt/eslint'],
+  // The application asks who is signed in by a route of its own.
+  auth: { loadStrategy: 'none' },
   css: ['@fontsource-variable/inter/index.css', '~/assets/base.css', '~/assets/print.css'],
   components: [{ path: '~/components', pathPrefix: false }],
   app: {

@@ -18,6 +18,8 @@ export function usePictureByCard(of: {
   const seen = shallowRef<ScaleCardSeen | null>(null)
   const on = ref(false)
   const longMm = ref(0)
+  /** Whether a person has set A or B: before that the edge between them says nothing. */
+  const set = ref(false)
 
   onMounted(async () => {
     // Without a card the corners are set by hand, as ever.
@@ -40,6 +42,7 @@ export function usePictureByCard(of: {
   function put(corners: Corners): void {
     const moved = (n: 0 | 1 | 2 | 3) => corners[n] !== of.corners.value[n]
     if (on.value && (moved(2) || moved(3)) && !moved(0) && !moved(1)) on.value = false
+    set.value = true
     of.corners.value = laid(corners)
   }
   watch([on, of.acrossMm], () => {
@@ -52,6 +55,6 @@ export function usePictureByCard(of: {
     put,
     longMm,
     /** Whether the card cannot be right of a coupon of this length, mm. */
-    isOff: (lengthMm: number) => Math.abs(longMm.value / lengthMm - 1) > OFF,
+    isOff: (lengthMm: number) => set.value && Math.abs(longMm.value / lengthMm - 1) > OFF,
   }
 }

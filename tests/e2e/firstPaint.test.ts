@@ -1,8 +1,9 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { Browser } from 'playwright-core'
 import { fusilisThemes } from '../../app/assets/themes'
-import { ADDRESS } from '../session'
-import { openBrowser } from './browser'
+import { foundTestSchool } from '../school'
+import { ADDRESS, PASSWORD } from '../session'
+import { openBrowser, settled } from './browser'
 
 let browser: Browser
 beforeAll(async () => {
@@ -39,6 +40,26 @@ async function painted(
   await context.close()
   return found
 }
+
+describe('the door', () => {
+  it('asks for nothing that the server refuses, from the first visit to the first room', async () => {
+    await foundTestSchool()
+    const context = await browser.newContext({ serviceWorkers: 'block' })
+    const page = await context.newPage()
+    const refused: string[] = []
+    page.on('response', response => {
+      if (response.status() >= 400) refused.push(`${response.status()} ${new URL(response.url()).pathname}`)
+    })
+    await page.goto(`${ADDRESS}/sign-in`)
+    await page.getByLabel('User name').fill('maren')
+    await page.getByLabel('Password').fill(PASSWORD)
+    await page.getByRole('button', { name: 'Sign in' }).click()
+    await page.waitForURL(url => url.pathname !== '/sign-in')
+    await settled(page)
+    expect(refused).toEqual([])
+    await context.close()
+  })
+})
 
 describe('the first bytes of a page', () => {
   it('are painted in the theme of the device, or the one that was chosen here', async () => {

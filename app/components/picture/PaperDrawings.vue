@@ -47,6 +47,6 @@ defineExpose({ everyPicture, firstAndLatest })
 
 <template>
   <div ref="host" class="sr-only" aria-hidden="true">
-    <PicturedCoupon v-if="drawing" :document="drawing.coupon" :picture="drawing.picture" label="" whole />
+    <DrawnCoupon v-if="drawing" :document="drawing.coupon" :picture="drawing.picture" label="" whole />
   </div>
 </template>

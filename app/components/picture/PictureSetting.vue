@@ -120,7 +120,7 @@ function keep() {
       />
       <div class="shows">
         <CornerLegend :document="document" />
-        <p class="quiet">
+        <p v-if="!byCard.on.value" class="quiet">
           Put each letter on its corner of the steel{{ piped ? ', at the borders of the quarter' : '' }}.
         </p>
         <v-btn variant="outlined" @click="turn">Turn the letters</v-btn>
@@ -136,8 +136,8 @@ function keep() {
             Set A and B; C and D follow. By the card A to B is {{ formatLength(byCard.longMm.value, unit) }}.
           </p>
           <p v-if="byCard.on.value && byCard.isOff(lengthMm)" role="alert" class="trouble">
-            The coupon is {{ formatLength(lengthMm, unit) }}. Print the card at full size, and lay it level with the
-            steel.
+            The coupon is {{ formatLength(lengthMm, unit) }} long. If A and B are on its corners, print the card at full
+            size, and lay it level with the steel.
           </p>
         </template>
         <SheetField

@@ -36,7 +36,7 @@ function close() {
     <div class="panel view">
       <div class="sides" :class="{ two: shown.length > 1 }">
         <figure v-for="one in shown" :key="one.picture?.url">
-          <PicturedCoupon
+          <DrawnCoupon
             :document="document"
             :picture="one.picture"
             :label="one.name ? `Picture of the coupon: ${one.name}` : 'Picture of the coupon'"

@@ -71,7 +71,7 @@ const pictured = computed(() => laid.some(one => one.laid.value))
     <div class="sides">
       <template v-for="({ which, name }, n) in SIDES" :key="which">
         <figure v-if="found[which]">
-          <PicturedCoupon
+          <DrawnCoupon
             :document="found[which].document"
             :picture="laid[n]!.laid.value"
             :label="`${name} coupon: ${found[which].verdict}`"
