@@ -8,6 +8,7 @@ export function useLaidPicture(of: () => { readonly picture: CouponPicture; read
   const pictures = usePictures()
   const laid = shallowRef<ShownPicture | null>(null)
   const problem = ref('')
+  let gone = false
   const drop = () => {
     if (laid.value) URL.revokeObjectURL(laid.value.url)
     laid.value = null
@@ -19,16 +20,19 @@ export function useLaidPicture(of: () => { readonly picture: CouponPicture; read
       problem.value = ''
       if (!wanted?.picture.lies) return
       try {
-        const { png, ...part } = await pictures.lay(wanted.picture, wanted.piece)
-        if (of()?.picture.id !== wanted.picture.id) return
+        const found = await pictures.lay(wanted.picture, wanted.piece, 'screen')
         drop()
-        laid.value = { ...part, side: wanted.picture.side, url: URL.createObjectURL(png) }
+        if (!gone && of()?.picture.id === wanted.picture.id) laid.value = found
+        else URL.revokeObjectURL(found.url)
       } catch (error) {
         problem.value = messageOf(error)
       }
     },
     { immediate: true },
   )
-  onScopeDispose(drop)
+  onScopeDispose(() => {
+    gone = true
+    drop()
+  })
   return { laid, problem }
 }

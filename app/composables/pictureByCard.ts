@@ -18,7 +18,7 @@ export function usePictureByCard(of: {
   const seen = shallowRef<ScaleCardSeen | null>(null)
   const on = ref(false)
   const longMm = ref(0)
-  /** Whether a person has set A or B: before that the edge between them says nothing. */
+  /** Whether a person has set a corner: before that the edge from A to B says nothing. */
   const set = ref(false)
 
   onMounted(async () => {
@@ -29,7 +29,8 @@ export function usePictureByCard(of: {
           .catch(() => null)
       : null
     seen.value = found
-    on.value = found !== null && of.begins
+    // Corners that were set before the card was found stay as they are.
+    on.value = found !== null && of.begins && !set.value
   })
   function laid(corners: Corners): Corners {
     const [a, b] = corners

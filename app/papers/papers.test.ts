@@ -4,6 +4,7 @@ import { continuityOf, type WelderTest } from '~~/core/welderTest'
 import { passedExample } from '~~/core/welderTest/example'
 import { labelsDocument } from './labelsPdf'
 import { lapsesIcs } from './lapsesIcs'
+import { pagesOf } from './pagesOf'
 import { paperPictures } from './paperParts'
 import { recordDocument } from './recordPdf'
 import { aRow } from './reportExample'
@@ -84,6 +85,20 @@ describe('the record on paper', () => {
     expect(words(recordDocument({ ...passed, test: { ...passed.test, unit: 'mm' } }, ISO_9606, of))).toContain(
       'ISO 9606-1 111 P BW FM1 B s9.5 PF ss mb ml',
     ))
+})
+
+it('the record of a plate with two bends and its drawing ends on one page, the lines to sign on it', async () => {
+  const drawing = '<svg viewBox="0 0 156 66"><rect width="156" height="66" fill="#ccc"/></svg>'
+  const of = { school: 'Gannet Quay Trades Hall', student: 'Isolde Brack', drawing, pictures: [] }
+  const pass = passed.passes[0]!
+  const run = { from: '2026-11-02T18:10:00.000Z', to: '2026-11-02T18:14:00.000Z' }
+  const passes = [0, 1, 2, 3].map(n => ({ ...pass, id: `p${n}` }))
+  const runs = Object.fromEntries(passes.map(({ id }) => [id, run]))
+  const kept = { ...passed, passes, runs } as WelderTest
+  expect(await pagesOf(recordDocument(kept, STRUCTURAL, of))).toBe(1)
+  // What does not fit goes on, and is not cut.
+  const wide = { svg: drawing, says: 'Face, slag off' }
+  expect(await pagesOf(recordDocument(kept, STRUCTURAL, { ...of, pictures: [wide, wide] }))).toBe(2)
 })
 
 describe('drawings on paper', () => {

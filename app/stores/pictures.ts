@@ -1,8 +1,8 @@
 import { useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { v7 as uuid } from 'uuid'
-import { stripOf, type Bead, type CouponDocument, type Piece } from '~~/core/coupon'
-import { spanOf, type BeadSeen, type PictureShows } from '~~/core/picture'
+import type { Bead, CouponDocument, Piece } from '~~/core/coupon'
+import type { BeadSeen, PictureShows } from '~~/core/picture'
 import type { CouponPicture, GaugedPicture, PictureBytes, PictureSave } from '~~/contract/pictures'
 import { asDataUrl } from '~/composables/dataUrl'
 import { pictureWork } from '~/composables/pictureWork'
@@ -22,7 +22,7 @@ export interface OpenPicture extends KeptPicture, PictureShows {
 }
 
 /** What is drawn under the marks. */
-export type ShownPicture = Omit<LaidPicture, 'png'> & Pick<CouponPicture, 'side'> & { readonly url: string }
+export type ShownPicture = Omit<LaidPicture, 'image'> & Pick<CouponPicture, 'side'> & { readonly url: string }
 
 /** What is sent to the worker is copied; a page's wrappers are not. */
 const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
@@ -144,18 +144,14 @@ export const usePictures = defineStore('pictures', () => {
     shown.value = null
   }
 
-  /** A picture whose corners are set, laid out to scale. @throws RequestFailure where it cannot be had now */
-  async function lay(picture: CouponPicture, piece: Piece): Promise<LaidPicture> {
+  /**
+   * A picture whose corners are set, laid out to scale. For a screen its address is let go of by the caller; for paper
+   * it holds the image. @throws RequestFailure where it cannot be had now
+   */
+  async function lay(picture: CouponPicture, piece: Piece, on: 'screen' | 'paper'): Promise<ShownPicture> {
     const sent = plain({ piece, lies: picture.lies! })
-    return pictureWork().lay(await bytesOf(picture.id), sent.piece, sent.lies)
-  }
-
-  /** A picture whose corners are set, for paper. @throws RequestFailure where it cannot be had now */
-  async function layOnPaper(picture: CouponPicture, piece: Piece): Promise<ShownPicture> {
-    const sent = plain({ piece, lies: picture.lies! })
-    const jpeg = await pictureWork().layOnPaper(await bytesOf(picture.id), sent.piece, sent.lies)
-    const part = { ...spanOf(piece, sent.lies.quarter), widthMm: stripOf(piece).widthMm }
-    return { ...part, side: picture.side, url: await asDataUrl(jpeg) }
+    const { image, ...part } = await pictureWork().lay(await bytesOf(picture.id), sent.piece, sent.lies, on)
+    return { ...part, side: picture.side, url: on === 'paper' ? await asDataUrl(image) : URL.createObjectURL(image) }
   }
 
   /** Lays a picture under the marks. */
@@ -165,9 +161,9 @@ export const usePictures = defineStore('pictures', () => {
     shownId.value = picture.id
     problem.value = ''
     try {
-      const { png, ...part } = await lay(picture, piece)
-      if (shownId.value !== picture.id) return
-      shown.value = { ...part, side: picture.side, url: URL.createObjectURL(png) }
+      const laid = await lay(picture, piece, 'screen')
+      if (shownId.value === picture.id) shown.value = laid
+      else URL.revokeObjectURL(laid.url)
     } catch (error) {
       hide()
       problem.value = error instanceof Error ? error.message : 'The picture cannot be shown.'
@@ -177,11 +173,10 @@ export const usePictures = defineStore('pictures', () => {
   /** The person's own coupons with widths gauged and a picture. @throws RequestFailure where they cannot be had now */
   const gauged = () => request<GaugedPicture[]>('GET', '/api/pictures/gauged')
 
-  /** How wide a picture shows a bead, mm; null where its toes do not stand out. @throws RequestFailure */
-  async function widthOn(picture: CouponPicture, { piece }: Pick<CouponDocument, 'piece'>, bead: Bead) {
+  /** What a picture shows of a bead; null where its toes do not stand out. @throws RequestFailure */
+  async function see(picture: CouponPicture, piece: Piece, bead: Bead): Promise<BeadSeen | null> {
     const sent = plain({ piece, lies: picture.lies!, bead })
-    const found = await pictureWork().see(await bytesOf(picture.id), sent.piece, sent.lies, sent.bead)
-    return found?.widthMm ?? null
+    return pictureWork().see(await bytesOf(picture.id), sent.piece, sent.lies, sent.bead)
   }
 
   /** Looks for the toes of a bead on the picture under the marks. */
@@ -190,8 +185,7 @@ export const usePictures = defineStore('pictures', () => {
     if (!picture?.lies) return
     problem.value = ''
     try {
-      const sent = plain({ piece, lies: picture.lies, bead })
-      const found = await pictureWork().see(await bytesOf(picture.id), sent.piece, sent.lies, sent.bead)
+      const found = await see(picture, piece, bead)
       if (shownId.value === picture.id) seen.value = { beadId: bead.id, bead: found }
     } catch (error) {
       problem.value = error instanceof Error ? error.message : 'The picture cannot be measured.'
@@ -203,7 +197,7 @@ export const usePictures = defineStore('pictures', () => {
 
   return {
     gauged,
-    widthOn,
+    see,
     look,
     forget,
     seen,
@@ -220,7 +214,6 @@ export const usePictures = defineStore('pictures', () => {
     erase,
     discard,
     lay,
-    layOnPaper,
     show,
     hide,
   }

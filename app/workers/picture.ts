@@ -20,9 +20,9 @@ export interface KeptPicture {
   readonly heightPx: number
 }
 
-/** A picture laid out to scale: the part of the strip it covers, mm, and its pixels, clear where it shows nothing. */
+/** A picture laid out to scale: the part of the strip it covers, mm, and its image. */
 export interface LaidPicture {
-  readonly png: Blob
+  readonly image: Blob
   readonly fromMm: number
   readonly toMm: number
   readonly widthMm: number
@@ -30,6 +30,8 @@ export interface LaidPicture {
 
 /** How finely a picture is laid out: a tenth of a millimetre is more than a chipped weld shows. */
 const PX_PER_MM = 8
+/** On paper half of that is seen. */
+const PX_PER_MM_ON_PAPER = 5
 const QUALITY = 0.85
 
 function canvas(width: number, height: number): [OffscreenCanvas, OffscreenCanvasRenderingContext2D] {
@@ -76,35 +78,27 @@ async function pixelsOf(jpeg: Blob): Promise<Pixels> {
   return picture
 }
 
-const layOut = async (jpeg: Blob, piece: Piece, lies: PictureLies, pxPerMm = PX_PER_MM): Promise<Pixels> =>
+const layOut = async (jpeg: Blob, piece: Piece, lies: PictureLies, pxPerMm: number): Promise<Pixels> =>
   layPicture(await pixelsOf(jpeg), { piece, lies }, pxPerMm)
 
 /** The printed scale card on a picture; null where none is seen whole. */
 const findCard = async (jpeg: Blob): Promise<ScaleCardSeen | null> => findScaleCard(await pixelsOf(jpeg))
 
-async function lay(jpeg: Blob, piece: Piece, lies: PictureLies): Promise<LaidPicture> {
-  const laid = await layOut(jpeg, piece, lies)
+/** For a screen it is clear where the picture shows nothing; for paper it is white there, coarser and compressed. */
+async function lay(jpeg: Blob, piece: Piece, lies: PictureLies, on: 'screen' | 'paper'): Promise<LaidPicture> {
+  const laid = await layOut(jpeg, piece, lies, on === 'paper' ? PX_PER_MM_ON_PAPER : PX_PER_MM)
   const [drawn, over] = canvas(laid.width, laid.height)
   over.putImageData(new ImageData(new Uint8ClampedArray(laid.data), laid.width, laid.height), 0, 0)
+  if (on === 'paper') {
+    over.globalCompositeOperation = 'destination-over'
+    over.fillStyle = '#fff'
+    over.fillRect(0, 0, laid.width, laid.height)
+  }
   return {
-    png: await drawn.convertToBlob({ type: 'image/png' }),
+    image: await drawn.convertToBlob(on === 'paper' ? { type: 'image/jpeg', quality: QUALITY } : { type: 'image/png' }),
     ...spanOf(piece, lies.quarter),
     widthMm: stripOf(piece).widthMm,
   }
-}
-
-/** On paper half of that is seen. */
-const PX_PER_MM_ON_PAPER = 5
-
-/** A picture laid out to scale for paper, which is white where it shows nothing: JPEG. */
-async function layOnPaper(jpeg: Blob, piece: Piece, lies: PictureLies): Promise<Blob> {
-  const laid = await layOut(jpeg, piece, lies, PX_PER_MM_ON_PAPER)
-  const [drawn, over] = canvas(laid.width, laid.height)
-  over.putImageData(new ImageData(new Uint8ClampedArray(laid.data), laid.width, laid.height), 0, 0)
-  over.globalCompositeOperation = 'destination-over'
-  over.fillStyle = '#fff'
-  over.fillRect(0, 0, laid.width, laid.height)
-  return drawn.convertToBlob({ type: 'image/jpeg', quality: QUALITY })
 }
 
 /** What the picture shows of a bead; its places are those of the whole strip. Null where too little of it is seen. */
@@ -116,10 +110,10 @@ async function see(jpeg: Blob, piece: Piece, lies: PictureLies, bead: Bead): Pro
     middleMm: stripOf(piece).widthMm - bead.offsetMm,
     widthMm: bead.widthMm,
   }
-  const seen = beadEdges(await layOut(jpeg, piece, lies), PX_PER_MM, sought)
+  const seen = beadEdges(await layOut(jpeg, piece, lies, PX_PER_MM), PX_PER_MM, sought)
   return seen && { ...seen, toes: seen.toes.map(toe => ({ ...toe, atMm: toe.atMm + fromMm })) }
 }
 
-const work = { shrink, findCard, lay, layOnPaper, see }
+const work = { shrink, findCard, lay, see }
 export type PictureWork = typeof work
 expose(work)

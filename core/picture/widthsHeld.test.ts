@@ -1,6 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { seededRandom } from '../statistics'
-import { aCoupon } from '../coupon/example'
+import { stripOf, type CouponDocument } from '../coupon'
+import { aCoupon, aJoint } from '../coupon/example'
+import { QUARTERS, type Quarter } from './couponPicture'
+import type { Corners } from './plane'
 import { gaugedBeads, readerWidths, type WidthHeld } from './widthsHeld'
 
 const held = (...off: readonly number[]): WidthHeld[] => off.map(by => ({ gaugedMm: 9.03 + by, seenMm: 9.03 }))
@@ -35,14 +38,27 @@ describe('a reader’s widths held against pictures', () => {
 describe('beads that can be held against a picture', () => {
   const pad = aCoupon()
   const [first, last] = [pad.beads[0]!, pad.beads.at(-1)!]
-  const gauge = (beadId: string, of: 'width' | 'height', valueMm: number) =>
-    ({ id: `${beadId} ${of}`, kind: 'reading', of, beadId, atMm: 40, valueMm }) as const
-  const read = {
-    ...pad,
-    marks: [gauge(last.id, 'width', 9.5), gauge(last.id, 'height', 2), gauge(first.id, 'width', 9)],
-  }
+  const gauge = (beadId: string, of: 'width' | 'height', valueMm: number, atMm = 40) =>
+    ({ id: `${beadId} ${of} ${atMm}`, kind: 'reading', of, beadId, atMm, valueMm }) as const
+  const corners = [0, 1, 2, 3].map(n => ({ x: n, y: n })) as unknown as Corners
+  const shows = (side: 'face' | 'root', quarter: Quarter | null = null) =>
+    ({ side, state: 'slag off', lies: { corners, acrossMm: 100, quarter } }) as const
+  const held = (document: CouponDocument, of: ReturnType<typeof shows>) =>
+    gaugedBeads(document, of).map(({ bead, gaugedMm }) => [bead.id, gaugedMm])
+
   it('are those whose width was gauged on the side that is seen, with no later bead over a toe', () => {
-    expect(gaugedBeads(read, 'face').map(({ bead, gaugedMm }) => [bead.id, gaugedMm])).toEqual([[last.id, 9.5]])
-    expect(gaugedBeads(read, 'root')).toEqual([])
+    const marks = [gauge(last.id, 'width', 9.5), gauge(last.id, 'height', 2), gauge(first.id, 'width', 9)]
+    expect(held({ ...pad, marks }, shows('face'))).toEqual([[last.id, 9.5]])
+    expect(held({ ...pad, marks }, shows('root'))).toEqual([])
+  })
+  it('count once, by the last gauge on them', () => {
+    const marks = [gauge(last.id, 'width', 9.5), gauge(last.id, 'width', 9.8, 90)]
+    expect(held({ ...pad, marks }, shows('face'))).toEqual([[last.id, 9.8]])
+  })
+  it('of a pipe count on the quarter where they were gauged, and on no other', () => {
+    const pipe = aJoint()
+    const cap = pipe.beads.at(-1)!
+    const marks = [gauge(cap.id, 'width', 12, 0.6 * stripOf(pipe.piece).lengthMm)]
+    expect(QUARTERS.map(quarter => held({ ...pipe, marks }, shows('face', quarter)).length)).toEqual([0, 0, 1, 0])
   })
 })

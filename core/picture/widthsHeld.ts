@@ -1,7 +1,7 @@
 import { isGauge, type Bead, type CouponDocument } from '../coupon'
 import { betaQuantile, mean } from '../statistics'
 import { isBare } from './bareBead'
-import type { PictureSide } from './couponPicture'
+import { spanOf, type PictureShows } from './couponPicture'
 
 /** A bead's width as a reader gauged it, and as its picture shows it, mm. */
 export interface WidthHeld {
@@ -9,16 +9,24 @@ export interface WidthHeld {
   readonly seenMm: number
 }
 
-/** The beads of a coupon whose width was gauged and both of whose toes are seen on a side, with the reading in mm. */
+/**
+ * The beads of a coupon that a picture can be held against, each with the last width that was gauged on it, mm: both
+ * toes are seen on the picture's side, and the place of the gauge lies on the part that the picture shows.
+ */
 export function gaugedBeads(
   document: CouponDocument,
-  side: PictureSide,
+  { side, lies }: PictureShows,
 ): readonly { readonly bead: Bead; readonly gaugedMm: number }[] {
-  return document.marks.filter(isGauge).flatMap(({ of, beadId, valueMm }) => {
-    const bead = document.beads.find(one => one.id === beadId)
-    const seen = bead && of === 'width' && (bead.face ?? 'face') === side && isBare(document, bead)
-    return seen ? [{ bead, gaugedMm: valueMm }] : []
-  })
+  const { fromMm, toMm } = spanOf(document.piece, lies?.quarter ?? null)
+  const gauges = document.marks
+    .filter(isGauge)
+    .filter(({ of, atMm }) => of === 'width' && atMm >= fromMm && atMm <= toMm)
+  return document.beads
+    .filter(bead => (bead.face ?? 'face') === side && isBare(document, bead))
+    .flatMap(bead => {
+      const last = gauges.findLast(gauge => gauge.beadId === bead.id)
+      return last ? [{ bead, gaugedMm: last.valueMm }] : []
+    })
 }
 
 /** How far a reader's gauged widths lie from those on pictures, mm: over 0 is gauged wider than seen. */

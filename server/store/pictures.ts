@@ -80,7 +80,7 @@ export async function gaugedPictures({ id, sectionIds }: Pick<Me, 'id' | 'sectio
       JOIN student ON student.id = coupon.student_id
       WHERE coupon.saved_by = ? AND coupon_picture.state = 'slag off' AND coupon_picture.lies IS NOT NULL
         AND JSON_CONTAINS(JSON_EXTRACT(coupon.document, '$.marks[*].of'), '"width"') AND ${sql}
-      ORDER BY coupon.id DESC, coupon_picture.id LIMIT ${MOST_GAUGED}`,
+      ORDER BY coupon.id DESC, coupon_picture.taken_at DESC, coupon_picture.id DESC LIMIT ${MOST_GAUGED}`,
     [id, ...values],
   )
   return found.map(row => ({ picture: toPicture(row), document: fromJson(row.document) }))

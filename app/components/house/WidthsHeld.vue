@@ -9,31 +9,33 @@ import { usePictures } from '~/stores/pictures'
 const pictures = usePictures()
 const houseRules = useHouseRules()
 const { busy, refused, attempt } = useSaving()
-const beads = ref<number | null>(null)
+const asked = ref(false)
 const found = shallowRef<ReaderWidths | null>(null)
 
 const hold = () =>
   attempt('', async () => {
     await houseRules.load()
-    const held: WidthHeld[] = []
+    // Of pictures of one part of a coupon the newest comes first, and is the one that counts.
+    const held = new Map<string, WidthHeld>()
     for (const { picture, document: coupon } of await pictures.gauged())
-      for (const { bead, gaugedMm } of gaugedBeads(coupon, picture.side)) {
-        const seenMm = await pictures.widthOn(picture, coupon, bead)
-        if (seenMm !== null) held.push({ gaugedMm, seenMm })
+      for (const { bead, gaugedMm } of gaugedBeads(coupon, picture)) {
+        const key = `${picture.couponId} ${bead.id}`
+        const seen = held.has(key) ? null : await pictures.see(picture, coupon.piece, bead)
+        if (seen) held.set(key, { gaugedMm, seenMm: seen.widthMm })
       }
-    beads.value = held.length
-    found.value = readerWidths(held)
+    found.value = readerWidths([...held.values()])
+    asked.value = true
   })
 
 const say = (mm: number) => (houseRules.unit === 'in' ? `${(mm / MM_PER_INCH).toFixed(3)} in` : `${mm.toFixed(2)} mm`)
 const says = computed(() => {
-  if (beads.value === null) return ''
+  if (!asked.value) return ''
   if (!found.value)
     return `It takes ${FEWEST_BEADS} beads that you gauged yourself and that a picture shows clearly: there are too few.`
-  const { meanMm, lowMm, highMm, strayMm, beads: count } = found.value
+  const { meanMm, lowMm, highMm, strayMm, beads } = found.value
   const clear = lowMm > 0 || highMm < 0
   const way = clear ? `${say(Math.abs(meanMm))} ${meanMm > 0 ? 'wider' : 'narrower'} than` : 'as wide as'
-  return `On ${count} beads you gauge ${way} the pictures show. Mean ${say(meanMm)}, 95 % interval ${say(lowMm)} to ${say(highMm)}; one bead strays by ${say(strayMm)}.`
+  return `On ${beads} beads you gauge ${way} the pictures show. Mean ${say(meanMm)}, 95 % interval ${say(lowMm)} to ${say(highMm)}; one bead strays by ${say(strayMm)}.`
 })
 </script>
 

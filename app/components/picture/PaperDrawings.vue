@@ -15,7 +15,7 @@ const drawing = shallowRef<{ readonly coupon: CouponDocument; readonly picture: 
 const host = useTemplateRef<HTMLDivElement>('host')
 
 async function draw(coupon: CouponDocument, taken: CouponPicture | null, says: string): Promise<PaperPicture> {
-  drawing.value = { coupon, picture: taken && (await pictures.layOnPaper(taken, coupon.piece)) }
+  drawing.value = { coupon, picture: taken && (await pictures.lay(taken, coupon.piece, 'paper')) }
   await nextTick()
   const svg = svgForPaper(host.value!.querySelector('svg')!)
   drawing.value = null
